@@ -1,0 +1,30 @@
+package app.latethistle.core.film;
+
+/** What binds a joint to a moment. */
+public sealed interface Tie {
+
+  /**
+   * On a beat of the song, or a few frames from it by hand.
+   *
+   * @param beat the beat's number in the beat grid
+   * @param offset frames after the beat's nearest frame; negative is before
+   */
+  record OnBeat(int beat, int offset) implements Tie {}
+
+  /**
+   * Free: at a frame of the film, whatever the song does.
+   *
+   * @param frame counted from the film's start
+   */
+  record Free(long frame) implements Tie {}
+
+  /** Exactly on a beat. */
+  static Tie onBeat(int beat) {
+    return new OnBeat(beat, 0);
+  }
+
+  /** At a frame of the film. */
+  static Tie free(long frame) {
+    return new Free(frame);
+  }
+}

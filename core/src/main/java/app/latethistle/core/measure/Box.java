@@ -1,0 +1,23 @@
+package app.latethistle.core.measure;
+
+/**
+ * A box in a picture, in parts of its width and height.
+ *
+ * @param left 0 to 1
+ * @param top 0 to 1
+ * @param right more than left, up to 1
+ * @param bottom more than top, up to 1
+ */
+public record Box(double left, double top, double right, double bottom) {
+  /** The area both share over the area of both, 0 to 1. */
+  public double overlap(Box other) {
+    double w = Math.min(right, other.right) - Math.max(left, other.left);
+    double h = Math.min(bottom, other.bottom) - Math.max(top, other.top);
+    double shared = Math.max(0, w) * Math.max(0, h);
+    return shared / (area() + other.area() - shared);
+  }
+
+  private double area() {
+    return (right - left) * (bottom - top);
+  }
+}

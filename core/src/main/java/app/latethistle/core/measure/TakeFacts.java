@@ -1,0 +1,76 @@
+package app.latethistle.core.measure;
+
+import java.util.List;
+
+/**
+ * What was measured of a take. Frames are the file's own.
+ *
+ * @param frames how many it has
+ * @param rate of the file, pictures a second
+ * @param realRate pictures a second that differ from the one before, outside frozen spans
+ * @param repeated frames that repeat the one before, outside frozen spans
+ * @param frozen spans that stand still for half a second or more
+ * @param black spans that are black
+ * @param flicker spans in which the brightness jumps to and fro
+ * @param jumps frames that do not follow from the one before
+ * @param warps spans in which the picture bends or boils
+ * @param sharpness 0 to 1, the median of the samples
+ * @param sharpnessOverTime a sample every {@link #SHARPNESS_STEP} frames
+ * @param softest the frame of the lowest sample
+ * @param motion for each frame how far the picture moved since the one before, in thousandths of
+ *     the width
+ * @param travel of the camera over the whole take, jumps left out
+ * @param marks boxes of marks that stand in a corner
+ * @param usable the longest part without jumps, freezes, black, flicker and warps
+ */
+public record TakeFacts(
+    int frames,
+    double rate,
+    double realRate,
+    int repeated,
+    List<Span> frozen,
+    List<Span> black,
+    List<Span> flicker,
+    List<Integer> jumps,
+    List<Span> warps,
+    double sharpness,
+    float[] sharpnessOverTime,
+    int softest,
+    float[] motion,
+    Travel travel,
+    List<Box> marks,
+    Span usable) {
+  /** Frames from one sample of sharpness to the next. */
+  public static final int SHARPNESS_STEP = 4;
+
+  /** Copies the lists. */
+  public TakeFacts {
+    frozen = List.copyOf(frozen);
+    black = List.copyOf(black);
+    flicker = List.copyOf(flicker);
+    jumps = List.copyOf(jumps);
+    warps = List.copyOf(warps);
+    marks = List.copyOf(marks);
+  }
+
+  /** Facts with other marks. */
+  public TakeFacts withMarks(List<Box> newMarks) {
+    return new TakeFacts(
+        frames,
+        rate,
+        realRate,
+        repeated,
+        frozen,
+        black,
+        flicker,
+        jumps,
+        warps,
+        sharpness,
+        sharpnessOverTime,
+        softest,
+        motion,
+        travel,
+        newMarks,
+        usable);
+  }
+}

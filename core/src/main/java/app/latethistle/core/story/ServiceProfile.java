@@ -1,0 +1,210 @@
+package app.latethistle.core.story;
+
+import java.util.List;
+
+/**
+ * What a service that makes pictures takes, gives and costs.
+ *
+ * @param name as the person calls it
+ * @param kind stills or clips
+ * @param takesExclusion whether it takes a list of what not to show
+ * @param takesSeed whether a seed makes the same again
+ * @param takesPicture whether it starts from a picture
+ * @param takesStrength whether the strength of motion can be given
+ * @param takesMove whether a camera move can be asked for
+ * @param longestPrompt characters, 40 or more
+ * @param shapes picture shapes such as "16:9"
+ * @param lengths of its clips in seconds; empty for stills
+ * @param rate pictures a second of its clips; 0 for stills
+ * @param height of its pictures in pixels, of the shorter side
+ * @param credits for a picture, or for a second of a clip
+ * @param allowance credits that a period brings
+ * @param period what the allowance is for
+ * @param atOnce how many requests it works on at once, 1 or more
+ * @param waitSeconds how long one usually takes
+ */
+public record ServiceProfile(
+    String name,
+    Kind kind,
+    boolean takesExclusion,
+    boolean takesSeed,
+    boolean takesPicture,
+    boolean takesStrength,
+    boolean takesMove,
+    int longestPrompt,
+    List<String> shapes,
+    List<Double> lengths,
+    int rate,
+    int height,
+    double credits,
+    double allowance,
+    Period period,
+    int atOnce,
+    double waitSeconds) {
+
+  /** What a service makes. */
+  public enum Kind {
+    STILL,
+    CLIP
+  }
+
+  /** What an allowance is for. */
+  public enum Period {
+    DAY,
+    MONTH
+  }
+
+  /** How many stills come from one request. */
+  public static final int STILLS = 4;
+
+  /**
+   * @throws IllegalArgumentException if a value is out of range; the message names the service
+   */
+  public ServiceProfile {
+    shapes = List.copyOf(shapes);
+    lengths = List.copyOf(lengths);
+    if (name.isBlank() || name.length() > 60) {
+      throw new IllegalArgumentException("Give the service a name of up to 60 letters.");
+    }
+    check(
+        name,
+        longestPrompt >= 40 && longestPrompt <= 10_000,
+        "its longest prompt is 40 to 10000 characters");
+    check(
+        name,
+        !shapes.isEmpty()
+            && shapes.stream()
+                .allMatch(
+                    s -> s.matches("\\d{1,2}:\\d{1,2}") && !s.contains("0:") && !s.endsWith(":0")),
+        "give its picture shapes, such as 16:9");
+    check(name, credits >= 0 && credits <= 10_000, "its price is 0 to 10000 credits");
+    check(name, allowance >= 0 && allowance <= 1_000_000, "its allowance is 0 to 1000000 credits");
+    check(name, atOnce >= 1 && atOnce <= 20, "it works on 1 to 20 at once");
+    check(name, waitSeconds >= 0 && waitSeconds <= 3600, "its wait is 0 to 3600 s");
+    check(name, height >= 256 && height <= 1080, "its pictures are 256 to 1080 high");
+    if (kind == Kind.CLIP) {
+      check(
+          name,
+          !lengths.isEmpty() && lengths.stream().allMatch(l -> l >= 1 && l <= 20),
+          "its clips last 1 to 20 s");
+      check(name, rate >= 6 && rate <= 60, "its clips have 6 to 60 pictures a second");
+    }
+  }
+
+  private static void check(String name, boolean good, String rule) {
+    if (!good) {
+      throw new IllegalArgumentException("Service " + name + ": " + rule + ".");
+    }
+  }
+
+  /**
+   * The credits one request costs.
+   *
+   * @param seconds the clip's length; without meaning for stills
+   */
+  public double cost(double seconds) {
+    return kind == Kind.STILL ? credits * STILLS : credits * seconds;
+  }
+
+  /** The shortest length it makes that is long enough, or its longest. */
+  public double lengthFor(double seconds) {
+    return lengths.stream()
+        .filter(l -> l >= seconds)
+        .min(Double::compare)
+        .orElseGet(() -> lengths.stream().max(Double::compare).orElse(0.0));
+  }
+
+  /** The profiles that ship. All are invented. */
+  public static final List<ServiceProfile> USUAL =
+      List.of(
+          new ServiceProfile(
+              "Kestle Still",
+              Kind.STILL,
+              true,
+              true,
+              false,
+              false,
+              false,
+              600,
+              List.of("16:9", "9:16", "1:1"),
+              List.of(),
+              0,
+              720,
+              1,
+              120,
+              Period.DAY,
+              2,
+              4),
+          new ServiceProfile(
+              "Kestle Motion",
+              Kind.CLIP,
+              true,
+              true,
+              true,
+              true,
+              true,
+              500,
+              List.of("16:9", "9:16"),
+              List.of(4.0, 5.0, 8.0),
+              24,
+              720,
+              2,
+              200,
+              Period.DAY,
+              1,
+              6),
+          new ServiceProfile(
+              "Hollowpan",
+              Kind.CLIP,
+              false,
+              true,
+              true,
+              false,
+              true,
+              300,
+              List.of("16:9", "1:1", "9:16"),
+              List.of(4.0, 6.0),
+              24,
+              576,
+              1,
+              60,
+              Period.DAY,
+              2,
+              3),
+          new ServiceProfile(
+              "Quillfen Long",
+              Kind.CLIP,
+              true,
+              false,
+              true,
+              true,
+              true,
+              1200,
+              List.of("16:9", "9:16", "4:3"),
+              List.of(5.0, 10.0),
+              24,
+              720,
+              4,
+              3000,
+              Period.MONTH,
+              3,
+              10),
+          new ServiceProfile(
+              "Lumbrel Plate",
+              Kind.STILL,
+              false,
+              true,
+              true,
+              false,
+              false,
+              240,
+              List.of("16:9", "9:16", "3:2"),
+              List.of(),
+              0,
+              1080,
+              2,
+              40,
+              Period.DAY,
+              1,
+              5));
+}

@@ -1,0 +1,73 @@
+package app.latethistle.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** The order of core's packages, in which data flows (docs/architecture.md). */
+class ArchitectureTest {
+  private static final String ROOT = "app.latethistle.core.";
+
+  /** Each may use only those before it. */
+  private static final List<String> ORDER =
+      List.of(
+          "time", "signal", "music", "story", "take", "measure", "film", "plan", "picture", "mix",
+          "render");
+
+  private static final JavaClasses CORE =
+      new ClassFileImporter()
+          .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+          .importPackages("app.latethistle.core");
+
+  static List<String> order() {
+    return ORDER;
+  }
+
+  @ParameterizedTest
+  @MethodSource("order")
+  void packagesUseOnlyThoseBeforeThem(String name) {
+    String[] later =
+        ORDER.subList(ORDER.indexOf(name) + 1, ORDER.size()).stream()
+            .map(p -> ROOT + p + "..")
+            .toArray(String[]::new);
+    if (later.length > 0) {
+      noClasses()
+          .that()
+          .resideInAPackage(ROOT + name + "..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(later)
+          .check(CORE);
+    }
+  }
+
+  @Test
+  void everyPackageHasItsPlaceInTheOrder() {
+    String[] known = ORDER.stream().map(p -> ROOT + p).toArray(String[]::new);
+    classes().should().resideInAnyPackage(known).check(CORE);
+  }
+
+  @Test
+  void coreNeedsOnlyTheLanguageAndNumbers() {
+    classes()
+        .should()
+        .onlyDependOnClassesThat()
+        .resideInAnyPackage(
+            "app.latethistle.core..",
+            "java.lang..",
+            "java.util..",
+            "java.io..",
+            "java.nio.charset",
+            "java.security",
+            "java.math",
+            "org.jtransforms..")
+        .check(CORE);
+  }
+}

@@ -1,0 +1,67 @@
+package app.latethistle.core.film;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+
+import app.latethistle.core.take.Framing;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+class EditMakerTest {
+  private static Placement shot(int i, boolean locked) {
+    return new Placement("s" + i, "a" + i, 0, Framing.FILL, locked);
+  }
+
+  private static Film film(boolean firstLocked, boolean lastLocked) {
+    return new Film(
+        List.of(shot(0, firstLocked), shot(1, false), shot(2, lastLocked)),
+        List.of(Tie.free(0), Tie.onBeat(4), Tie.onBeat(8), Tie.onBeat(16)),
+        SongUse.PLAIN);
+  }
+
+  private static EditMaker maker(Film film) {
+    return new EditMaker(film, Films.GRID, Films.RATE, Films.takes());
+  }
+
+  @Test
+  void theNeighbourWithMoreToSpareTakesOver() {
+    Film film = film(false, false);
+    // Shot 0 uses 54 of 120 frames, shot 2 uses 96 of 122: shot 0 grows, so the cut before goes.
+    Film after = maker(film).remove(1).apply(film);
+    assertThat(after.placements()).extracting(Placement::shot).containsExactly("s0", "s2");
+    assertThat(after.joints()).containsExactly(Tie.free(0), Tie.onBeat(8), Tie.onBeat(16));
+  }
+
+  @Test
+  void aLockedNeighbourIsLeftAlone() {
+    Film film = film(true, false);
+    Film after = maker(film).remove(1).apply(film);
+    assertThat(after.joints()).containsExactly(Tie.free(0), Tie.onBeat(4), Tie.onBeat(16));
+  }
+
+  @Test
+  void theLastShotTakesTheFilmWithIt() {
+    Film film =
+        new Film(List.of(shot(0, false)), List.of(Tie.free(0), Tie.onBeat(4)), SongUse.PLAIN);
+    assertThat(maker(film).remove(0).apply(film).placements()).isEmpty();
+  }
+
+  @Test
+  void aShotBroughtBackSharesItsNeighboursTimeOnABeat() {
+    Film film = film(false, false);
+    Placement back = new Placement("x", "b0", 0, Framing.FILL, false);
+    Film after = maker(film).bringBack(back, 3).apply(film);
+    assertThat(after.placements())
+        .extracting(Placement::shot)
+        .containsExactly("s0", "s1", "s2", "x");
+    assertThat(after.joints().get(3)).isEqualTo(Tie.onBeat(12));
+    Film first = maker(film).bringBack(back, 0).apply(film);
+    assertThat(first.placements().get(0).shot()).isEqualTo("x");
+    assertThat(first.joints().get(1)).isEqualTo(Tie.onBeat(2));
+  }
+
+  @Test
+  void thereMustBeAShotToTakeOut() {
+    assertThatIllegalArgumentException().isThrownBy(() -> maker(film(false, false)).remove(7));
+  }
+}

@@ -1,0 +1,96 @@
+package app.latethistle.core.film;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+
+import app.latethistle.core.take.Framing;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class EditTest {
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#many")
+  void everyEditIsTakenBackByItsInverse(long seed) {
+    Random random = new Random(seed);
+    Film film = Films.film(random);
+    for (int i = 0; i < 30; i++) {
+      Edit edit = Films.edit(film, random);
+      Film after = edit.apply(film);
+      assertThat(edit.inverse(film).apply(after)).as("%s", edit).isEqualTo(film);
+      assertThat(after.joints())
+          .hasSize(after.placements().isEmpty() ? 0 : after.placements().size() + 1);
+      film = after;
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void undoAndRedoWalkThroughTheSameFilmsWithoutEnd(long seed) {
+    Random random = new Random(seed);
+    EditLog log = EditLog.of(Film.EMPTY);
+    List<Film> seen = new ArrayList<>(List.of(Film.EMPTY));
+    for (int i = 0; i < 200; i++) {
+      log = log.apply(Films.edit(log.film(), random));
+      seen.add(log.film());
+    }
+    for (int i = 199; i >= 0; i--) {
+      assertThat(log.undoLabel()).isNotEmpty();
+      log = log.undo();
+      assertThat(log.film()).isEqualTo(seen.get(i));
+    }
+    assertThat(log.undoLabel()).isEmpty();
+    assertThat(log.undo()).isSameAs(log);
+    for (int i = 1; i <= 200; i++) {
+      log = log.redo();
+      assertThat(log.film()).isEqualTo(seen.get(i));
+    }
+    assertThat(log.redo()).isSameAs(log);
+  }
+
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void aReplayedLogIsTheSameFilm(long seed) {
+    Random random = new Random(seed);
+    EditLog log = EditLog.of(Film.EMPTY);
+    List<Edit> edits = new ArrayList<>();
+    for (int i = 0; i < 60; i++) {
+      Edit edit = Films.edit(log.film(), random);
+      edits.add(edit);
+      log = log.apply(edit);
+    }
+    EditLog undone = log.undo().undo().undo();
+    EditLog replayed = EditLog.replay(edits, undone.done());
+    assertThat(replayed.film()).isEqualTo(undone.film());
+    assertThat(replayed.redo().redo().redo().film()).isEqualTo(log.film());
+  }
+
+  @Test
+  void aNewEditForgetsWhatWasUndone() {
+    Film film = Films.film(new Random(3));
+    EditLog log =
+        EditLog.of(film).apply(new Edit.SetLock(0, true)).apply(new Edit.Slip(0, 7)).undo();
+    assertThat(log.redoLabel()).isEqualTo("slip a shot");
+    log = log.apply(new Edit.SetFraming(0, Framing.SOFT));
+    assertThat(log.redoLabel()).isEmpty();
+    assertThat(log.undoLabel()).isEqualTo("change framing");
+  }
+
+  @Test
+  void editsThatDoNotFitSayWhy() {
+    Film film = Films.film(new Random(3));
+    int n = film.placements().size();
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> new Edit.Slip(n, 0).apply(film))
+        .withMessageContaining("no shot at place " + n);
+    assertThatIllegalArgumentException().isThrownBy(() -> new Edit.Slip(0, -1).apply(film));
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> new Edit.MoveJoint(0, Tie.free(3)).apply(film))
+        .withMessageContaining("no cut number 0");
+    assertThatIllegalArgumentException().isThrownBy(() -> new Edit.MoveShot(0, n).apply(film));
+    assertThatIllegalArgumentException().isThrownBy(() -> new Edit.RemoveShot(0, 2).apply(film));
+  }
+}

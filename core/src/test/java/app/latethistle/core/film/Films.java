@@ -1,0 +1,82 @@
+package app.latethistle.core.film;
+
+import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.take.Framing;
+import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+
+/** Films and edits for tests, from a seed. */
+public final class Films {
+  public static final FrameRate RATE = FrameRate.FPS_24;
+  public static final BeatGrid GRID = BeatGrid.even(120, 0.25, 240, 4);
+
+  private Films() {}
+
+  /** Takes "a0" to "a9" and "b0" to "b9" of 120 to 129 frames. */
+  public static Map<String, Take> takes() {
+    Map<String, Take> takes = new HashMap<>();
+    for (int i = 0; i < 10; i++) {
+      takes.put("a" + i, take("a" + i, 120 + i));
+      takes.put("b" + i, take("b" + i, 120 + i));
+    }
+    return takes;
+  }
+
+  private static Take take(String id, long frames) {
+    return new Take(id, "media-" + id, frames, PictureShape.of(1280, 720));
+  }
+
+  /** A film of 1 to 8 shots, cut on beats four apart with some free cuts among them. */
+  public static Film film(Random random) {
+    int n = 1 + random.nextInt(8);
+    List<Placement> placements = new ArrayList<>();
+    List<Tie> joints = new ArrayList<>();
+    joints.add(Tie.free(0));
+    for (int i = 0; i < n; i++) {
+      placements.add(
+          new Placement(
+              "s" + i, "a" + i, random.nextInt(40), Framing.FILL, random.nextInt(4) == 0));
+      int beat = 4 * (i + 1);
+      long frame = Cutting.frameOfBeat(beat, SongUse.PLAIN, GRID, RATE);
+      joints.add(random.nextInt(4) == 0 ? Tie.free(frame + 3) : Tie.onBeat(beat));
+    }
+    return new Film(placements, joints, new SongUse(0, random.nextInt(30)));
+  }
+
+  /** An edit that fits the film. */
+  public static Edit edit(Film film, Random random) {
+    int n = film.placements().size();
+    if (n == 0) {
+      return new Edit.Replace(film(random), "make the first cut");
+    }
+    int place = random.nextInt(n);
+    EditMaker maker = new EditMaker(film, GRID, RATE, takes());
+    return switch (random.nextInt(10)) {
+      case 0 -> new Edit.MoveJoint(1 + random.nextInt(n), Tie.onBeat(random.nextInt(100)));
+      case 1 -> new Edit.MoveJoint(1 + random.nextInt(n), Tie.free(random.nextInt(900)));
+      case 2 -> new Edit.Slip(place, random.nextInt(100));
+      case 3 -> new Edit.ChooseTake(place, "b" + random.nextInt(10), 5, Framing.FIT);
+      case 4 -> new Edit.SetFraming(place, random.nextBoolean() ? Framing.FIT : Framing.SOFT);
+      case 5 -> new Edit.SetLock(place, random.nextBoolean());
+      case 6 -> new Edit.MoveShot(place, random.nextInt(n));
+      case 7 -> maker.remove(place);
+      case 8 -> new Edit.SetSong(new SongUse(random.nextInt(96_000), random.nextInt(60)));
+      default -> bringBack(maker, film, random);
+    };
+  }
+
+  private static Edit bringBack(EditMaker maker, Film film, Random random) {
+    Placement back = new Placement("x" + random.nextInt(1000), "b3", 4, Framing.SOFT, false);
+    try {
+      return maker.bringBack(back, random.nextInt(film.placements().size() + 1));
+    } catch (IllegalArgumentException e) {
+      return new Edit.SetLock(0, true);
+    }
+  }
+}

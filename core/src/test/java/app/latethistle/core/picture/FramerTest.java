@@ -1,0 +1,122 @@
+package app.latethistle.core.picture;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+
+import app.latethistle.core.take.Framing;
+import app.latethistle.core.take.PictureShape;
+import java.util.Arrays;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class FramerTest {
+  private static Frame plain(int width, int height, int y, int u, int v) {
+    Frame frame = new Frame(width, height);
+    Arrays.fill(frame.data(), 0, frame.offset(1), (byte) y);
+    Arrays.fill(frame.data(), frame.offset(1), frame.offset(2), (byte) u);
+    Arrays.fill(frame.data(), frame.offset(2), frame.data().length, (byte) v);
+    return frame;
+  }
+
+  private static int luma(Frame frame, int x, int y) {
+    return frame.data()[y * frame.width() + x] & 255;
+  }
+
+  private static Frame draw(Frame source, int width, int height, Framing framing) {
+    Frame target = new Frame(width, height);
+    Framer.of(PictureShape.of(source.width(), source.height()), width, height, framing)
+        .draw(source, target);
+    return target;
+  }
+
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void aPictureOfTheFilmsOwnSizeIsLeftExactlyAsItIs(long seed) {
+    Frame source = new Frame(64, 36);
+    new Random(seed).nextBytes(source.data());
+    assertThat(draw(source, 64, 36, Framing.FILL).data()).isEqualTo(source.data());
+    assertThat(draw(source, 64, 36, Framing.FIT).data()).isEqualTo(source.data());
+  }
+
+  @ParameterizedTest
+  @EnumSource(
+      value = Framing.class,
+      names = {"FIT", "FILL"})
+  void aPlainPictureStaysPlainAtAnySize(Framing framing) {
+    for (int[] size : new int[][] {{128, 72}, {40, 20}, {320, 180}}) {
+      Frame target = draw(plain(64, 36, 90, 140, 120), size[0], size[1], framing);
+      assertThat(luma(target, size[0] / 2, size[1] / 2)).isEqualTo(90);
+      assertThat(target.data()[target.offset(1) + target.width() / 4 + 20] & 255).isIn(140, 128);
+    }
+  }
+
+  @Test
+  void fittingASquareLeavesBlackBars() {
+    Frame target = draw(plain(64, 64, 200, 128, 128), 160, 90, Framing.FIT);
+    assertThat(luma(target, 5, 45)).isEqualTo(16);
+    assertThat(luma(target, 154, 45)).isEqualTo(16);
+    assertThat(luma(target, 80, 2)).isEqualTo(200);
+    assertThat(luma(target, 80, 87)).isEqualTo(200);
+  }
+
+  @Test
+  void fillingASquareCropsTopAndBottom() {
+    Frame source = plain(64, 64, 200, 128, 128);
+    // The top and bottom eighth are dark; 9/16 of the height remain, so none of it is seen.
+    Arrays.fill(source.data(), 0, 64 * 8, (byte) 30);
+    Arrays.fill(source.data(), 64 * 56, 64 * 64, (byte) 30);
+    Frame target = draw(source, 160, 90, Framing.FILL);
+    for (int y = 0; y < 90; y++) {
+      assertThat(luma(target, 80, y)).isBetween(190, 210);
+    }
+  }
+
+  @Test
+  void theSoftBackdropIsDarkerThanThePictureAndNotBlack() {
+    Frame target = draw(plain(64, 64, 200, 128, 128), 160, 90, Framing.SOFT);
+    assertThat(luma(target, 80, 45)).isEqualTo(200);
+    assertThat(luma(target, 5, 45)).isBetween(30, 180);
+  }
+
+  @Test
+  void aRampKeepsItsSlopeWhenScaled() {
+    Frame source = new Frame(128, 72);
+    source.black();
+    for (int y = 0; y < 72; y++) {
+      for (int x = 0; x < 128; x++) {
+        source.data()[y * 128 + x] = (byte) (20 + x);
+      }
+    }
+    Frame larger = draw(source, 256, 144, Framing.FILL);
+    Frame smaller = draw(source, 64, 36, Framing.FILL);
+    for (int x = 16; x < 240; x++) {
+      // Sample centres: target x + 1/2 lies at source (x + 1/2) / 2.
+      assertThat(Math.abs(luma(larger, x, 70) - (20 + (x + 0.5) / 2 - 0.5))).isLessThan(1);
+    }
+    for (int x = 4; x < 60; x++) {
+      assertThat(Math.abs(luma(smaller, x, 18) - (20 + (x + 0.5) * 2 - 0.5))).isLessThan(1);
+    }
+  }
+
+  @Test
+  void framesHaveEvenSides() {
+    assertThatIllegalArgumentException().isThrownBy(() -> new Frame(63, 36));
+    assertThatIllegalArgumentException().isThrownBy(() -> new Frame(64, 36, new byte[5]));
+  }
+
+  @Test
+  void fadesTowardsBlackInLimitedRange() {
+    Frame frame = plain(4, 4, 216, 168, 88);
+    Fade.toBlack(frame, 0.5);
+    assertThat(luma(frame, 1, 1)).isEqualTo(116);
+    assertThat(frame.data()[frame.offset(1)] & 255).isEqualTo(148);
+    assertThat(frame.data()[frame.offset(2)] & 255).isEqualTo(108);
+    Fade.toBlack(frame, 0);
+    Frame black = new Frame(4, 4);
+    black.black();
+    assertThat(frame.data()).isEqualTo(black.data());
+  }
+}
