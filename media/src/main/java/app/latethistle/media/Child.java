@@ -1,0 +1,133 @@
+package app.latethistle.media;
+
+import java.io.ByteArrayOutputStream;
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InterruptedIOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+
+/**
+ * A child process with its standard error kept in the background, so that it never blocks on it.
+ * Closing it ends it.
+ */
+final class Child implements Closeable {
+  private static final int KEPT_ERROR = 16_384;
+
+  private final Process process;
+  private final Thread errorReader;
+  private final ByteArrayOutputStream error = new ByteArrayOutputStream();
+
+  private Child(Process process) {
+    this.process = process;
+    errorReader = new Thread(this::readError, "child-error");
+    errorReader.setDaemon(true);
+    errorReader.start();
+  }
+
+  static Child start(List<String> command) throws IOException {
+    try {
+      return new Child(new ProcessBuilder(command).start());
+    } catch (IOException e) {
+      throw new IOException(
+          "Could not start "
+              + command.get(0)
+              + ": "
+              + e.getMessage()
+              + ". Install ffmpeg and util-linux, then try again.",
+          e);
+    }
+  }
+
+  /** Runs a command to its end and returns what it printed. */
+  static String output(List<String> command, int seconds) throws IOException {
+    try (Child child = start(command)) {
+      child.stdin().close();
+      // A reader that blocks for ever would outlive the limit, so the process is ended first.
+      Thread watchdog = child.endAfter(seconds);
+      String text = new String(child.stdout().readAllBytes(), StandardCharsets.UTF_8);
+      int status = child.waitFor();
+      watchdog.interrupt();
+      if (status != 0) {
+        throw new IOException(child.errorLine());
+      }
+      return text;
+    }
+  }
+
+  InputStream stdout() {
+    return process.getInputStream();
+  }
+
+  OutputStream stdin() {
+    return process.getOutputStream();
+  }
+
+  int waitFor() throws IOException {
+    try {
+      int status = process.waitFor();
+      errorReader.join(1000);
+      return status;
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new InterruptedIOException("Interrupted while waiting for a child process.");
+    }
+  }
+
+  /** All it said on standard error, up to some length. */
+  String errorText() {
+    synchronized (error) {
+      return error.toString(StandardCharsets.UTF_8);
+    }
+  }
+
+  /** The last line it said on standard error. */
+  String errorLine() {
+    String[] lines = errorText().strip().split("\n");
+    String last = lines[lines.length - 1].strip();
+    return last.isEmpty() ? "It ended without saying why." : last;
+  }
+
+  private Thread endAfter(int seconds) {
+    Thread watchdog =
+        new Thread(
+            () -> {
+              try {
+                Thread.sleep(TimeUnit.SECONDS.toMillis(seconds));
+                process.destroyForcibly();
+              } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+              }
+            },
+            "child-watchdog");
+    watchdog.setDaemon(true);
+    watchdog.start();
+    return watchdog;
+  }
+
+  private void readError() {
+    byte[] buffer = new byte[4096];
+    try (InputStream in = process.getErrorStream()) {
+      int n = in.read(buffer);
+      while (n >= 0) {
+        synchronized (error) {
+          if (error.size() < KEPT_ERROR) {
+            error.write(buffer, 0, n);
+          }
+        }
+        n = in.read(buffer);
+      }
+    } catch (IOException e) {
+      // The process was ended; what it said until then is kept.
+      return;
+    }
+  }
+
+  @Override
+  public void close() {
+    process.destroyForcibly();
+  }
+}

@@ -1,0 +1,93 @@
+package app.latethistle.media;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.security.DigestInputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+
+/**
+ * Files named by the SHA-256 of their bytes, in a folder of two-letter folders; and, beside them,
+ * files made from them, which can be made again.
+ */
+public final class ContentStore {
+  private final Path originals;
+  private final Path derived;
+  private final Path incoming;
+
+  /** A file in the store. */
+  public record Stored(String hash, long bytes, Path path, boolean isNew) {}
+
+  /** Opens or makes a store in a folder. */
+  public ContentStore(Path folder) throws IOException {
+    originals = Files.createDirectories(folder.resolve("originals"));
+    derived = Files.createDirectories(folder.resolve("derived"));
+    incoming = Files.createDirectories(folder.resolve("incoming"));
+  }
+
+  /** Streams bytes in; the same bytes twice are kept once. */
+  public Stored put(InputStream in) throws IOException {
+    Path part = Files.createTempFile(incoming, "upload-", ".part");
+    try {
+      MessageDigest digest = MessageDigest.getInstance("SHA-256");
+      long bytes;
+      try (DigestInputStream reading = new DigestInputStream(in, digest);
+          OutputStream out = Files.newOutputStream(part)) {
+        bytes = reading.transferTo(out);
+      }
+      String hash = HexFormat.of().formatHex(digest.digest());
+      Path path = path(hash);
+      boolean isNew = !Files.exists(path);
+      if (isNew) {
+        Files.createDirectories(path.getParent());
+        moveInto(part, path);
+      }
+      return new Stored(hash, bytes, path, isNew);
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("Every Java platform has SHA-256.", e);
+    } finally {
+      Files.deleteIfExists(part);
+    }
+  }
+
+  /** Where an original is or would be. */
+  public Path path(String hash) {
+    return originals.resolve(hash.substring(0, 2)).resolve(hash);
+  }
+
+  /** Takes an original out, if nothing needs it. */
+  public void remove(String hash) throws IOException {
+    Files.deleteIfExists(path(hash));
+  }
+
+  /** Where a derived file is or would be; its folder exists. */
+  public Path derived(String folder, String name) throws IOException {
+    return derived(folder).resolve(name);
+  }
+
+  /** A folder of files made from others, made if it is not there. */
+  public Path derived(String folder) throws IOException {
+    return Files.createDirectories(derived.resolve(folder));
+  }
+
+  /** Moves a finished file to its place in one step. */
+  public static void moveInto(Path part, Path place) throws IOException {
+    try {
+      Files.move(part, place, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    } catch (AtomicMoveNotSupportedException e) {
+      Files.move(part, place, StandardCopyOption.REPLACE_EXISTING);
+    }
+  }
+
+  /** A name beside a file for writing it under until it is whole. */
+  public static Path partOf(Path place) {
+    return place.resolveSibling(
+        place.getFileName() + "." + Long.toHexString(System.nanoTime()) + ".part");
+  }
+}

@@ -1,0 +1,99 @@
+package app.latethistle.media;
+
+import app.latethistle.core.picture.Frame;
+import app.latethistle.core.picture.Rgb;
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
+import java.awt.image.DataBufferInt;
+import java.awt.image.Raster;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import javax.imageio.IIOImage;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReader;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageInputStream;
+import javax.imageio.stream.ImageOutputStream;
+
+/** Frames to and from JPEG. */
+public final class Jpeg {
+  private static final byte[] LUMA = limited(219);
+  private static final byte[] CHROMA = limited(224);
+
+  static {
+    ImageIO.setUseCache(false);
+  }
+
+  private Jpeg() {}
+
+  private static byte[] limited(int span) {
+    byte[] table = new byte[256];
+    for (int v = 0; v < 256; v++) {
+      table[v] =
+          (byte)
+              (span == 219
+                  ? Math.round(16 + v * 219 / 255.0)
+                  : Math.round(128 + (v - 128) * 224 / 255.0));
+    }
+    return table;
+  }
+
+  /**
+   * Decodes a JPEG of a proxy: its luma and chroma are taken as BT.709, full range, as they were
+   * written, without going through RGB.
+   */
+  static Frame decode(byte[] jpeg) throws IOException {
+    ImageReader reader = ImageIO.getImageReadersByFormatName("jpeg").next();
+    try (ImageInputStream in = ImageIO.createImageInputStream(new ByteArrayInputStream(jpeg))) {
+      reader.setInput(in, true, true);
+      return frame(reader.readRaster(0, null));
+    } finally {
+      reader.dispose();
+    }
+  }
+
+  private static Frame frame(Raster raster) {
+    int width = raster.getWidth() / 2 * 2;
+    int height = raster.getHeight() / 2 * 2;
+    Frame frame = new Frame(width, height);
+    byte[] from = ((DataBufferByte) raster.getDataBuffer()).getData();
+    int stride = 3 * raster.getWidth();
+    byte[] to = frame.data();
+    int cb = frame.offset(1);
+    int cr = frame.offset(2);
+    for (int y = 0; y < height; y++) {
+      int row = y * stride;
+      for (int x = 0; x < width; x++) {
+        to[y * width + x] = LUMA[from[row + 3 * x] & 0xff];
+      }
+      if (y % 2 == 0) {
+        for (int x = 0; x < width / 2; x++) {
+          to[cb++] = CHROMA[from[row + 6 * x + 1] & 0xff];
+          to[cr++] = CHROMA[from[row + 6 * x + 2] & 0xff];
+        }
+      }
+    }
+    return frame;
+  }
+
+  /** A frame as a JPEG for a browser. */
+  public static byte[] encode(Frame frame, float quality) throws IOException {
+    BufferedImage image =
+        new BufferedImage(frame.width(), frame.height(), BufferedImage.TYPE_INT_RGB);
+    Rgb.fromFrame(frame, ((DataBufferInt) image.getRaster().getDataBuffer()).getData());
+    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream(1 << 16);
+    try (ImageOutputStream out = ImageIO.createImageOutputStream(bytes)) {
+      ImageWriteParam param = writer.getDefaultWriteParam();
+      param.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+      param.setCompressionQuality(quality);
+      writer.setOutput(out);
+      writer.write(null, new IIOImage(image, null, null), param);
+    } finally {
+      writer.dispose();
+    }
+    return bytes.toByteArray();
+  }
+}

@@ -1,0 +1,216 @@
+package app.latethistle.media;
+
+import app.latethistle.core.picture.Frame;
+import app.latethistle.core.render.Compositor;
+import app.latethistle.core.render.PictureSource;
+import app.latethistle.core.render.Program;
+import app.latethistle.core.render.Segment;
+import app.latethistle.core.time.FrameRange;
+import java.io.Closeable;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.Locale;
+import java.util.concurrent.CancellationException;
+
+/**
+ * Renders a master: segment by segment, each kept by its hash, then joined without encoding again.
+ * A render that was stopped goes on with the segments it has.
+ */
+public final class MasterRender {
+  /** Twice the preview's: each segment costs an encoder's start and a key picture. */
+  static final double SEGMENT_SECONDS = 4;
+
+  /** Frames before a segment's end at which the next one's encoder is started. */
+  private static final int AHEAD = 8;
+
+  private final Program program;
+  private final PictureSource source;
+  private final Quality quality;
+  private final Path segments;
+
+  /** Told how far a render is, and asked whether to go on. */
+  public interface Progress {
+    /** So many frames of the film are done. */
+    void frames(long done);
+
+    /** Whether to stop. */
+    boolean isCancelled();
+  }
+
+  /**
+   * @param segments the folder in which segments are kept
+   */
+  public MasterRender(Program program, PictureSource source, Quality quality, Path segments) {
+    this.program = program;
+    this.source = source;
+    this.quality = quality;
+    this.segments = segments;
+  }
+
+  /**
+   * Renders to a file.
+   *
+   * @throws CancellationException if the progress says so
+   */
+  public void render(SoundTrack sound, Path target, Progress progress) throws IOException {
+    Files.createDirectories(segments);
+    List<Segment> all = program.segments(SEGMENT_SECONDS);
+    List<Path> pieces = all.stream().map(this::pathOf).toList();
+    for (int i = 0; i < all.size(); ) {
+      int end = i;
+      while (end < all.size() && !Files.exists(pieces.get(end))) {
+        end++;
+      }
+      if (end > i) {
+        draw(all.subList(i, end), progress);
+        i = end;
+      } else {
+        progress.frames(all.get(i).range().end());
+        i++;
+      }
+    }
+    join(pieces, sound, target);
+  }
+
+  private Path pathOf(Segment segment) {
+    return segments.resolve(
+        segment.hash() + "-" + quality.name().toLowerCase(Locale.ROOT) + ".mp4");
+  }
+
+  /** Draws neighbouring segments in one go, so that decoders run on across their borders. */
+  private void draw(List<Segment> run, Progress progress) throws IOException {
+    FrameRange range =
+        new FrameRange(run.get(0).range().start(), run.get(run.size() - 1).range().end());
+    try (Pieces pieces = new Pieces(run, progress)) {
+      new Compositor(program, source).draw(range, pieces);
+    }
+  }
+
+  /** Writes each segment with an encoder of its own; the next begins while the last one drains. */
+  private final class Pieces implements Compositor.Sink, Closeable {
+    private final List<Segment> run;
+    private final Progress progress;
+    private final Deque<Piece> open = new ArrayDeque<>();
+    private final Deque<Piece> draining = new ArrayDeque<>();
+    private int begun;
+    private long frame;
+
+    private record Piece(VideoEncoder encoder, long end, Path part, Path kept) {}
+
+    Pieces(List<Segment> run, Progress progress) throws IOException {
+      this.run = run;
+      this.progress = progress;
+      frame = run.get(0).range().start();
+      begin();
+    }
+
+    private void begin() throws IOException {
+      Segment segment = run.get(begun++);
+      Path kept = pathOf(segment);
+      Path part = ContentStore.partOf(kept);
+      VideoEncoder encoder =
+          VideoEncoder.master(part, program.width(), program.height(), program.rate(), quality);
+      open.add(new Piece(encoder, segment.range().end(), part, kept));
+    }
+
+    @Override
+    public void accept(Frame picture) throws IOException {
+      if (progress.isCancelled()) {
+        throw new CancellationException("The render was cancelled.");
+      }
+      Piece piece = open.getFirst();
+      if (frame == piece.end() - AHEAD && begun < run.size()) {
+        begin();
+      }
+      piece.encoder().write(picture);
+      progress.frames(++frame);
+      if (frame == piece.end()) {
+        piece.encoder().end();
+        draining.add(open.removeFirst());
+        keepAllBut(1);
+      }
+    }
+
+    private void keepAllBut(int drainingStill) throws IOException {
+      while (draining.size() > drainingStill) {
+        Piece piece = draining.getFirst();
+        piece.encoder().await();
+        ContentStore.moveInto(piece.part(), piece.kept());
+        draining.removeFirst();
+      }
+    }
+
+    /** Keeps what is whole and drops the rest, so that a stopped render loses little. */
+    @Override
+    public void close() throws IOException {
+      try {
+        keepAllBut(0);
+      } finally {
+        draining.addAll(open);
+        for (Piece piece : draining) {
+          piece.encoder().close();
+          Files.deleteIfExists(piece.part());
+        }
+      }
+    }
+  }
+
+  private void join(List<Path> pieces, SoundTrack sound, Path target) throws IOException {
+    Path list = ContentStore.partOf(target.resolveSibling("list"));
+    Path track = ContentStore.partOf(target.resolveSibling("sound"));
+    Path part = ContentStore.partOf(target);
+    try {
+      StringBuilder text = new StringBuilder();
+      List<Segment> all = program.segments(SEGMENT_SECONDS);
+      for (int i = 0; i < pieces.size(); i++) {
+        text.append("file '").append(escaped(pieces.get(i))).append("'\n");
+        double seconds = program.rate().secondsOf(all.get(i).range().length());
+        text.append(String.format(Locale.ROOT, "duration %.9f%n", seconds));
+      }
+      Files.writeString(list, text);
+      sound.encodeM4a(track);
+      Child.output(
+          List.of(
+              "ffmpeg",
+              "-nostdin",
+              "-v",
+              "error",
+              "-y",
+              "-f",
+              "concat",
+              "-safe",
+              "0",
+              "-i",
+              list.toString(),
+              "-i",
+              track.toString(),
+              "-map",
+              "0:v",
+              "-map",
+              "1:a",
+              "-c",
+              "copy",
+              "-video_track_timescale",
+              Integer.toString(VideoEncoder.timescale(program.rate())),
+              "-movflags",
+              "+faststart",
+              "-f",
+              "mp4",
+              part.toString()),
+          600);
+      ContentStore.moveInto(part, target);
+    } finally {
+      Files.deleteIfExists(list);
+      Files.deleteIfExists(track);
+      Files.deleteIfExists(part);
+    }
+  }
+
+  private static String escaped(Path path) {
+    return path.toAbsolutePath().toString().replace("'", "'\\''");
+  }
+}

@@ -1,0 +1,98 @@
+package app.latethistle.media;
+
+import app.latethistle.core.mix.SongFade;
+import app.latethistle.core.time.Samples;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * The film's sound: the song from its start, for the film's length, with its fade.
+ *
+ * @param song the song's file; null for a silent film
+ * @param container what the file is; null for a silent film
+ * @param start the sample of the song heard first
+ * @param length samples of the film
+ * @param fade samples over which the end fades
+ */
+public record SoundTrack(Path song, Container container, long start, long length, long fade) {
+
+  /** The film's samples, left and right in turn; silence where the song has ended. */
+  public float[] samples() throws IOException {
+    float[] film = new float[Math.toIntExact(length * 2)];
+    if (song != null) {
+      float[] whole = SongDecoder.stereo(song, container);
+      int from = (int) Math.min(whole.length, start * 2);
+      int count = Math.min(film.length, whole.length - from);
+      System.arraycopy(whole, from, film, 0, count);
+    }
+    SongFade.apply(film, fade);
+    return film;
+  }
+
+  /** Encodes the whole as AAC in an m4a file, whose edit list carries the encoder's delay. */
+  public void encodeM4a(Path file) throws IOException {
+    encode(List.of("-movflags", "+faststart", "-f", "ipod", "file:" + file.toAbsolutePath()));
+  }
+
+  /**
+   * Encodes the whole for HLS: one fragmented MP4 and a playlist of byte ranges of about two
+   * seconds.
+   */
+  public void encodeHls(Path folder) throws IOException {
+    Files.createDirectories(folder);
+    encode(
+        List.of(
+            "-f",
+            "hls",
+            "-hls_time",
+            "2",
+            "-hls_playlist_type",
+            "vod",
+            "-hls_segment_type",
+            "fmp4",
+            "-hls_flags",
+            "single_file",
+            "-hls_segment_filename",
+            folder.toAbsolutePath() + "/sound.mp4",
+            folder.toAbsolutePath() + "/sound.m3u8"));
+  }
+
+  private void encode(List<String> output) throws IOException {
+    List<String> command = new ArrayList<>(List.of("ffmpeg", "-v", "error", "-y"));
+    command.addAll(List.of("-f", "f32le", "-ar", Integer.toString(Samples.RATE), "-ac", "2"));
+    command.addAll(List.of("-i", "pipe:0", "-c:a", "aac", "-b:a", "256k"));
+    command.addAll(output);
+    float[] film = samples();
+    try (Child child = Child.start(command)) {
+      try (OutputStream out = child.stdin()) {
+        byte[] bytes = new byte[1 << 16];
+        for (int at = 0; at < film.length; at += bytes.length / 4) {
+          int n = Math.min(bytes.length / 4, film.length - at);
+          ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN).asFloatBuffer().put(film, at, n);
+          out.write(bytes, 0, 4 * n);
+        }
+      }
+      if (child.waitFor() != 0) {
+        throw new IOException("The sound could not be encoded: " + child.errorLine());
+      }
+    }
+  }
+
+  /** A name that is equal only for tracks that sound the same. */
+  public String key(String songHash) {
+    return String.join(
+        "-",
+        Arrays.asList(
+            songHash.isEmpty() ? "silence" : songHash.substring(0, 16),
+            Long.toString(start),
+            Long.toString(length),
+            Long.toString(fade)));
+  }
+}

@@ -1,0 +1,70 @@
+package app.latethistle.media;
+
+import app.latethistle.core.picture.Frame;
+import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.Samples;
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Writes small files for the stand-in services, small rather than quick. */
+public final class StandInEncoder implements Closeable {
+  private final Child child;
+
+  private StandInEncoder(Child child) {
+    this.child = child;
+  }
+
+  /** Opens a clip: WebM (VP9) if the name says so, else H.264 in MP4 or MOV. */
+  public static StandInEncoder open(Path file, int width, int height, FrameRate rate)
+      throws IOException {
+    List<String> command = VideoEncoder.input(width, height, rate);
+    if (file.toString().endsWith(".webm")) {
+      command.addAll(List.of("-c:v", "libvpx-vp9", "-crf", "36", "-b:v", "0", "-cpu-used", "4"));
+    } else {
+      command.addAll(List.of("-c:v", "libx264", "-preset", "slow", "-crf", "25"));
+      command.addAll(List.of("-movflags", "+faststart"));
+    }
+    command.addAll(VideoEncoder.output());
+    command.add("file:" + file.toAbsolutePath());
+    return new StandInEncoder(Child.start(command));
+  }
+
+  /** Writes stereo sound, left and right in turn at 48 kHz, as AAC. */
+  public static void sound(Path file, float[] stereo) throws IOException {
+    List<String> command = new ArrayList<>(List.of("ffmpeg", "-v", "error", "-y"));
+    command.addAll(List.of("-f", "f32le", "-ar", Integer.toString(Samples.RATE), "-ac", "2"));
+    command.addAll(List.of("-i", "pipe:0", "-c:a", "aac", "-b:a", "176k"));
+    command.addAll(List.of("-movflags", "+faststart", "file:" + file.toAbsolutePath()));
+    try (StandInEncoder encoder = new StandInEncoder(Child.start(command))) {
+      ByteBuffer bytes = ByteBuffer.allocate(4 * stereo.length).order(ByteOrder.LITTLE_ENDIAN);
+      bytes.asFloatBuffer().put(stereo);
+      encoder.child.stdin().write(bytes.array());
+      encoder.finish();
+    }
+  }
+
+  /** Encodes one more frame. */
+  public void write(Frame frame) throws IOException {
+    child.stdin().write(frame.data());
+  }
+
+  /** Waits until the file is whole. */
+  public void finish() throws IOException {
+    OutputStream in = child.stdin();
+    in.close();
+    if (child.waitFor() != 0) {
+      throw new IOException("The clip could not be written: " + child.errorLine());
+    }
+  }
+
+  @Override
+  public void close() {
+    child.close();
+  }
+}

@@ -1,0 +1,107 @@
+package app.latethistle.media;
+
+import app.latethistle.core.picture.Frame;
+import app.latethistle.core.time.FrameRate;
+import java.io.Closeable;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/** Encodes frames as H.264 in a process of its own. */
+public final class VideoEncoder implements Closeable {
+  private static final int CHUNK = 1 << 16;
+
+  private final Child child;
+  private final OutputStream out;
+
+  private VideoEncoder(Child child) {
+    this.child = child;
+    out = child.stdin();
+  }
+
+  /** A piece of a master, High profile; pieces of the same settings can be joined without loss. */
+  public static VideoEncoder master(
+      Path file, int width, int height, FrameRate rate, Quality quality) throws IOException {
+    List<String> command = input(width, height, rate);
+    command.addAll(List.of("-c:v", "libx264", "-preset", "veryfast", "-profile:v", "high"));
+    command.addAll(List.of("-crf", Integer.toString(quality.crf()), "-threads", "2"));
+    command.addAll(output());
+    command.addAll(List.of("-video_track_timescale", Integer.toString(timescale(rate))));
+    command.addAll(List.of("-f", "mp4", "file:" + file.toAbsolutePath()));
+    return new VideoEncoder(Child.start(command));
+  }
+
+  /** A piece of the preview as an MPEG transport stream that begins at the film's own time. */
+  public static VideoEncoder preview(
+      Path file, int width, int height, FrameRate rate, double startSeconds) throws IOException {
+    List<String> command = input(width, height, rate);
+    command.addAll(List.of("-c:v", "libx264", "-preset", "ultrafast", "-tune", "zerolatency"));
+    command.addAll(List.of("-crf", "21", "-threads", "2"));
+    command.addAll(output());
+    command.addAll(List.of("-muxdelay", "0", "-muxpreload", "0", "-output_ts_offset"));
+    command.add(String.format(Locale.ROOT, "%.9f", startSeconds));
+    command.addAll(List.of("-f", "mpegts", "file:" + file.toAbsolutePath()));
+    return new VideoEncoder(Child.start(command));
+  }
+
+  /** A time base in which every frame of the rate is a whole number of ticks. */
+  static int timescale(FrameRate rate) {
+    return rate.numerator() >= 1000 ? rate.numerator() : rate.numerator() * 1000;
+  }
+
+  static List<String> input(int width, int height, FrameRate rate) {
+    List<String> command = new ArrayList<>(List.of("ffmpeg", "-v", "error", "-y"));
+    command.addAll(List.of("-f", "rawvideo", "-pix_fmt", "yuv420p", "-s", width + "x" + height));
+    command.addAll(List.of("-r", rate.toString(), "-color_range", "tv", "-colorspace", "bt709"));
+    command.addAll(List.of("-color_primaries", "bt709", "-color_trc", "bt709"));
+    command.addAll(List.of("-i", "pipe:0", "-an"));
+    return command;
+  }
+
+  static List<String> output() {
+    return List.of(
+        "-pix_fmt",
+        "yuv420p",
+        "-color_range",
+        "tv",
+        "-colorspace",
+        "bt709",
+        "-color_primaries",
+        "bt709",
+        "-color_trc",
+        "bt709");
+  }
+
+  /** Encodes one more frame. */
+  public void write(Frame frame) throws IOException {
+    byte[] data = frame.data();
+    try {
+      for (int at = 0; at < data.length; at += CHUNK) {
+        out.write(data, at, Math.min(CHUNK, data.length - at));
+      }
+    } catch (IOException e) {
+      child.waitFor();
+      throw new IOException("The encoder stopped: " + child.errorLine(), e);
+    }
+  }
+
+  /** Says that no frame follows; the encoder goes on with what it has. */
+  public void end() throws IOException {
+    out.close();
+  }
+
+  /** Waits until the file is whole. */
+  public void await() throws IOException {
+    if (child.waitFor() != 0) {
+      throw new IOException("The encoder failed: " + child.errorLine());
+    }
+  }
+
+  @Override
+  public void close() {
+    child.close();
+  }
+}

@@ -1,0 +1,15 @@
+/**
+ * The outside of {@code core}'s ports: files in a content-addressed store, and ffmpeg and ffprobe
+ * as child processes that decode and encode.
+ *
+ * <p>Files that came from outside are read only through {@link app.latethistle.media.Sandbox}: a
+ * fixed demuxer by what the bytes are, limits on memory, time, output and pixels, and no other file
+ * in sight. What was decoded is counted against what should have been.
+ *
+ * <pre>{@code
+ * Stored stored = store.put(upload);
+ * MediaFacts facts = Probe.probe(stored.path());
+ * try (ClipReader reader = ClipReader.open(stored.path(), facts, rate, frames)) { ... }
+ * }</pre>
+ */
+package app.latethistle.media;
