@@ -1,0 +1,254 @@
+package app.latethistle.cli;
+
+import app.latethistle.core.film.Cutting;
+import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Tie;
+import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.plan.CutPlan;
+import app.latethistle.core.plan.CutPlanner;
+import app.latethistle.core.plan.FirstCut;
+import app.latethistle.core.render.Program;
+import app.latethistle.core.take.Framing;
+import app.latethistle.core.take.Gathering;
+import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRate;
+import app.latethistle.media.ClipCheck;
+import app.latethistle.media.Container;
+import app.latethistle.media.MasterCheck;
+import app.latethistle.media.MasterRender;
+import app.latethistle.media.MediaFacts;
+import app.latethistle.media.Originals;
+import app.latethistle.media.Probe;
+import app.latethistle.media.Quality;
+import app.latethistle.media.RefusedMedia;
+import app.latethistle.media.SoundTrack;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.stream.Stream;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Spec;
+
+/** The whole main job without the server: clips and a song in, a film out. */
+@Command(name = "assemble", description = "Cuts a folder of clips to a song and renders the film.")
+final class AssembleCommand implements Callable<Integer> {
+  @Spec private CommandSpec spec;
+
+  @Option(names = "--clips", required = true, paramLabel = "DIR", description = "Folder of clips.")
+  private Path clips;
+
+  @Option(names = "--song", required = true, paramLabel = "FILE", description = "The song.")
+  private Path song;
+
+  @Option(names = "--out", required = true, paramLabel = "FILE.mp4", description = "The film.")
+  private Path out;
+
+  @Option(
+      names = "--size",
+      paramLabel = "WxH",
+      description = "Picture size; 1920x1080 if not given.")
+  private String size = "1920x1080";
+
+  @Option(names = "--fps", paramLabel = "N[/D]", description = "Frame rate; 24 if not given.")
+  private String fps = "24";
+
+  @Option(
+      names = "--length",
+      paramLabel = "SECONDS",
+      description = "Longest length; the song's if not given.")
+  private Double length;
+
+  @Option(names = "--cuts", paramLabel = "FILE.csv", description = "Where to write the cuts.")
+  private Path cuts;
+
+  private final Map<String, Take> takes = new LinkedHashMap<>();
+  private final Map<String, Originals.Original> originals = new LinkedHashMap<>();
+
+  @Override
+  public Integer call() throws IOException {
+    FrameRate rate = rate();
+    PictureShape shape = shape();
+    if (!Files.isDirectory(clips)) {
+      throw new IOException(clips + ": there is no such folder.");
+    }
+    PrintWriter err = spec.commandLine().getErr();
+    List<CutPlanner.Wanted> shots = gather(rate, shape, err);
+    BeatGrid grid = BeatsCommand.listen(song);
+    MediaFacts songFacts = Probe.probe(song);
+    double seconds = length == null ? songFacts.seconds() : Math.min(length, songFacts.seconds());
+    CutPlan plan =
+        new FirstCut().plan(new CutPlanner.Request(shots, grid, 0, rate, rate.framesIn(seconds)));
+    plan.leftOut().forEach(shot -> err.println("left out, no room: shot " + shot));
+    Cutting cutting = Cutting.of(plan.film(), grid, rate, takes);
+    if (cuts != null) {
+      writeCuts(plan.film(), cutting, grid, rate);
+    }
+    render(plan.film(), cutting, rate, shape, songFacts.container(), err);
+    return 0;
+  }
+
+  private List<CutPlanner.Wanted> gather(FrameRate rate, PictureShape film, PrintWriter err)
+      throws IOException {
+    List<String> names;
+    try (Stream<Path> files = Files.list(clips)) {
+      names =
+          files.filter(Files::isRegularFile).map(f -> f.getFileName().toString()).sorted().toList();
+    }
+    List<CutPlanner.Wanted> shots = new ArrayList<>();
+    for (Gathering.Shot shot : Gathering.of(names)) {
+      for (Gathering.Clip clip : shot.takes()) {
+        Optional<Take> take = take(clip.file(), rate, err);
+        if (take.isPresent()) {
+          Framing framing = Framing.byDefault(take.get().shape(), film);
+          String name = shot.key().number().isEmpty() ? clip.file() : shot.key().number();
+          shots.add(
+              new CutPlanner.Wanted(
+                  new Placement(name, take.get().id(), 0, framing, false),
+                  take.get().frames(),
+                  Optional.empty()));
+          break;
+        }
+      }
+    }
+    if (shots.isEmpty()) {
+      throw new IOException(clips + ": there is no clip in this folder that can be used.");
+    }
+    return shots;
+  }
+
+  private Optional<Take> take(String name, FrameRate rate, PrintWriter err) throws IOException {
+    Path file = clips.resolve(name);
+    try {
+      MediaFacts facts = Probe.probe(file);
+      if (facts.kind() == MediaFacts.Kind.SOUND) {
+        return Optional.empty();
+      }
+      long frames = ClipCheck.frames(file, facts, rate);
+      originals.put(name, new Originals.Original(file, facts));
+      Take take = new Take(name, name, frames, facts.shape().orElseThrow());
+      takes.put(name, take);
+      return Optional.of(take);
+    } catch (RefusedMedia e) {
+      err.println("left out: " + name + ": " + e.getMessage());
+      return Optional.empty();
+    }
+  }
+
+  private void writeCuts(Film film, Cutting cutting, BeatGrid grid, FrameRate rate)
+      throws IOException {
+    StringBuilder text = new StringBuilder("frame,time_s,clip,source_in_s,tie\n");
+    for (int i = 0; i < film.placements().size(); i++) {
+      Placement p = film.placements().get(i);
+      long frame = cutting.frames().get(i);
+      text.append(
+          String.format(
+              Locale.ROOT,
+              "%d,%.6f,%s,%.6f,%s%n",
+              frame,
+              rate.secondsOf(frame),
+              quoted(p.take()),
+              rate.secondsOf(p.in()),
+              describe(film.joints().get(i), grid)));
+    }
+    Files.writeString(cuts, text);
+  }
+
+  private static String quoted(String field) {
+    return field.matches("[^\",\n]*") ? field : '"' + field.replace("\"", "\"\"") + '"';
+  }
+
+  private static String describe(Tie tie, BeatGrid grid) {
+    if (tie instanceof Tie.OnBeat onBeat) {
+      return "bar " + grid.barOf(onBeat.beat()) + " beat " + grid.placeOf(onBeat.beat());
+    }
+    return "start";
+  }
+
+  private void render(
+      Film film,
+      Cutting cutting,
+      FrameRate rate,
+      PictureShape shape,
+      Container container,
+      PrintWriter err)
+      throws IOException {
+    Program program = Program.of(film, cutting, takes, rate, shape.width(), shape.height());
+    SoundTrack sound =
+        new SoundTrack(
+            song, container, 0, rate.sampleOf(program.length()), rate.sampleOf(program.fade()));
+    Path work = Files.createTempDirectory("thistle-");
+    try {
+      new MasterRender(program, new Originals(originals, rate), Quality.STANDARD, work)
+          .render(sound, out.toAbsolutePath(), new Report(program.length(), err));
+    } finally {
+      try (Stream<Path> left = Files.walk(work)) {
+        left.sorted(Comparator.reverseOrder()).forEach(path -> path.toFile().delete());
+      }
+    }
+    MasterCheck check = MasterCheck.of(out, rate, program.length(), program.fade());
+    check.faults().forEach(fault -> err.println("check: " + fault));
+    err.printf("%s: %d frames, %d shots%n", out, check.frames(), film.placements().size());
+  }
+
+  /** Says how far the render is, every tenth of it. */
+  private static final class Report implements MasterRender.Progress {
+    private final long total;
+    private final PrintWriter err;
+    private long tenths;
+
+    Report(long total, PrintWriter err) {
+      this.total = total;
+      this.err = err;
+    }
+
+    @Override
+    public void frames(long done) {
+      if (done * 10 / total > tenths) {
+        tenths = done * 10 / total;
+        err.println("rendered " + done + " of " + total + " frames");
+        err.flush();
+      }
+    }
+
+    @Override
+    public boolean isCancelled() {
+      return false;
+    }
+  }
+
+  private FrameRate rate() {
+    try {
+      return FrameRate.parse(fps);
+    } catch (IllegalArgumentException e) {
+      throw new ParameterException(spec.commandLine(), "--fps: " + e.getMessage(), e);
+    }
+  }
+
+  private PictureShape shape() {
+    if (!size.matches("\\d{2,4}x\\d{2,4}")) {
+      throw new ParameterException(
+          spec.commandLine(), "--size: '" + size + "' is not a size; write it like 1920x1080.");
+    }
+    String[] sides = size.split("x");
+    PictureShape shape = PictureShape.of(Integer.parseInt(sides[0]), Integer.parseInt(sides[1]));
+    if (shape.width() % 2 != 0 || shape.height() % 2 != 0 || shape.width() < 64) {
+      throw new ParameterException(
+          spec.commandLine(), "--size: '" + size + "' must have even sides of 64 or more.");
+    }
+    return shape;
+  }
+}

@@ -1,0 +1,39 @@
+package app.latethistle.cli;
+
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+
+/** The command line. */
+@Command(
+    name = "thistle",
+    mixinStandardHelpOptions = true,
+    version = "Late Thistle 0.1.0",
+    description = "Cuts films made of generated clips to their music.",
+    subcommands = {
+      BeatsCommand.class,
+      ProbeCommand.class,
+      AssembleCommand.class,
+      ShotsCommand.class,
+      PromptsCommand.class,
+      FactsCommand.class,
+      DemoCommand.class
+    })
+public final class Thistle {
+  private Thistle() {}
+
+  /** Runs one command and ends with its exit code. */
+  public static void main(String[] args) {
+    System.exit(run(args));
+  }
+
+  static int run(String... args) {
+    CommandLine line = new CommandLine(new Thistle());
+    line.setExecutionExceptionHandler(
+        (e, command, result) -> {
+          String message = e.getMessage() == null ? e.toString() : e.getMessage();
+          command.getErr().println("thistle: " + message.replace('\n', ' '));
+          return CommandLine.ExitCode.SOFTWARE;
+        });
+    return line.execute(args);
+  }
+}

@@ -1,0 +1,198 @@
+package app.latethistle.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class ThistleTest {
+  private static final Path DEMO = Path.of("..", "demo");
+
+  @TempDir Path folder;
+
+  private record Said(int code, String out, String err) {}
+
+  private static Said run(String... arguments) {
+    PrintStream out = System.out;
+    PrintStream err = System.err;
+    ByteArrayOutputStream outBytes = new ByteArrayOutputStream();
+    ByteArrayOutputStream errBytes = new ByteArrayOutputStream();
+    System.setOut(new PrintStream(outBytes, true, StandardCharsets.UTF_8));
+    System.setErr(new PrintStream(errBytes, true, StandardCharsets.UTF_8));
+    try {
+      int code = Thistle.run(arguments);
+      return new Said(
+          code,
+          outBytes.toString(StandardCharsets.UTF_8),
+          errBytes.toString(StandardCharsets.UTF_8));
+    } finally {
+      System.setOut(out);
+      System.setErr(err);
+    }
+  }
+
+  private static String song() {
+    return DEMO.resolve("slow bellows.m4a").toString();
+  }
+
+  @Test
+  void writesBeatsAsCsv() {
+    Said said = run("beats", song(), "--csv");
+    assertThat(said.code()).isZero();
+    List<String> lines = said.out().lines().toList();
+    assertThat(lines.get(0)).isEqualTo("time_s,bar,beat");
+    assertThat(lines).hasSizeBetween(95, 105);
+    assertThat(lines.subList(1, lines.size())).allMatch(l -> l.matches("\\d+\\.\\d+,\\d+,[1-4]"));
+    assertThat(said.err()).containsPattern("9[12]\\.\\d");
+  }
+
+  @Test
+  void probesAsJson() throws IOException {
+    Path clip;
+    try (Stream<Path> files = Files.list(DEMO)) {
+      clip = files.filter(f -> f.toString().contains("010_take1")).findFirst().orElseThrow();
+    }
+    Said said = run("probe", clip.toString());
+    assertThat(said.code()).isZero();
+    assertThat(said.out()).contains("\"width\"", "1280", "720");
+  }
+
+  @Test
+  void assemblesAFilmAndItsListOfCuts() throws IOException {
+    Path clips = Files.createDirectory(folder.resolve("clips"));
+    try (Stream<Path> files = Files.list(DEMO)) {
+      for (Path file : files.filter(f -> f.toString().matches(".*0[1-5]0_take1.*")).toList()) {
+        Files.copy(file, clips.resolve(file.getFileName()));
+      }
+    }
+    Path out = folder.resolve("film.mp4");
+    Path cuts = folder.resolve("cuts.csv");
+    Said said =
+        run(
+            "assemble",
+            "--clips",
+            clips.toString(),
+            "--song",
+            song(),
+            "--out",
+            out.toString(),
+            "--size",
+            "320x180",
+            "--length",
+            "15",
+            "--cuts",
+            cuts.toString());
+    assertThat(said.code()).as(said.err()).isZero();
+    assertThat(out).isNotEmptyFile();
+    List<String> lines = Files.readAllLines(cuts);
+    assertThat(lines.get(0)).isEqualTo("frame,time_s,clip,source_in_s,tie");
+    assertThat(lines).hasSize(6);
+    assertThat(lines.get(1)).startsWith("0,0.0");
+    assertThat(lines.subList(2, 6)).allMatch(l -> l.matches("\\d+,[\\d.]+,.*,[\\d.]+,.*\\S"));
+  }
+
+  @Test
+  void wrongUseIsTwo() {
+    assertThat(run("beats").code()).isEqualTo(2);
+    assertThat(run("assemble", "--song", song()).code()).isEqualTo(2);
+    assertThat(run("juggle").code()).isEqualTo(2);
+    Said size =
+        run(
+            "assemble",
+            "--clips",
+            DEMO.toString(),
+            "--song",
+            song(),
+            "--out",
+            "x.mp4",
+            "--size",
+            "big");
+    assertThat(size.code()).isEqualTo(2);
+    assertThat(size.err()).contains("big");
+  }
+
+  @Test
+  void failureIsOneWithOneClearLine() throws IOException {
+    Path text = Files.writeString(folder.resolve("notes.txt"), "hello");
+    Path empty = Files.createDirectory(folder.resolve("empty"));
+    for (Said said :
+        List.of(
+            run("beats", text.toString()),
+            run("beats", folder.resolve("nothing.wav").toString()),
+            run(
+                "assemble",
+                "--clips",
+                empty.toString(),
+                "--song",
+                song(),
+                "--out",
+                folder.resolve("x.mp4").toString()))) {
+      assertThat(said.code()).isEqualTo(1);
+      assertThat(said.err().strip().lines().toList()).hasSize(1);
+      assertThat(said.err()).startsWith("thistle: ");
+    }
+    assertThat(run("beats", text.toString()).err()).contains("notes.txt");
+  }
+
+  @Test
+  void proposesShotsAndComposesPrompts() throws IOException {
+    Path script = folder.resolve("valley.md");
+    Files.writeString(script, "## Valley\n- Maren rows, alone.\n\nNarrator: The water came.\n");
+    Said shots = run("shots", script.toString(), "--csv");
+    assertThat(shots.code()).isZero();
+    assertThat(shots.out().lines())
+        .hasSize(3)
+        .last()
+        .isEqualTo("020,2.3,follow,1,Valley,,,\"Maren rows, alone.\"");
+    assertThat(run("shots", script.toString(), "--count", "5").out().lines()).hasSize(5);
+    Path sheets = folder.resolve("sheets.json");
+    Files.writeString(
+        sheets,
+        "{\"people\":[{\"name\":\"Maren\",\"looks\":\"grey braid\"}],\"exclusions\":[\"cars\"]}");
+    Said prompts =
+        run(
+            "prompts",
+            script.toString(),
+            "--sheets",
+            sheets.toString(),
+            "--service",
+            "kestle motion");
+    assertThat(prompts.code()).isZero();
+    assertThat(prompts.out())
+        .contains("020  Maren rows, alone. Maren: grey braid. Valley. The camera follows.")
+        .contains("not: cars");
+    Said none =
+        run("prompts", script.toString(), "--sheets", sheets.toString(), "--service", "Vane");
+    assertThat(none.code()).isEqualTo(1);
+    assertThat(none.err()).contains("no service 'Vane'", "Kestle Motion");
+  }
+
+  @Test
+  void measuresTakesAsJson() throws IOException {
+    String clip = clip("shot_030_take1");
+    Said said = run("facts", clip, "--asked", "pull out");
+    assertThat(said.code()).isZero();
+    assertThat(said.out())
+        .contains("\"move\" : \"push in\"", "\"match\" : \"OTHER\"", "\"realRate\" : 24.0");
+    assertThat(run("facts", clip, "--asked", "zigzag").code()).isEqualTo(2);
+    assertThat(run("facts", folder.resolve("none.mp4").toString()).err()).contains("none.mp4");
+  }
+
+  private static String clip(String beginning) throws IOException {
+    try (var files = Files.list(DEMO)) {
+      return files
+          .filter(f -> f.getFileName().toString().startsWith(beginning))
+          .findFirst()
+          .orElseThrow()
+          .toString();
+    }
+  }
+}
