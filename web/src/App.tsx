@@ -1,0 +1,26 @@
+import { Navigate, Route, Routes } from "react-router";
+import { ProductionFrame } from "./ProductionFrame";
+import { Cues } from "./rooms/cues/Cues";
+import { MasterRoom } from "./rooms/master/MasterRoom";
+import { Score } from "./rooms/score/Score";
+import { Shelf } from "./rooms/shelf/Shelf";
+import { StoryRoom } from "./rooms/story/StoryRoom";
+import { Takes } from "./rooms/takes/Takes";
+
+/** Which room an address shows. */
+export function App() {
+  return (
+    <Routes>
+      <Route path="/" element={<Shelf />} />
+      <Route path="/productions/:id" element={<ProductionFrame />}>
+        <Route index element={<Navigate to="score" replace />} />
+        <Route path="story" element={<StoryRoom />} />
+        <Route path="takes" element={<Takes />} />
+        <Route path="cues" element={<Cues />} />
+        <Route path="score" element={<Score />} />
+        <Route path="master" element={<MasterRoom />} />
+      </Route>
+      <Route path="*" element={<Navigate to="/" replace />} />
+    </Routes>
+  );
+}

@@ -1,0 +1,89 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useEffect, useState, type DragEvent } from "react";
+import { Outlet, useNavigate, useParams } from "react-router";
+import { filesOf, useArrivals } from "./api/arrivals";
+import { usePulse } from "./api/events";
+import { useProduction } from "./api/queries";
+import { KeyHelp } from "./parts/KeyHelp";
+import { TopBar } from "./parts/TopBar";
+import { useNotice } from "./parts/notice";
+import { useRoom } from "./store";
+import { ink } from "./theme";
+
+/** What all rooms of a production share: the top bar, events, and files dropped anywhere. */
+export function ProductionFrame() {
+  const id = Number(useParams()["id"]);
+  const production = useProduction(id);
+  const pulse = usePulse(id);
+  const bring = useArrivals((s) => s.bring);
+  const tell = useNotice((s) => s.tell);
+  const set = useRoom((s) => s.set);
+  const go = useNavigate();
+  const [over, setOver] = useState(false);
+
+  useEffect(() => set({ frame: 0, place: null, playing: false, barsPerLine: null }), [id, set]);
+
+  const drop = async (event: DragEvent) => {
+    event.preventDefault();
+    setOver(false);
+    try {
+      const files = await filesOf(event.dataTransfer);
+      if (files.length === 0) return;
+      bring(id, files);
+      void go(`/productions/${id}/takes`);
+    } catch {
+      tell("The dropped folder could not be read; choose its files instead.", "wrong");
+    }
+  };
+
+  if (production.error) {
+    return (
+      <Box sx={{ p: 10 }}>
+        <p>{production.error.message}</p>
+        <Button onClick={() => void go("/")}>Back to the shelf</Button>
+      </Box>
+    );
+  }
+  if (!production.data) return null;
+  return (
+    <Box
+      sx={{ height: "100%", display: "flex", flexDirection: "column" }}
+      onDragOver={(e) => {
+        if (e.dataTransfer.types.includes("Files")) {
+          e.preventDefault();
+          setOver(true);
+        }
+      }}
+      onDragLeave={(e) => {
+        if (!e.currentTarget.contains(e.relatedTarget as Node | null)) setOver(false);
+      }}
+      onDrop={(e) => void drop(e)}
+    >
+      <TopBar production={production.data} pulse={pulse} />
+      <Box component="main" sx={{ flex: 1, minHeight: 0, position: "relative" }}>
+        <Outlet context={production.data} />
+        {over && (
+          <Box
+            sx={{
+              position: "absolute",
+              inset: 8,
+              border: `2px dashed ${ink.thistle}`,
+              borderRadius: 1,
+              bgcolor: "#EADFF0E0",
+              display: "grid",
+              placeItems: "center",
+              typography: "h1",
+              color: ink.thistleDeep,
+              pointerEvents: "none",
+              zIndex: 10,
+            }}
+          >
+            Let go to bring these into {production.data.title}
+          </Box>
+        )}
+      </Box>
+      <KeyHelp />
+    </Box>
+  );
+}

@@ -1,0 +1,54 @@
+import type { Film, Joint, Placed } from "../api/client";
+import { isDownbeat } from "../parts/time";
+
+/** A film of shots cut on every second downbeat of 120 BPM at 24 fps, after a lead-in of a beat. */
+export function film(shots = 12, over: Partial<Film> = {}): Film {
+  const clock = {
+    song: 1,
+    title: "Steps",
+    bpm: 120,
+    beatsPerBar: 4,
+    firstDownbeat: 1,
+    beats: Array.from({ length: 240 }, (_, i) => i * 12),
+    frames: Array.from({ length: 240 }, (_, i) => i * 12),
+  };
+  const joints: Joint[] = Array.from({ length: shots + 1 }, (_, i) => {
+    const beat = i === 0 ? -1 : 1 + 8 * i;
+    return {
+      frame: i === 0 ? 0 : beat * 12,
+      tie: i === 0 ? "FREE" : "BEAT",
+      beat,
+      offset: 0,
+      downbeat: i > 0 && isDownbeat(clock, beat),
+      bar: 2 * i + 1,
+      beatInBar: 1,
+    };
+  });
+  const placed: Placed[] = Array.from({ length: shots }, (_, i) => ({
+    place: i,
+    shotId: 100 + i,
+    label: `${i + 1}0`.padStart(3, "0"),
+    title: `Shot ${i + 1}`,
+    takeId: 200 + i,
+    in: 10,
+    material: 130,
+    framing: "FILL",
+    locked: false,
+    start: joints[i]?.frame ?? 0,
+    end: joints[i + 1]?.frame ?? 0,
+  }));
+  return {
+    revision: 7,
+    undo: "",
+    redo: "",
+    length: joints.at(-1)?.frame ?? 0,
+    songStart: 0,
+    fade: 48,
+    shots: placed,
+    joints,
+    problems: [],
+    outside: [],
+    clock,
+    ...over,
+  };
+}

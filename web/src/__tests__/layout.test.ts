@@ -1,0 +1,93 @@
+import { describe, expect, it } from "vitest";
+import { Ruler, SHEET, barsOf, partsFor, stavesOf, usualBarsPerLine } from "../rooms/score/layout";
+import { film } from "./film";
+
+describe("staves", () => {
+  it("cover the film once, line after line", () => {
+    for (const bars of [4, 8, 16]) {
+      const made = film();
+      const staves = stavesOf(made, 24, bars);
+      let at = 0;
+      for (const stave of staves) {
+        expect(stave.start).toBe(at);
+        expect(stave.bars.length).toBeLessThanOrEqual(bars);
+        at = stave.end;
+      }
+      expect(at).toBe(made.length);
+    }
+  });
+
+  it("begin with the lead-in, later ones with the last two beats again", () => {
+    const [first, second] = stavesOf(film(), 24, 8);
+    expect(first?.before).toBe(0);
+    expect(first?.edges[0]).toBe(12);
+    expect(second?.start).toBe(12 + 8 * 48);
+    expect((second?.start ?? 0) - (second?.before ?? 0)).toBe(24);
+  });
+
+  it("number bars by the song, from its first downbeat", () => {
+    const { bars } = barsOf(film(), 24);
+    expect(bars.slice(0, 3)).toEqual([
+      { frame: 12, label: "1" },
+      { frame: 60, label: "2" },
+      { frame: 108, label: "3" },
+    ]);
+  });
+
+  it("go on at the last tempo past the song's end", () => {
+    const long = film();
+    const short = {
+      ...long.clock,
+      beats: long.clock.beats.slice(0, 20),
+      frames: long.clock.frames.slice(0, 20),
+    };
+    const { bars } = barsOf({ ...long, clock: short }, 24);
+    expect(bars.map((b) => b.frame)).toEqual(
+      barsOf(long, 24)
+        .bars.map((b) => b.frame)
+        .slice(0, bars.length),
+    );
+    expect(bars.length).toBeGreaterThan(20);
+  });
+
+  it("count seconds where there is no music", () => {
+    const silent = film(4);
+    const clock = { ...silent.clock, song: null, beats: [], frames: [] };
+    const { bars, ticks } = barsOf({ ...silent, clock }, 24);
+    expect(bars[1]).toEqual({ frame: 60, label: "2.5 s" });
+    expect(ticks.filter((t) => t.strong)[3]?.frame).toBe(72);
+  });
+});
+
+describe("a ruler", () => {
+  it("finds the frame again at every position", () => {
+    for (const stave of stavesOf(film(), 24, 8)) {
+      const ruler = new Ruler(stave, 96);
+      for (let frame = stave.start; frame < stave.end; frame++) {
+        expect(ruler.frame(ruler.x(frame))).toBeCloseTo(frame, 6);
+      }
+    }
+  });
+
+  it("gives every bar the same width and goes on past the last", () => {
+    const stave = stavesOf(film(), 24, 8)[0];
+    if (!stave) throw new Error("no stave");
+    const ruler = new Ruler(stave, 96);
+    expect(ruler.x(12)).toBeCloseTo(SHEET.first);
+    expect(ruler.x(60)).toBeCloseTo(SHEET.first + 96);
+    expect(ruler.x(12 + 8 * 48)).toBeCloseTo(SHEET.first + 8 * 96);
+    expect(ruler.frame(SHEET.first + 9 * 96)).toBeCloseTo(12 + 9 * 48);
+    expect(ruler.x(0)).toBe(SHEET.lead);
+  });
+});
+
+describe("the sheet's measures", () => {
+  it("keeps the whole film in sight up to three minutes", () => {
+    for (const bars of [6, 24, 40, 70]) {
+      const lines = Math.ceil(bars / usualBarsPerLine(bars));
+      const parts = partsFor(680, lines);
+      expect(parts.height * lines).toBeLessThanOrEqual(690);
+      expect(parts.pictureEnd).toBeGreaterThan(parts.picture + 20);
+    }
+  });
+});

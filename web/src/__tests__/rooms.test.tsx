@@ -1,0 +1,420 @@
+// @vitest-environment jsdom
+import { ThemeProvider } from "@mui/material/styles";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { MemoryRouter } from "react-router";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type { Film, Master, Material, Production, Take } from "../api/client";
+import { useFilmEdit } from "../api/queries";
+import { NoticeLine } from "../parts/notice";
+import { MasterRow } from "../rooms/master/MasterRow";
+import { FilmCard } from "../rooms/score/FilmCard";
+import { Foot } from "../rooms/score/Foot";
+import { ShotCard } from "../rooms/score/ShotCard";
+import { StaveView } from "../rooms/score/StaveView";
+import { Ruler, partsFor, stavesOf } from "../rooms/score/layout";
+import type { ScoreActions } from "../rooms/score/useScoreActions";
+import { act, renderHook } from "@testing-library/react";
+import { ShotRow } from "../rooms/takes/ShotRow";
+import { useRoom } from "../store";
+import { theme } from "../theme";
+import { film } from "./film";
+
+const production: Production = {
+  id: 3,
+  title: "Night Post",
+  width: 1920,
+  height: 1080,
+  rate: "24",
+  framesPerSecond: 24,
+  targetSeconds: 48,
+  changedAt: "2026-01-01T00:00:00Z",
+};
+
+const take = (over: Partial<Take> = {}): Take => ({
+  id: 200,
+  number: 1,
+  fileName: "shot_010_take1.mp4",
+  state: "READY",
+  reason: null,
+  frames: 130,
+  framesDone: 130,
+  seconds: 5.42,
+  rate: "24",
+  variableRate: false,
+  otherRate: false,
+  width: 1280,
+  height: 720,
+  rotation: 0,
+  sound: false,
+  still: false,
+  framing: "FILL",
+  loss: 0,
+  service: "",
+  prompt: "",
+  cost: 0,
+  rejected: false,
+  faults: [],
+  note: "",
+  measuring: 0,
+  facts: null,
+  ...over,
+});
+
+const material = (takes: Take[]): Material => ({
+  shots: [
+    {
+      id: 100,
+      label: "010",
+      scene: "",
+      number: "10",
+      title: "Shot 1",
+      pick: 200,
+      storyShot: 1,
+      held: false,
+      asked: "PUSH_IN",
+      wantedSeconds: 3,
+      who: [],
+      takes,
+    },
+  ],
+  missing: [],
+  doubled: [],
+  refusals: [],
+});
+
+let answers: { status: number; body: unknown }[] = [];
+let asked: { method: string; path: string; body: unknown }[] = [];
+
+beforeEach(() => {
+  answers = [];
+  asked = [];
+  vi.stubGlobal(
+    "fetch",
+    vi.fn((path: string, init: RequestInit) => {
+      const body: unknown = typeof init.body === "string" ? JSON.parse(init.body) : null;
+      asked.push({ method: init.method ?? "GET", path, body });
+      const next = answers.shift() ?? { status: 200, body: film() };
+      return Promise.resolve(new Response(JSON.stringify(next.body), { status: next.status }));
+    }),
+  );
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+  useRoom.setState({ frame: 0, place: null, end: "in", slipping: false, playing: false });
+});
+
+function inside(children: ReactNode, client = new QueryClient()) {
+  return (
+    <QueryClientProvider client={client}>
+      <ThemeProvider theme={theme}>
+        <MemoryRouter>{children}</MemoryRouter>
+      </ThemeProvider>
+    </QueryClientProvider>
+  );
+}
+
+const noActions = () =>
+  new Proxy({} as Record<string, ReturnType<typeof vi.fn>>, {
+    get: (kept, name: string) => (kept[name] ??= vi.fn()),
+  }) as unknown as ScoreActions & Record<string, ReturnType<typeof vi.fn>>;
+
+describe("a stave", () => {
+  const drawn = (made: Film, line: number, selected: number | null = null) => {
+    const staves = stavesOf(made, 24, 8);
+    const stave = staves[line];
+    if (!stave) throw new Error("no stave");
+    const { container } = render(
+      <svg>
+        <StaveView
+          production={production}
+          film={made}
+          outline={null}
+          ruler={new Ruler(stave, 96)}
+          parts={partsFor(680, staves.length)}
+          isLast={line === staves.length - 1}
+          selected={selected}
+          selectedEnd="in"
+          aim={null}
+        />
+      </svg>,
+    );
+    return container;
+  };
+
+  it("draws a dot for a downbeat, a ring for a beat and a cup for a free cut", () => {
+    const made = film();
+    const joints = made.joints.map((j, i) => {
+      if (i === 2) return { ...j, downbeat: false };
+      return i === 3 ? { ...j, tie: "FREE" as const, beat: -1 } : j;
+    });
+    const svg = drawn({ ...made, joints }, 0);
+    const head = (n: number) => svg.querySelector(`[data-joint="${n}"]`);
+    expect(head(1)?.querySelector("circle")?.getAttribute("stroke")).toBeNull();
+    expect(head(2)?.querySelector("circle")?.getAttribute("stroke")).not.toBeNull();
+    expect(head(3)?.querySelector("circle")).toBeNull();
+    expect(head(3)?.querySelector("path")).not.toBeNull();
+    expect(head(0)).toBeNull();
+  });
+
+  it("says how far a cut is off its beat, and how short a shot is", () => {
+    const made = film();
+    const joints = made.joints.map((j, i) =>
+      i === 1 ? { ...j, offset: -3, frame: j.frame - 3 } : j,
+    );
+    const problems = [{ kind: "OUT_OF_MATERIAL" as const, place: 1, frames: 4, text: "4 f short" }];
+    const svg = drawn({ ...made, joints, problems }, 0);
+    expect(svg.textContent).toContain("−3 f");
+    expect(svg.textContent).toContain("4 f short");
+  });
+
+  it("repeats a shot that crosses a line end, with its number marked", () => {
+    const made = film();
+    // Shot 5 runs from frame 396 to 492 but bar 9 begins at 396, so move its cut one bar on.
+    const joints = made.joints.map((j, i) => (i === 4 ? { ...j, frame: 444 } : j));
+    const shots = made.shots.map((s) =>
+      s.place === 3 ? { ...s, end: 444 } : s.place === 4 ? { ...s, start: 444 } : s,
+    );
+    const svg = drawn({ ...made, joints, shots }, 1);
+    expect(svg.textContent).toContain("…040");
+    expect(svg.querySelector('[fill="url(#catch-up)"]')).not.toBeNull();
+  });
+
+  it("frames the selected shot and fades the end", () => {
+    const made = film();
+    expect(drawn(made, 0, 1).querySelectorAll('rect[stroke="#7A4A92"]')).toHaveLength(1);
+    cleanup();
+    const last = drawn(made, 2);
+    expect(last.querySelector('path[fill="#000"]')).not.toBeNull();
+  });
+});
+
+describe("the foot", () => {
+  it("counts cuts and steps through problems", () => {
+    const problems = [
+      { kind: "OUT_OF_MATERIAL" as const, place: 2, frames: 4, text: "Shot 030 is 4 f short" },
+      { kind: "TAKE_MISSING" as const, place: 5, frames: 0, text: "Shot 060 has lost its take" },
+    ];
+    render(inside(<Foot production={production} film={film(12, { problems })} />));
+    expect(screen.getByTestId("on-beat").textContent).toBe("Cuts on a beat 11 of 11");
+    const next = screen.getByRole("button");
+    fireEvent.click(next);
+    expect(useRoom.getState().place).toBe(2);
+    fireEvent.click(next);
+    expect(useRoom.getState().place).toBe(5);
+    fireEvent.click(next);
+    expect(useRoom.getState().place).toBe(2);
+  });
+});
+
+describe("the shot's card", () => {
+  const card = (made: Film, takes: Take[], actions = noActions()) => {
+    const shot = made.shots[1];
+    if (!shot) throw new Error("no shot");
+    const its = { ...shot, shotId: 100, takeId: 200 };
+    render(
+      inside(
+        <ShotCard
+          production={production}
+          film={made}
+          shot={its}
+          material={material(takes)}
+          actions={actions}
+        />,
+      ),
+    );
+    return actions;
+  };
+
+  it("says where the cuts are and moves the one that is pressed", () => {
+    const actions = card(film(), [take()]);
+    expect(screen.getByText(/bar 3, downbeat/)).toBeTruthy();
+    expect(screen.getByText(/bar 5, downbeat/)).toBeTruthy();
+    fireEvent.click(screen.getByLabelText("out cut to the beat after"));
+    expect(actions["step"]).toHaveBeenCalledWith(1, 2);
+    fireEvent.click(screen.getByLabelText("in cut to the beat before"));
+    expect(actions["step"]).toHaveBeenCalledWith(-1, 1);
+  });
+
+  it("offers the fix that a short shot has", () => {
+    const problems = [{ kind: "OUT_OF_MATERIAL" as const, place: 1, frames: 6, text: "6 f short" }];
+    const actions = card(film(12, { problems }), [take()]);
+    fireEvent.click(screen.getByText("Slip it to fit"));
+    expect(actions["slipTo"]).toHaveBeenCalledWith(1, 4);
+  });
+
+  it("shows the takes and chooses one", () => {
+    const actions = card(film(), [take(), take({ id: 201, number: 2 })]);
+    expect(screen.getByLabelText("Take 1").getAttribute("aria-pressed")).toBe("true");
+    fireEvent.click(screen.getByLabelText("Take 2"));
+    expect(actions["chooseTake"]).toHaveBeenCalledWith(1, 100, 201);
+    fireEvent.click(screen.getByText("soft"));
+    expect(actions["setFraming"]).toHaveBeenCalledWith(1, "SOFT");
+  });
+
+  it("brings shots back from the film's card", () => {
+    const actions = noActions();
+    const outside = [{ shotId: 150, label: "150", title: "Door", pick: 9 }];
+    render(
+      inside(<FilmCard production={production} film={film(12, { outside })} actions={actions} />),
+    );
+    fireEvent.click(screen.getByText("Bring back"));
+    expect(actions["bringBack"]).toHaveBeenCalledWith(150);
+  });
+});
+
+describe("a row of takes", () => {
+  beforeEach(() => vi.stubGlobal("matchMedia", () => ({ matches: false })));
+
+  const row = (its: Take[], onPick = vi.fn()) => {
+    const shot = material(its).shots[0];
+    if (!shot) throw new Error("no shot");
+    render(
+      inside(
+        <ShotRow
+          shot={shot}
+          production={production}
+          chosen={null}
+          compared={[]}
+          dense={false}
+          playAll={false}
+          short={undefined}
+          onChoose={vi.fn()}
+          onPick={onPick}
+        />,
+      ),
+    );
+    return onPick;
+  };
+
+  it("says what will be done to odd clips", () => {
+    row([
+      take(),
+      take({ id: 2, number: 2, width: 1080, height: 1080, framing: "FIT", loss: 0.44 }),
+      take({ id: 3, number: 3, width: 1920, height: 1200, loss: 0.1, rate: "30", otherRate: true }),
+    ]);
+    expect(screen.getByText("1080×1080, fit")).toBeTruthy();
+    expect(screen.getByText("1920×1200, fill −10 %, 30 to 24 by time")).toBeTruthy();
+  });
+
+  it("says what is wrong with a take, and what is asked", () => {
+    row([take({ faults: ["FACE"], rejected: true, note: "blinks" })]);
+    expect(screen.getByText("face; blinks")).toBeTruthy();
+    expect(screen.getByLabelText("Take 1, the pick, put aside")).toBeTruthy();
+    expect(screen.getByText("push in, 3.0 s")).toBeTruthy();
+  });
+
+  it("picks with Enter and shows progress and refusals", () => {
+    const onPick = row([
+      take(),
+      take({ id: 2, number: 2, state: "PREPARING", framesDone: 65 }),
+      take({ id: 3, number: 3, state: "REFUSED", reason: "The file is cut short." }),
+    ]);
+    fireEvent.keyDown(screen.getByLabelText("Take 2"), { key: "Enter" });
+    expect(onPick.mock.calls[0]?.[0]).toMatchObject({ id: 2 });
+    expect(screen.getByText("preparing 50 %")).toBeTruthy();
+    expect(screen.getByText("The file is cut short.")).toBeTruthy();
+    expect(screen.getByLabelText("Take 1, the pick")).toBeTruthy();
+  });
+});
+
+describe("a master", () => {
+  const master = (over: Partial<Master>): Master => ({
+    id: 9,
+    name: "Night Post",
+    width: 1280,
+    height: 720,
+    rate: "24000/1001",
+    quality: "HIGH",
+    frames: 1409,
+    framesDone: 0,
+    state: "WAITING",
+    message: null,
+    bytes: null,
+    secondsLeft: null,
+    createdAt: "2026-01-01T00:00:00Z",
+    ...over,
+  });
+
+  it("tells how far it is and can be cancelled", async () => {
+    const it9 = master({ state: "RENDERING", framesDone: 300, secondsLeft: 95 });
+    render(inside(<MasterRow master={it9} production={production} />));
+    expect(screen.getByText("300 of 1409 frames")).toBeTruthy();
+    expect(screen.getByText("about 1 min 35 s left")).toBeTruthy();
+    expect(screen.queryByText(/Download/)).toBeNull();
+    fireEvent.click(screen.getByText("Cancel"));
+    await waitFor(() =>
+      expect(asked[0]).toMatchObject({
+        method: "POST",
+        path: "/api/productions/3/masters/9/cancel",
+      }),
+    );
+  });
+
+  it("gives its file when it is checked, and says what a check found", () => {
+    const done = master({ state: "DONE", bytes: 15_957_140, message: "1409 frames." });
+    render(inside(<MasterRow master={done} production={production} />));
+    const link = screen.getByText("Download, 16.0 MB");
+    expect(link.closest("a")?.getAttribute("href")).toBe("/api/productions/3/masters/9/file");
+    expect(screen.getByText("Checked")).toBeTruthy();
+    cleanup();
+    const doubtful = master({ state: "DOUBTFUL", bytes: 5, message: "Black from frame 48." });
+    render(inside(<MasterRow master={doubtful} production={production} />));
+    expect(screen.getByText("Look at this")).toBeTruthy();
+    expect(screen.getByText("Black from frame 48.")).toBeTruthy();
+  });
+});
+
+describe("edits of the film", () => {
+  const hook = () => {
+    const client = new QueryClient();
+    client.setQueryData(["production", 3, "film"], film());
+    const { result } = renderHook(() => useFilmEdit(3), {
+      wrapper: ({ children }) =>
+        inside(
+          <>
+            {children}
+            <NoticeLine />
+          </>,
+          client,
+        ),
+    });
+    return { edit: result.current, client };
+  };
+
+  it("carry the revision of the answer before, and see the film it left", async () => {
+    answers = [
+      { status: 200, body: film(12, { revision: 8, songStart: 1 }) },
+      { status: 200, body: film(12, { revision: 9, songStart: 2 }) },
+    ];
+    const { edit } = hook();
+    const later = {
+      name: "set-song",
+      values: (f: Film) => ({ startSeconds: f.songStart + 1, fade: 0 }),
+    };
+    await act(async () => {
+      await Promise.all([edit(later), edit(later)]);
+    });
+    expect(asked.map((a) => a.body)).toEqual([
+      { startSeconds: 1, fade: 0, revision: 7 },
+      { startSeconds: 2, fade: 0, revision: 8 },
+    ]);
+  });
+
+  it("are not sent when there is nothing to do", async () => {
+    const { edit } = hook();
+    await act(() => edit({ name: "undo", values: () => null }));
+    expect(asked).toHaveLength(0);
+  });
+
+  it("are told when another window was first", async () => {
+    answers = [{ status: 409, body: { detail: "stale" } }];
+    const { edit } = hook();
+    await act(async () => {
+      await expect(edit({ name: "undo" })).rejects.toThrow("stale");
+    });
+    expect(await screen.findByText(/changed in another window/)).toBeTruthy();
+  });
+});

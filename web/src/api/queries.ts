@@ -1,0 +1,151 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useNotice } from "../parts/notice";
+import {
+  ApiProblem,
+  call,
+  under,
+  type Asked,
+  type Film,
+  type LedgerPage,
+  type Master,
+  type Material,
+  type Peaks,
+  type Production,
+  type Service,
+  type Song,
+} from "./client";
+
+export const keys = {
+  shelf: ["shelf"] as const,
+  production: (id: number) => ["production", id] as const,
+  material: (id: number) => ["production", id, "material"] as const,
+  songs: (id: number) => ["production", id, "songs"] as const,
+  peaks: (id: number, song: number) => ["production", id, "peaks", song] as const,
+  film: (id: number) => ["production", id, "film"] as const,
+  requests: (id: number) => ["production", id, "requests"] as const,
+  ledger: (id: number) => ["production", id, "ledger"] as const,
+  services: ["services"] as const,
+  masters: (id: number) => ["production", id, "masters"] as const,
+};
+
+export const useShelf = () =>
+  useQuery({ queryKey: keys.shelf, queryFn: () => call<Production[]>("GET", "/api/productions") });
+
+export const useProduction = (id: number) =>
+  useQuery({
+    queryKey: [...keys.production(id), "self"],
+    queryFn: () => call<Production>("GET", under(id)),
+  });
+
+export const useMaterial = (id: number) =>
+  useQuery({
+    queryKey: keys.material(id),
+    queryFn: () => call<Material>("GET", `${under(id)}/material`),
+  });
+
+export const useSongs = (id: number) =>
+  useQuery({ queryKey: keys.songs(id), queryFn: () => call<Song[]>("GET", `${under(id)}/songs`) });
+
+export const usePeaks = (id: number, song: number | null | undefined) =>
+  useQuery({
+    queryKey: keys.peaks(id, song ?? 0),
+    queryFn: () => call<Peaks>("GET", `${under(id)}/songs/${song}/peaks`),
+    enabled: song != null,
+    staleTime: Infinity,
+  });
+
+export const useFilm = (id: number) =>
+  useQuery({ queryKey: keys.film(id), queryFn: () => call<Film>("GET", `${under(id)}/film`) });
+
+export const useMasters = (id: number) =>
+  useQuery({
+    queryKey: keys.masters(id),
+    queryFn: () => call<Master[]>("GET", `${under(id)}/masters`),
+  });
+
+export const useServices = () =>
+  useQuery({ queryKey: keys.services, queryFn: () => call<Service[]>("GET", "/api/services") });
+
+export const useRequests = (id: number) =>
+  useQuery({
+    queryKey: keys.requests(id),
+    queryFn: () => call<Asked[]>("GET", `${under(id)}/requests`),
+  });
+
+export const useLedger = (id: number) =>
+  useQuery({
+    queryKey: keys.ledger(id),
+    queryFn: () => call<LedgerPage>("GET", `${under(id)}/requests/ledger`),
+  });
+
+/** A change that is told when it fails and after which parts of the production are read again. */
+export function useChange<Body>(
+  id: number,
+  request: (body: Body) => { method: string; path: string; body?: unknown },
+) {
+  const client = useQueryClient();
+  const tell = useNotice((s) => s.tell);
+  return useMutation({
+    mutationFn: (body: Body) => {
+      const { method, path, body: sent } = request(body);
+      return call<unknown>(method, path, sent);
+    },
+    onError: (error) => tell(error.message, "wrong"),
+    onSettled: async () => {
+      await client.invalidateQueries({ queryKey: keys.production(id) });
+      await client.invalidateQueries({ queryKey: keys.shelf });
+    },
+  });
+}
+
+/** Makes a take its shot's pick. */
+export const useSetPick = (id: number) =>
+  useChange<{ shot: number; take: number }>(id, ({ shot, take }) => ({
+    method: "PATCH",
+    path: `${under(id)}/shots/${shot}`,
+    body: { pick: take },
+  }));
+
+/**
+ * An edit of the film: its name in the API and its values, without the revision. Values that are a
+ * function are worked out when the edits before it have been answered; null means no edit.
+ */
+export interface FilmEdit {
+  name: string;
+  values?: object | ((film: Film) => object | null);
+}
+
+/**
+ * Edits of the film, one after the other. Each carries the revision that the answer to the one
+ * before it gave, so quick keys never trip over each other.
+ */
+export function useFilmEdit(id: number) {
+  const client = useQueryClient();
+  const tell = useNotice((s) => s.tell);
+  const change = useMutation({
+    scope: { id: `film-${id}` },
+    mutationFn: async ({ name, values }: FilmEdit) => {
+      const film =
+        client.getQueryData<Film>(keys.film(id)) ?? (await call<Film>("GET", `${under(id)}/film`));
+      const sent = typeof values === "function" ? values(film) : values;
+      if (sent === null) return film;
+      const body = { ...sent, revision: film.revision };
+      return call<Film>("POST", `${under(id)}/film/${name}`, body);
+    },
+    onSuccess: (film) => {
+      client.setQueryData(keys.film(id), film);
+    },
+    onError: async (error) => {
+      if (error instanceof ApiProblem && error.isConflict) {
+        tell(
+          "The film was changed in another window. It is shown as it is now; your last change was not made.",
+          "wrong",
+        );
+      } else {
+        tell(error.message, "wrong");
+      }
+      await client.invalidateQueries({ queryKey: keys.film(id) });
+    },
+  });
+  return change.mutateAsync;
+}

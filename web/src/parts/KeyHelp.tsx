@@ -1,0 +1,113 @@
+import Box from "@mui/material/Box";
+import Dialog from "@mui/material/Dialog";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import { Fragment, useEffect, useState } from "react";
+import { face, ink } from "../theme";
+import { isTyping } from "./isTyping";
+
+const GROUPS: { name: string; keys: [string, string][] }[] = [
+  {
+    name: "Watch",
+    keys: [
+      ["Space", "play from here, stop"],
+      ["Shift+Space", "play this bar and the next"],
+      ["← →", "one frame (Shift: ten)"],
+      ["↑ ↓", "same bar in the line above, below"],
+      ["B, Shift+B", "next, previous beat"],
+      ["Home, End", "start, end of the film"],
+    ],
+  },
+  {
+    name: "Choose",
+    keys: [
+      ["S", "select the shot at the playhead"],
+      ["N, Shift+N", "select the next, previous shot"],
+      ["X", "its other cut: in or out"],
+      ["Esc", "select nothing"],
+      ["P", "next problem"],
+    ],
+  },
+  {
+    name: "The selected cut",
+    keys: [
+      [", .", "to the previous, next beat"],
+      ["< >", "one frame earlier, later"],
+      ["1", "tie to the nearest downbeat"],
+      ["2", "tie to the nearest beat"],
+      ["0", "set free where it is"],
+    ],
+  },
+  {
+    name: "The selected shot",
+    keys: [
+      ["M", "slip: then ← → move the material (Shift: ten)"],
+      ["T, Shift+T", "next, previous take"],
+      ["F", "next framing: fit, fill, soft"],
+      ["L", "lock, unlock"],
+      ["[ ]", "move one place earlier, later"],
+      ["Delete", "take it out of the film"],
+    ],
+  },
+  {
+    name: "Story, prompts",
+    keys: [
+      ["C", "copy the prompt, tick it, go to the next"],
+      ["↑ ↓", "the prompt before, after"],
+    ],
+  },
+  {
+    name: "Takes",
+    keys: [
+      ["← → ↑ ↓", "go from take to take"],
+      ["Enter", "make it the pick"],
+      ["R", "put it aside, take it back"],
+      ["V", "add to what is compared, take it out"],
+      ["1 to 6", "say a fault: move, limbs, face, lettering, look, other"],
+    ],
+  },
+  {
+    name: "Anywhere",
+    keys: [
+      ["Ctrl+Z", "undo"],
+      ["Ctrl+Shift+Z", "redo"],
+      ["?", "this sheet"],
+    ],
+  },
+];
+
+/** The sheet of all keys, opened by "?". */
+export function KeyHelp() {
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    const press = (e: KeyboardEvent) => {
+      if (e.key === "?" && !isTyping(e)) setOpen((is) => !is);
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, []);
+  return (
+    <Dialog open={open} onClose={() => setOpen(false)} maxWidth="md">
+      <DialogTitle sx={{ typography: "h1", pb: 1 }}>Keys</DialogTitle>
+      <DialogContent>
+        <Box sx={{ columns: 2, columnGap: 10, width: 680 }}>
+          {GROUPS.map((group) => (
+            <Box key={group.name} sx={{ breakInside: "avoid", mb: 4 }}>
+              <Box sx={{ typography: "h2", mb: 1 }}>{group.name}</Box>
+              <Box sx={{ display: "grid", gridTemplateColumns: "110px 1fr", rowGap: 1 }}>
+                {group.keys.map(([key, meaning]) => (
+                  <Fragment key={key}>
+                    <Box sx={{ fontFamily: face.mono, fontSize: 12, color: ink.thistleDeep }}>
+                      {key}
+                    </Box>
+                    <Box>{meaning}</Box>
+                  </Fragment>
+                ))}
+              </Box>
+            </Box>
+          ))}
+        </Box>
+      </DialogContent>
+    </Dialog>
+  );
+}

@@ -1,0 +1,52 @@
+import Box from "@mui/material/Box";
+import OutlinedInput from "@mui/material/OutlinedInput";
+import { useState } from "react";
+import { face, ink } from "../theme";
+
+interface Props {
+  label: string;
+  unit: string;
+  digits: number;
+  value: number;
+  hint?: string;
+  onChange: (to: number) => void;
+}
+
+/** A typed number with its unit. Enter or leaving it sets it; Escape gives it up. */
+export function NumberField({ label, unit, digits, value, hint, onChange }: Props) {
+  const [text, setText] = useState<string | null>(null);
+  const shown = value.toFixed(digits);
+  const save = () => {
+    const typed = Number(text?.replace(",", "."));
+    if (text !== null && text.trim() !== "" && Number.isFinite(typed) && typed !== Number(shown)) {
+      onChange(typed);
+    }
+    setText(null);
+  };
+  return (
+    <Box
+      component="label"
+      title={hint}
+      sx={{ display: "flex", alignItems: "center", gap: 1, color: ink.ink2 }}
+    >
+      {label}
+      <OutlinedInput
+        value={text ?? shown}
+        inputProps={{ inputMode: "decimal", "aria-label": `${label}, ${unit}` }}
+        onChange={(e) => setText(e.target.value)}
+        onFocus={(e) => e.target.select()}
+        onBlur={save}
+        onKeyDown={(e) => {
+          if (e.key === "Enter") (e.target as HTMLElement).blur();
+          if (e.key === "Escape") setText(null);
+        }}
+        sx={{
+          width: 54,
+          height: 26,
+          "& input": { fontFamily: face.mono, px: 1.5, textAlign: "right" },
+        }}
+      />
+      {unit}
+    </Box>
+  );
+}

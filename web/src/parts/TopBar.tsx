@@ -1,0 +1,186 @@
+import Box from "@mui/material/Box";
+import LinearProgress from "@mui/material/LinearProgress";
+import { Link, useLocation } from "react-router";
+import type { Film, Master, Material, Production, Pulse, Song, Story } from "../api/client";
+import { useFilm, useMasters, useMaterial, useSongs } from "../api/queries";
+import { useStory } from "../api/story";
+import { fraunces, ink } from "../theme";
+import { plural, shapeName } from "./words";
+
+/** The production's title and the rooms, each with where it stands. */
+export function TopBar({ production, pulse }: { production: Production; pulse: Pulse | null }) {
+  const id = production.id;
+  const material = useMaterial(id).data;
+  const songs = useSongs(id).data;
+  const film = useFilm(id).data;
+  const masters = useMasters(id).data;
+  const here = useLocation().pathname.split("/").at(-1);
+  const looks = film?.problems.length ?? 0;
+  const story = useStory(id).data;
+  const steps = [
+    { room: "story", name: "Story", state: storyState(story) },
+    { room: "takes", name: "Takes", state: takesState(material) },
+    { room: "cues", name: "Cues", state: cuesState(songs) },
+    { room: "score", name: "Score", state: scoreState(film, production), wrong: looks > 0 },
+    { room: "master", name: "Master", state: masterState(masters) },
+  ];
+  return (
+    <Box
+      component="header"
+      sx={{
+        height: 52,
+        flex: "none",
+        display: "flex",
+        bgcolor: ink.band,
+        borderBottom: `1px solid ${ink.rule2}`,
+      }}
+    >
+      <Box
+        component={Link}
+        to="/"
+        aria-label="Shelf"
+        sx={{
+          width: 213,
+          pl: 4,
+          display: "flex",
+          alignItems: "center",
+          gap: 3,
+          color: ink.ink,
+          textDecoration: "none",
+          flex: "none",
+        }}
+      >
+        <img src="/thistle.svg" width={26} height={26} alt="" />
+        <Box sx={{ minWidth: 0 }}>
+          <Box
+            sx={{
+              ...fraunces,
+              fontSize: 20,
+              fontWeight: 560,
+              lineHeight: "24px",
+              whiteSpace: "nowrap",
+              overflow: "hidden",
+              textOverflow: "ellipsis",
+              maxWidth: 155,
+            }}
+          >
+            {production.title}
+          </Box>
+          <Box sx={{ typography: "body2", color: ink.ink2, whiteSpace: "nowrap" }}>
+            {Math.round(production.targetSeconds)} s ·{" "}
+            {Number(production.framesPerSecond.toFixed(3))} fps ·{" "}
+            {shapeName(production.width, production.height)}
+          </Box>
+        </Box>
+      </Box>
+      <Box component="nav" aria-label="Rooms" sx={{ display: "flex" }}>
+        {steps.map((step) => {
+          const current = here === step.room;
+          return (
+            <Box
+              key={step.room}
+              component={Link}
+              to={`/productions/${id}/${step.room}`}
+              aria-current={current ? "page" : undefined}
+              sx={{
+                px: 4,
+                minWidth: 112,
+                display: "flex",
+                flexDirection: "column",
+                justifyContent: "center",
+                textDecoration: "none",
+                color: current ? ink.thistleDeep : ink.ink,
+                borderLeft: `1px solid ${current ? ink.rule2 : "transparent"}`,
+                borderRight: `1px solid ${current ? ink.rule2 : "transparent"}`,
+                borderTop: `3px solid ${current ? ink.thistle : "transparent"}`,
+                bgcolor: current ? ink.sheet : "transparent",
+                mb: current ? "-1px" : 0,
+                pb: "3px",
+                "&:hover": { bgcolor: current ? ink.sheet : ink.paper },
+                "&:focus-visible": { outlineOffset: -3 },
+              }}
+            >
+              <Box sx={{ fontSize: 15, fontWeight: 600, lineHeight: "19px" }}>{step.name}</Box>
+              <Box sx={{ typography: "body2", color: step.wrong ? ink.rust : ink.ink2 }}>
+                {step.state}
+              </Box>
+            </Box>
+          );
+        })}
+      </Box>
+      <Box sx={{ flex: 1 }} />
+      <Work pulse={pulse} />
+    </Box>
+  );
+}
+
+function Work({ pulse }: { pulse: Pulse | null }) {
+  const first = pulse?.work[0];
+  return (
+    <Box
+      sx={{ width: 232, px: 4, alignSelf: "center", typography: "body2", color: ink.ink2 }}
+      aria-live="polite"
+    >
+      {first ? (
+        <>
+          <Box sx={{ whiteSpace: "nowrap", overflow: "hidden", textOverflow: "ellipsis" }}>
+            {first.what}
+            {first.done > 0 && `, ${Math.floor(first.done * 100)} %`}
+          </Box>
+          <LinearProgress
+            aria-label={first.what}
+            variant={first.done > 0 ? "determinate" : "indeterminate"}
+            value={first.done * 100}
+            sx={{ mt: 1, height: 4, bgcolor: ink.rule }}
+          />
+        </>
+      ) : (
+        <Box sx={{ textAlign: "right" }}>
+          saved
+          <br />? shows the keys
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function storyState(story: Story | undefined): string {
+  if (!story) return " ";
+  if (story.text.trim() === "") return "nothing written yet";
+  if (story.shots.length === 0) return plural(story.words, "word");
+  return story.words > 0
+    ? `${plural(story.words, "word")}, ${story.spokenSeconds.toFixed(0)} s`
+    : `${plural(story.shots.length, "shot")}, no voice`;
+}
+
+function takesState(material: Material | undefined): string {
+  if (!material) return " ";
+  if (material.shots.length === 0) return "no clips yet";
+  const takes = material.shots.reduce((n, s) => n + s.takes.length, 0);
+  return `${plural(material.shots.length, "shot")}, ${plural(takes, "take")}`;
+}
+
+function cuesState(songs: readonly Song[] | undefined): string {
+  if (!songs) return " ";
+  const chosen = songs.find((s) => s.chosen);
+  if (!chosen) return "no music yet";
+  if (chosen.state === "PREPARING") return "listening";
+  if (chosen.state === "REFUSED") return "song not usable";
+  const bars = Math.ceil((chosen.beats.length - chosen.firstDownbeat) / chosen.beatsPerBar);
+  return `${plural(bars, "bar")}, ${chosen.bpm.toFixed(0)} BPM`;
+}
+
+function scoreState(film: Film | undefined, production: Production): string {
+  if (!film) return " ";
+  if (film.shots.length === 0) return "not cut yet";
+  if (film.problems.length > 0) return `${film.problems.length} to look at`;
+  return `${(film.length / production.framesPerSecond).toFixed(1)} s, ${plural(film.shots.length, "shot")}`;
+}
+
+function masterState(masters: readonly Master[] | undefined): string {
+  if (!masters) return " ";
+  if (masters.some((m) => ["WAITING", "RENDERING", "CHECKING"].includes(m.state)))
+    return "rendering";
+  const made = masters.filter((m) => m.bytes !== null).length;
+  return made === 0 ? "not made yet" : `${made} made`;
+}

@@ -1,0 +1,121 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import LinearProgress from "@mui/material/LinearProgress";
+import { useMemo } from "react";
+import { under, type Production, type Song } from "../../api/client";
+import { useChange, usePeaks } from "../../api/queries";
+import { clockTime } from "../../parts/time";
+import { ink } from "../../theme";
+import { outlineOf, outlinePath } from "./peaks";
+
+interface Props {
+  song: Song;
+  production: Production;
+  shown: boolean;
+  onShow: () => void;
+}
+
+const WIDTH = 420;
+const HEIGHT = 56;
+
+/** One candidate: its shape, its tempo, and the button that chooses it. */
+export function SongChoice({ song, production, shown, onShow }: Props) {
+  const ready = song.state === "READY";
+  const peaks = usePeaks(production.id, ready ? song.id : null).data;
+  const choose = useChange<void>(production.id, () => ({
+    method: "POST",
+    path: `${under(production.id)}/songs/${song.id}/choose`,
+  }));
+  const path = useMemo(() => {
+    if (!peaks) return null;
+    const { perSecond, peak } = outlineOf(peaks);
+    const at = (x: number) => (x / WIDTH) * song.seconds;
+    return outlinePath(peak, perSecond, 0, WIDTH, at, HEIGHT, HEIGHT, 0);
+  }, [peaks, song.seconds]);
+  return (
+    <Box
+      component="section"
+      aria-label={song.title}
+      onClick={onShow}
+      sx={{
+        display: "flex",
+        gap: 4,
+        p: 3,
+        borderRadius: 1,
+        border: `${song.chosen ? 2 : 1}px solid ${song.chosen ? ink.thistle : ink.rule2}`,
+        bgcolor: shown ? ink.sheet : ink.paper,
+        cursor: "pointer",
+      }}
+    >
+      <Box sx={{ width: 150, flex: "none" }}>
+        <Box
+          sx={{
+            typography: "h2",
+            whiteSpace: "nowrap",
+            overflow: "hidden",
+            textOverflow: "ellipsis",
+          }}
+        >
+          {song.title}
+        </Box>
+        <Box sx={{ typography: "body2", color: ink.ink2, minHeight: 32 }}>
+          {ready && (
+            <>
+              {song.bpm.toFixed(1)} BPM, {song.beatsPerBar}/4
+              <br />
+              {clockTime(song.seconds)}
+            </>
+          )}
+        </Box>
+        {song.chosen ? (
+          <Box
+            component="span"
+            sx={{
+              bgcolor: ink.thistle,
+              color: "#fff",
+              fontWeight: 600,
+              px: 2,
+              py: 0.5,
+              borderRadius: "2px",
+            }}
+          >
+            chosen
+          </Box>
+        ) : (
+          ready && (
+            <Button
+              onClick={(e) => {
+                e.stopPropagation();
+                choose.mutate();
+              }}
+            >
+              Choose this
+            </Button>
+          )
+        )}
+      </Box>
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        {song.state === "PREPARING" && (
+          <Box sx={{ mt: 5 }}>
+            Listening for the beats
+            <LinearProgress sx={{ mt: 2 }} />
+          </Box>
+        )}
+        {song.state === "REFUSED" && <Box sx={{ color: ink.rust }}>{song.reason}</Box>}
+        {path && (
+          <svg
+            viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+            preserveAspectRatio="none"
+            width="100%"
+            height={HEIGHT + 8}
+            role="img"
+            aria-label="how loud it is over its length"
+          >
+            <path d={path} fill={song.chosen ? ink.wavePeak : ink.rule2} />
+            <line x1={0} x2={WIDTH} y1={HEIGHT - 0.5} y2={HEIGHT - 0.5} stroke={ink.ink2} />
+          </svg>
+        )}
+      </Box>
+    </Box>
+  );
+}

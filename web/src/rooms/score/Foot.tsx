@@ -1,0 +1,89 @@
+import Box from "@mui/material/Box";
+import type { ReactNode } from "react";
+import type { Film, Production } from "../../api/client";
+import { timecode } from "../../parts/time";
+import { face, ink } from "../../theme";
+import { nextProblem } from "./useScoreKeys";
+
+/** The film in numbers, which is also the legend of the heads; problems, each press to the next. */
+export function Foot({ production, film }: { production: Production; film: Film }) {
+  const cuts = film.joints.slice(1, -1);
+  const down = cuts.filter((j) => j.tie === "BEAT" && j.downbeat).length;
+  const beat = cuts.filter((j) => j.tie === "BEAT" && !j.downbeat).length;
+  const free = cuts.length - down - beat;
+  const exact = cuts.filter((j) => j.tie === "BEAT" && j.offset === 0).length;
+  const off = film.length / production.framesPerSecond - production.targetSeconds;
+  return (
+    <Box
+      component="footer"
+      sx={{
+        height: 30,
+        flex: "none",
+        display: "flex",
+        alignItems: "center",
+        px: 3,
+        bgcolor: ink.band,
+        borderTop: `1px solid ${ink.rule2}`,
+        whiteSpace: "nowrap",
+        "& > *": { px: 3 },
+        "& > * + *": { borderLeft: `1px solid ${ink.rule2}` },
+      }}
+    >
+      <Box>
+        Length{" "}
+        <Box component="b" sx={{ fontFamily: face.mono, fontWeight: 500, fontSize: 13 }}>
+          {timecode(film.length, production.framesPerSecond)}
+        </Box>{" "}
+        <Box component="span" sx={{ color: ink.ink2 }}>
+          {off === 0 ? "as wanted" : `${off > 0 ? "+" : "−"}${Math.abs(off).toFixed(1)} s`}
+        </Box>
+      </Box>
+      <Box data-testid="on-beat">
+        Cuts on a beat{" "}
+        <b>
+          {exact} of {cuts.length}
+        </b>
+      </Box>
+      <Legend sign={<circle cx={6} cy={6} r={4.5} fill={ink.ink} />}>{down} on downbeats</Legend>
+      <Legend
+        sign={<circle cx={6} cy={6} r={3.9} fill="none" stroke={ink.ink} strokeWidth={1.7} />}
+      >
+        {beat} on beats
+      </Legend>
+      <Legend
+        sign={<path d="M2 2v4a4 4 0 0 0 8 0V2" fill="none" stroke={ink.ink} strokeWidth={1.7} />}
+      >
+        {free} free
+      </Legend>
+      {film.problems.length > 0 && (
+        <Box
+          component="button"
+          onClick={() => nextProblem(film)}
+          sx={{
+            border: 0,
+            bgcolor: "transparent",
+            font: "inherit",
+            color: ink.rust,
+            cursor: "pointer",
+            fontWeight: 600,
+            overflow: "hidden",
+            textOverflow: "ellipsis",
+          }}
+        >
+          {film.problems.length} to look at: {film.problems[0]?.text}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Legend({ sign, children }: { sign: ReactNode; children: ReactNode }) {
+  return (
+    <Box sx={{ display: "flex", alignItems: "center", gap: 1.5 }}>
+      <svg width={12} height={12} aria-hidden>
+        {sign}
+      </svg>
+      <span>{children}</span>
+    </Box>
+  );
+}

@@ -1,0 +1,143 @@
+import Box from "@mui/material/Box";
+import Hls from "hls.js";
+import { useEffect, useRef, useState } from "react";
+import { filmUrl, stillUrl, type Film, type Production } from "../../api/client";
+import { Still } from "../../parts/Still";
+import { useNotice } from "../../parts/notice";
+import { useRoom } from "../../store";
+import { ink } from "../../theme";
+
+/** The picture at the playhead: a still while it rests, the film while it plays. */
+export function Monitor({ production, film }: { production: Production; film: Film }) {
+  const frame = useRoom((s) => s.frame);
+  const playing = useRoom((s) => s.playing);
+  const [running, setRunning] = useState(false);
+  const at = Math.min(frame, Math.max(0, film.length - 1));
+  const upright = production.height > production.width;
+  return (
+    <Box
+      sx={{
+        bgcolor: ink.well,
+        p: 3,
+        flex: "none",
+        height: upright ? 300 : 222,
+        display: "grid",
+        placeItems: "center",
+      }}
+    >
+      <Box
+        sx={{
+          position: "relative",
+          height: "100%",
+          maxWidth: "100%",
+          aspectRatio: `${production.width} / ${production.height}`,
+          bgcolor: "#000",
+          overflow: "hidden",
+        }}
+        data-testid="monitor"
+      >
+        <Still src={stillUrl(production.id, film.revision, at)} alt={`The film at frame ${at}`} />
+        <Player
+          production={production}
+          film={film}
+          onRunning={setRunning}
+          shown={playing && running}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+interface PlayerProps {
+  production: Production;
+  film: Film;
+  shown: boolean;
+  onRunning: (running: boolean) => void;
+}
+
+/** Plays the film's HLS; a changed film is loaded anew at the playhead. */
+function Player({ production, film, shown, onRunning }: PlayerProps) {
+  const video = useRef<HTMLVideoElement>(null);
+  const playing = useRoom((s) => s.playing);
+  const jumps = useRoom((s) => s.jumps);
+  const set = useRoom((s) => s.set);
+  const tell = useNotice((s) => s.tell);
+  const fps = production.framesPerSecond;
+  const source = filmUrl(production.id, film.revision);
+  const length = film.length;
+  const hls = useRef<{ source: string; player: Hls } | null>(null);
+
+  useEffect(
+    () => () => {
+      hls.current?.player.destroy();
+      hls.current = null;
+      set({ playing: false });
+    },
+    [set],
+  );
+
+  useEffect(() => {
+    const element = video.current;
+    if (!element || !playing) return;
+    const room = useRoom.getState();
+    const start = room.frame >= length - 1 ? 0 : room.frame;
+    if (hls.current?.source !== source) {
+      hls.current?.player.destroy();
+      const player = new Hls({ startPosition: (start + 0.5) / fps, maxBufferLength: 10 });
+      player.on(Hls.Events.ERROR, (_, error) => {
+        if (!error.fatal) return;
+        tell(`The preview stopped: ${error.details}. Press play again.`, "wrong");
+        hls.current?.player.destroy();
+        hls.current = null;
+        set({ playing: false });
+      });
+      player.loadSource(source);
+      player.attachMedia(element);
+      hls.current = { source, player };
+    } else {
+      element.currentTime = (start + 0.5) / fps;
+    }
+    let begun = false;
+    const begin = () => {
+      begun = true;
+      onRunning(true);
+    };
+    element.addEventListener("playing", begin);
+    void element.play().catch(() => undefined);
+    let handle = requestAnimationFrame(function tick() {
+      handle = requestAnimationFrame(tick);
+      if (!begun || element.seeking) return;
+      const now = Math.floor(element.currentTime * fps + 0.01);
+      const stop = Math.min(useRoom.getState().until ?? length, length);
+      if (now >= stop || element.ended) set({ frame: Math.max(0, stop - 1), playing: false });
+      else if (now !== useRoom.getState().frame) set({ frame: Math.max(0, now) });
+    });
+    return () => {
+      cancelAnimationFrame(handle);
+      element.removeEventListener("playing", begin);
+      element.pause();
+      onRunning(false);
+    };
+  }, [playing, source, fps, length, set, tell, onRunning]);
+
+  useEffect(() => {
+    const element = video.current;
+    if (element && useRoom.getState().playing && jumps > 0) {
+      element.currentTime = (useRoom.getState().frame + 0.5) / fps;
+    }
+  }, [jumps, fps]);
+
+  return (
+    <video
+      ref={video}
+      playsInline
+      style={{
+        position: "absolute",
+        inset: 0,
+        width: "100%",
+        height: "100%",
+        visibility: shown ? "visible" : "hidden",
+      }}
+    />
+  );
+}

@@ -1,0 +1,128 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Menu from "@mui/material/Menu";
+import MenuItem from "@mui/material/MenuItem";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import Tooltip from "@mui/material/Tooltip";
+import { useState } from "react";
+import type { Film, Production } from "../../api/client";
+import { NumberField } from "../../parts/NumberField";
+import { plural } from "../../parts/words";
+import { useRoom } from "../../store";
+import { fraunces, ink } from "../../theme";
+import type { ScoreActions } from "./useScoreActions";
+
+interface Props {
+  film: Film;
+  production: Production;
+  actions: ScoreActions;
+  barsPerLine: number;
+}
+
+/** The song, where it starts and fades, cutting again, undo, and how the score wraps. */
+export function SheetHeader({ film, production, actions, barsPerLine }: Props) {
+  const set = useRoom((s) => s.set);
+  const { clock } = film;
+  return (
+    <Box
+      sx={{
+        minHeight: 36,
+        flex: "none",
+        px: 4,
+        display: "flex",
+        alignItems: "center",
+        gap: 3,
+        whiteSpace: "nowrap",
+      }}
+    >
+      <Box
+        sx={{
+          ...fraunces,
+          fontSize: 17,
+          fontStyle: "italic",
+          fontWeight: 560,
+          maxWidth: 150,
+          overflow: "hidden",
+          textOverflow: "ellipsis",
+        }}
+      >
+        {clock.title || "No music"}
+      </Box>
+      {clock.frames.length > 0 && (
+        <Box sx={{ color: ink.ink2 }}>
+          {clock.bpm.toFixed(0)} BPM, {clock.beatsPerBar}/4
+        </Box>
+      )}
+      <NumberField
+        label="starts at"
+        unit="s"
+        digits={2}
+        value={film.songStart}
+        onChange={(to) => actions.setSong(to, film.fade)}
+      />
+      <NumberField
+        label="fades over"
+        unit="f"
+        digits={0}
+        value={film.fade}
+        hint={`${(film.fade / production.framesPerSecond).toFixed(2)} s at the end, picture and song`}
+        onChange={(to) => actions.setSong(film.songStart, Math.round(to))}
+      />
+      <CutAgain film={film} actions={actions} />
+      <Box sx={{ flex: 1 }} />
+      <History name="Undo" what={film.undo} onClick={actions.undo} />
+      <History name="Redo" what={film.redo} onClick={actions.redo} />
+      <ToggleButtonGroup
+        exclusive
+        aria-label="Bars a line"
+        value={barsPerLine}
+        onChange={(_, to: number | null) => to && set({ barsPerLine: to })}
+      >
+        {[4, 8, 16].map((n) => (
+          <ToggleButton key={n} value={n} title={`${n} bars a line`} sx={{ width: 30, px: 0 }}>
+            {n}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+    </Box>
+  );
+}
+
+/** Undo or redo. With nothing to do it leaves its place empty, so the other never moves. */
+function History({ name, what, onClick }: { name: string; what: string; onClick: () => void }) {
+  return (
+    <Tooltip describeChild title={`${name}: ${what}`}>
+      <Button onClick={onClick} sx={{ visibility: what === "" ? "hidden" : "visible" }}>
+        {name}
+      </Button>
+    </Tooltip>
+  );
+}
+
+function CutAgain({ film, actions }: { film: Film; actions: ScoreActions }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const locked = film.shots.filter((s) => s.locked).length;
+  const choose = (everything: boolean) => {
+    setAnchor(null);
+    void actions.cutAgain(everything);
+  };
+  return (
+    <>
+      <Button onClick={(e) => setAnchor(e.currentTarget)} aria-haspopup="menu">
+        Cut again
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        <MenuItem onClick={() => choose(false)}>
+          Cut these {plural(film.shots.length, "shot")} again
+          {locked > 0 && `, ${plural(locked, "locked one")} stay${locked === 1 ? "s" : ""}`}
+        </MenuItem>
+        {film.outside.length > 0 && (
+          <MenuItem onClick={() => choose(true)}>
+            …and bring in the {plural(film.outside.length, "shot")} left out
+          </MenuItem>
+        )}
+      </Menu>
+    </>
+  );
+}

@@ -1,0 +1,123 @@
+import Box from "@mui/material/Box";
+import IconButton from "@mui/material/IconButton";
+import Tooltip from "@mui/material/Tooltip";
+import type { ReactNode } from "react";
+import type { Film, Production } from "../../api/client";
+import { barBeat, timecode } from "../../parts/time";
+import { useRoom } from "../../store";
+import { face, ink } from "../../theme";
+import { goTo, playTwoBars } from "./useScoreKeys";
+
+/** Timecode, bar and beat, and the buttons that play. */
+export function Transport({ production, film }: { production: Production; film: Film }) {
+  const frame = useRoom((s) => s.frame);
+  const playing = useRoom((s) => s.playing);
+  const set = useRoom((s) => s.set);
+  const cut = (direction: 1 | -1) => {
+    const frames = film.joints.map((j) => j.frame);
+    const to =
+      direction > 0 ? frames.find((f) => f > frame) : frames.filter((f) => f < frame).at(-1);
+    goTo(film, to ?? frame);
+  };
+  return (
+    <Box
+      sx={{
+        height: 58,
+        flex: "none",
+        px: 3,
+        display: "flex",
+        alignItems: "center",
+        borderBottom: `1px solid ${ink.rule2}`,
+      }}
+    >
+      <Readout
+        value={timecode(frame, production.framesPerSecond)}
+        label="min:sec:frame"
+        width={118}
+        testid="timecode"
+      />
+      <Readout value={barBeat(film.clock, frame)} label="bar.beat" width={70} testid="barbeat" />
+      <Box sx={{ flex: 1 }} />
+      <Press title="Previous cut" onClick={() => cut(-1)}>
+        <path d="M4 3v12M15 4l-7 5l7 5z" />
+      </Press>
+      <Tooltip title={playing ? "Stop (Space)" : "Play from here (Space)"}>
+        <IconButton
+          aria-label={playing ? "Stop" : "Play"}
+          onClick={() => set({ playing: !playing, until: null })}
+          sx={{
+            width: 38,
+            height: 38,
+            mx: 1,
+            borderRadius: "50%",
+            bgcolor: ink.ink,
+            color: "#fff",
+            "&:hover": { bgcolor: ink.thistleDeep },
+          }}
+        >
+          <svg width={18} height={18} fill="currentColor" aria-hidden>
+            {playing ? <path d="M4 3h4v12H4zM10 3h4v12h-4z" /> : <path d="M5 2l11 7l-11 7z" />}
+          </svg>
+        </IconButton>
+      </Tooltip>
+      <Press title="Next cut" onClick={() => cut(1)}>
+        <path d="M14 3v12M3 4l7 5l-7 5z" />
+      </Press>
+      <Press title="Play this bar and the next (Shift+Space)" onClick={() => playTwoBars(film)}>
+        <path d="M3 3v12M15 3v12M9 3v3M9 8v3M9 13v2" />
+      </Press>
+    </Box>
+  );
+}
+
+function Readout({
+  value,
+  label,
+  width,
+  testid,
+}: {
+  value: string;
+  label: string;
+  width: number;
+  testid: string;
+}) {
+  return (
+    <Box sx={{ width }}>
+      <Box
+        data-testid={testid}
+        sx={{ fontFamily: face.mono, fontSize: 20, fontWeight: 500, lineHeight: "24px" }}
+      >
+        {value}
+      </Box>
+      <Box sx={{ typography: "body2", color: ink.ink2 }}>{label}</Box>
+    </Box>
+  );
+}
+
+function Press({
+  title,
+  onClick,
+  children,
+}: {
+  title: string;
+  onClick: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <Tooltip title={title}>
+      <IconButton aria-label={title} onClick={onClick}>
+        <svg
+          width={18}
+          height={18}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth={1.8}
+          strokeLinejoin="round"
+          aria-hidden
+        >
+          {children}
+        </svg>
+      </IconButton>
+    </Tooltip>
+  );
+}

@@ -1,0 +1,65 @@
+import type { Film } from "../../api/client";
+import { beatAt, isDownbeat, nearestBeat } from "../../parts/time";
+
+/** What a cut can be tied to. */
+export type TieTo = "downbeat" | "beat" | "free";
+
+/** The values of a move-joint edit. */
+interface Move {
+  joint: number;
+  beat: number | null;
+  offset: number;
+  frame: number;
+}
+
+/** The frames a joint may take: between its neighbours. */
+export function limitsOf(film: Film, joint: number): { least: number; most: number } {
+  const isEnd = joint === film.joints.length - 1;
+  return {
+    least: (film.joints[joint - 1]?.frame ?? -1) + 1,
+    most: isEnd ? Infinity : (film.joints[joint + 1]?.frame ?? Infinity) - 1,
+  };
+}
+
+export function inLimits(film: Film, joint: number, frame: number): number {
+  const { least, most } = limitsOf(film, joint);
+  return Math.max(least, Math.min(most, frame));
+}
+
+/** To the beat before or after; null if a neighbour or the song's end is in the way. */
+export function stepped(film: Film, joint: number, direction: 1 | -1): Move | null {
+  const it = film.joints[joint];
+  if (!it) return null;
+  const beat =
+    it.tie === "BEAT"
+      ? it.beat + direction
+      : beatAt(film.clock, direction > 0 ? it.frame : it.frame - 1) + (direction > 0 ? 1 : 0);
+  const at = film.clock.frames[beat];
+  const { least, most } = limitsOf(film, joint);
+  return at === undefined || at < least || at > most ? null : { joint, beat, offset: 0, frame: 0 };
+}
+
+/** By frames; a tied joint keeps its beat and the distance from it. */
+export function nudged(film: Film, joint: number, by: number): Move | null {
+  const it = film.joints[joint];
+  if (!it) return null;
+  const frame = inLimits(film, joint, it.frame + by);
+  if (frame === it.frame) return null;
+  return it.tie === "BEAT"
+    ? { joint, beat: it.beat, offset: it.offset + frame - it.frame, frame: 0 }
+    : { joint, beat: null, offset: 0, frame };
+}
+
+/** To the nearest beat or downbeat, or free where it is. */
+export function tied(film: Film, joint: number, to: TieTo): Move | null {
+  const it = film.joints[joint];
+  if (!it) return null;
+  if (to === "free")
+    return it.tie === "FREE" ? null : { joint, beat: null, offset: 0, frame: it.frame };
+  const { least, most } = limitsOf(film, joint);
+  const beat = nearestBeat(film.clock, it.frame, (b) => {
+    const at = film.clock.frames[b] ?? -1;
+    return at >= least && at <= most && (to === "beat" || isDownbeat(film.clock, b));
+  });
+  return beat < 0 ? null : { joint, beat, offset: 0, frame: 0 };
+}

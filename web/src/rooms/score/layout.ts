@@ -1,0 +1,184 @@
+import type { Clock, Film } from "../../api/client";
+import { barOf, isDownbeat } from "../../parts/time";
+
+/** The start of a bar, or of 2.5 s where there is no music. */
+export interface BarStart {
+  frame: number;
+  /** What is written over it. */
+  label: string;
+}
+
+/** A tick under the ribbon. */
+export interface Tick {
+  frame: number;
+  strong: boolean;
+}
+
+/** One row of the score. */
+export interface Stave {
+  index: number;
+  /** The first and the last frame drawn as its own, half-open. */
+  start: number;
+  end: number;
+  /** The frame where the lead-in (first stave) or the catch-up (later staves) begins. */
+  before: number;
+  /** Where its bars begin, and where its last bar ends. */
+  edges: number[];
+  bars: BarStart[];
+  ticks: Tick[];
+}
+
+export const SHEET = {
+  lead: 70,
+  first: 121.2,
+  labels: { from: 16, to: 62 },
+  right: 15,
+} as const;
+
+/** Seconds a pseudo-bar lasts where there is no music: eight make a stave of 20 s. */
+const PLAIN_BAR_SECONDS = 2.5;
+
+/** The starts of all bars of the film, and its beats; bars go on at the last tempo past the song. */
+export function barsOf(film: Film, framesPerSecond: number): { bars: BarStart[]; ticks: Tick[] } {
+  return film.clock.frames.length >= 2
+    ? musicBars(film, film.clock)
+    : plainBars(film, framesPerSecond);
+}
+
+function musicBars(film: Film, clock: Clock) {
+  const bars: BarStart[] = [];
+  const ticks: Tick[] = [];
+  clock.frames.forEach((frame, beat) => {
+    if (frame < 0 || frame > film.length) return;
+    const strong = isDownbeat(clock, beat);
+    ticks.push({ frame, strong });
+    if (strong) bars.push({ frame, label: String(barOf(clock, beat)) });
+  });
+  // Past the song's last beat the bars go on as long as the last ones were.
+  const last = clock.frames.length - 1;
+  const perBar = clock.beatsPerBar;
+  const from = Math.max(0, last - perBar);
+  const step = ((clock.frames[last] ?? 0) - (clock.frames[from] ?? 0)) / (last - from);
+  for (let beat = last + 1; step > 0; beat++) {
+    const frame = (clock.frames[last] ?? 0) + (beat - last) * step;
+    if (frame >= film.length) break;
+    if (frame < 0) continue;
+    const strong = isDownbeat(clock, beat);
+    ticks.push({ frame, strong });
+    if (strong) bars.push({ frame, label: String(barOf(clock, beat)) });
+  }
+  if (bars.length === 0) bars.push({ frame: 0, label: "" });
+  return { bars, ticks };
+}
+
+function plainBars(film: Film, framesPerSecond: number) {
+  const bars: BarStart[] = [];
+  const ticks: Tick[] = [];
+  const seconds = film.length / framesPerSecond;
+  for (let s = 0; s <= seconds; s += 0.5) {
+    ticks.push({ frame: s * framesPerSecond, strong: s % 1 === 0 });
+  }
+  for (let s = 0; s < Math.max(seconds, 0.1); s += PLAIN_BAR_SECONDS) {
+    bars.push({ frame: s * framesPerSecond, label: `${s} s` });
+  }
+  return { bars, ticks };
+}
+
+/** Wraps a film into staves of so many bars. The last bar may end past the film's end. */
+export function stavesOf(film: Film, framesPerSecond: number, barsPerLine: number): Stave[] {
+  const { bars, ticks } = barsOf(film, framesPerSecond);
+  // A bar that begins with or after the last frame holds no picture.
+  const kept = bars.filter((b, i) => i === 0 || b.frame < film.length - 1);
+  const staves: Stave[] = [];
+  for (let at = 0; at < kept.length; at += barsPerLine) {
+    const own = kept.slice(at, at + barsPerLine);
+    const edges = own.map((b) => b.frame);
+    const next = kept[at + barsPerLine]?.frame;
+    const lastFrame = edges.at(-1) ?? 0;
+    const end = next ?? Math.max(film.length, lastFrame + 1);
+    const usual = edges.length > 1 ? lastFrame - (edges.at(-2) ?? 0) : end - lastFrame;
+    // A last bar cut short by the film's end keeps its pace, so it is drawn narrower.
+    edges.push(next ?? Math.max(end, lastFrame + usual));
+    const first = edges[0] ?? 0;
+    const catchUp = Math.max(1, ((edges[1] ?? first + 1) - first) / 2);
+    staves.push({
+      index: staves.length,
+      start: at === 0 ? 0 : first,
+      end,
+      before: at === 0 ? 0 : Math.max(0, first - catchUp),
+      edges,
+      bars: own,
+      ticks: ticks.filter((t) => t.frame >= (at === 0 ? 0 : first) && t.frame < end),
+    });
+  }
+  return staves;
+}
+
+/** Where frames stand on a stave, and back. */
+export class Ruler {
+  constructor(
+    readonly stave: Stave,
+    readonly barWidth: number,
+  ) {}
+
+  /** The position of a frame; past its last bar, time goes on at that bar's pace. */
+  x(frame: number): number {
+    const { edges, before } = this.stave;
+    const first = edges[0] ?? 0;
+    if (frame <= first) {
+      if (first <= before) return SHEET.first;
+      const part = (Math.max(frame, before) - before) / (first - before);
+      return SHEET.lead + part * (SHEET.first - SHEET.lead);
+    }
+    for (let i = 0; i + 1 < edges.length; i++) {
+      const from = edges[i] ?? 0;
+      const to = edges[i + 1] ?? from + 1;
+      if (frame <= to || i + 2 === edges.length) {
+        return SHEET.first + (i + (frame - from) / (to - from)) * this.barWidth;
+      }
+    }
+    return SHEET.first;
+  }
+
+  /** The frame at a position, not rounded. */
+  frame(x: number): number {
+    const { edges, before } = this.stave;
+    const first = edges[0] ?? 0;
+    if (x < SHEET.first) {
+      const part = Math.max(0, x - SHEET.lead) / (SHEET.first - SHEET.lead);
+      return before + part * (first - before);
+    }
+    const at = (x - SHEET.first) / this.barWidth;
+    const bar = Math.min(edges.length - 2, Math.floor(at));
+    const from = edges[bar] ?? 0;
+    const to = edges[bar + 1] ?? from + 1;
+    return from + (at - bar) * (to - from);
+  }
+
+  /** The right end of what the stave holds. */
+  get right(): number {
+    return this.x(this.stave.end);
+  }
+}
+
+/** How many bars a line holds unless the person says: the film fits on five lines. */
+export function usualBarsPerLine(bars: number): number {
+  if (bars <= 8) return 4;
+  return bars <= 40 ? 8 : 16;
+}
+
+/** The heights of a stave's parts, in pixels from its top. */
+export interface Parts {
+  height: number;
+  picture: number;
+  pictureEnd: number;
+  captions: boolean;
+}
+
+/** Divides the sheet's height between the staves. */
+export function partsFor(sheetHeight: number, staves: number): Parts {
+  const height = Math.max(104, Math.min(227, Math.floor(sheetHeight / Math.max(1, staves))));
+  const captions = height >= 150;
+  const band = Math.min(124, height - 71 - (captions ? 26 : 10));
+  return { height, picture: 71, pictureEnd: 71 + band, captions };
+}

@@ -1,0 +1,63 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import { useShelf } from "../../api/queries";
+import { fraunces, ink } from "../../theme";
+import { NewProduction } from "./NewProduction";
+import { ShelfRow } from "./ShelfRow";
+
+/** The list of productions. */
+export function Shelf() {
+  const shelf = useShelf();
+  const [making, setMaking] = useState(false);
+  const productions = shelf.data ?? [];
+  return (
+    <Box sx={{ height: "100%", display: "flex", flexDirection: "column" }}>
+      <Box
+        component="header"
+        sx={{
+          height: 52,
+          flex: "none",
+          display: "flex",
+          alignItems: "center",
+          gap: 3,
+          px: 4,
+          bgcolor: ink.band,
+          borderBottom: `1px solid ${ink.rule2}`,
+        }}
+      >
+        <img src="/thistle.svg" width={26} height={26} alt="" />
+        <Box component="h1" sx={{ ...fraunces, m: 0, fontSize: 20, fontWeight: 560 }}>
+          Late Thistle
+        </Box>
+        <Box sx={{ flex: 1 }} />
+        {productions.length > 0 && (
+          <Button variant="contained" color="primary" onClick={() => setMaking(true)}>
+            New production
+          </Button>
+        )}
+      </Box>
+      <Box component="main" sx={{ flex: 1, overflow: "auto", bgcolor: ink.sheet }}>
+        {shelf.error && <Box sx={{ p: 6, color: ink.rust }}>{shelf.error.message}</Box>}
+        {shelf.data && productions.length === 0 && (
+          <Box sx={{ p: 20, maxWidth: 720 }}>
+            <Box sx={{ ...fraunces, fontSize: 30, lineHeight: "40px", mb: 3 }}>
+              The shelf is empty.
+            </Box>
+            <Box sx={{ fontSize: 15, lineHeight: "22px", color: ink.ink2, mb: 5 }}>
+              Make a production, drop in a folder of clips and one song, and a first cut on the beat
+              is waiting a minute later.
+            </Box>
+            <Button variant="contained" color="primary" onClick={() => setMaking(true)}>
+              Make a production
+            </Button>
+          </Box>
+        )}
+        {productions.map((p) => (
+          <ShelfRow key={p.id} production={p} />
+        ))}
+      </Box>
+      {making && <NewProduction onClose={() => setMaking(false)} />}
+    </Box>
+  );
+}

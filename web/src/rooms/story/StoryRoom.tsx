@@ -1,0 +1,112 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import { useEffect } from "react";
+import { useSearchParams } from "react-router";
+import { useStory, useStoryChange } from "../../api/story";
+import { isTyping } from "../../parts/isTyping";
+import { useRoomProduction } from "../../parts/useRoomProduction";
+import { ink } from "../../theme";
+import { BoardTab } from "./BoardTab";
+import { PromptsTab } from "./PromptsTab";
+import { ScriptTab } from "./ScriptTab";
+import { SheetsTab } from "./SheetsTab";
+import { ShotsTab } from "./ShotsTab";
+import { SoundsTab } from "./SoundsTab";
+import { TimeLine } from "./TimeLine";
+
+const TABS = {
+  script: "Script",
+  shots: "Shots",
+  sheets: "Sheets",
+  prompts: "Prompts",
+  sounds: "Sounds",
+  board: "Storyboard",
+};
+type Tab = keyof typeof TABS;
+
+/** From an idea to shots that can be asked for. */
+export function StoryRoom() {
+  const production = useRoomProduction();
+  const story = useStory(production.id).data;
+  const change = useStoryChange(production.id);
+  const [search, setSearch] = useSearchParams();
+  const asked = search.get("tab") as Tab | null;
+  const tab: Tab = asked && asked in TABS ? asked : "script";
+
+  useEffect(() => {
+    const press = (e: KeyboardEvent) => {
+      if (isTyping(e) || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== "z") return;
+      e.preventDefault();
+      if (e.shiftKey ? story?.redo : story?.undo) {
+        void change({ method: "POST", path: e.shiftKey ? "redo" : "undo" });
+      }
+    };
+    window.addEventListener("keydown", press);
+    return () => window.removeEventListener("keydown", press);
+  }, [story, change]);
+
+  if (!story) return null;
+  const props = { production, story, change };
+  return (
+    <Box sx={{ height: "100%", display: "flex", flexDirection: "column", bgcolor: ink.sheet }}>
+      <Box
+        sx={{
+          minHeight: 42,
+          flex: "none",
+          px: 4,
+          display: "flex",
+          alignItems: "center",
+          gap: 3,
+          borderBottom: `1px solid ${ink.rule}`,
+        }}
+      >
+        <ToggleButtonGroup
+          exclusive
+          aria-label="Part of the story"
+          value={tab}
+          onChange={(_, to: Tab | null) => to && setSearch({ tab: to })}
+        >
+          {Object.entries(TABS).map(([value, name]) => (
+            <ToggleButton key={value} value={value}>
+              {name}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <TimeLine story={story} />
+        <Box sx={{ flex: 1 }} />
+        <Step name="Undo" what={story.undo} change={change} />
+        <Step name="Redo" what={story.redo} change={change} />
+      </Box>
+      <Box sx={{ flex: 1, minHeight: 0 }}>
+        {tab === "script" && <ScriptTab key={production.id} {...props} />}
+        {tab === "shots" && <ShotsTab {...props} />}
+        {tab === "sheets" && <SheetsTab key={story.revision} {...props} />}
+        {tab === "prompts" && <PromptsTab {...props} />}
+        {tab === "sounds" && <SoundsTab {...props} />}
+        {tab === "board" && <BoardTab {...props} />}
+      </Box>
+    </Box>
+  );
+}
+
+function Step({
+  name,
+  what,
+  change,
+}: {
+  name: "Undo" | "Redo";
+  what: string;
+  change: ReturnType<typeof useStoryChange>;
+}) {
+  return (
+    <Button
+      title={`${name}: ${what}`}
+      sx={{ visibility: what === "" ? "hidden" : "visible" }}
+      onClick={() => void change({ method: "POST", path: name.toLowerCase() })}
+    >
+      {name}
+    </Button>
+  );
+}

@@ -1,0 +1,209 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import LinearProgress from "@mui/material/LinearProgress";
+import MenuItem from "@mui/material/MenuItem";
+import Select from "@mui/material/Select";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { call, under, type Asked, type Production, type Shot } from "../../api/client";
+import { keys, useChange, useRequests, useServices } from "../../api/queries";
+import { Labelled } from "../../parts/Labelled";
+import { useNotice } from "../../parts/notice";
+import { plural } from "../../parts/words";
+import { ink } from "../../theme";
+import { ServiceForm } from "./ServiceForm";
+
+type Which = "this" | "without" | "all";
+
+interface Props {
+  production: Production;
+  shots: readonly Shot[];
+  current: Shot | null;
+}
+
+/** Asks a service for takes, and shows what is asked for and how far it is. */
+export function AskPanel({ production, shots, current }: Props) {
+  const services = useServices().data ?? [];
+  const requests = useRequests(production.id).data ?? [];
+  const [name, setName] = useState<string | null>(null);
+  const [which, setWhich] = useState<Which>("without");
+  const [picture, setPicture] = useState("");
+  const [editing, setEditing] = useState<"old" | "new" | null>(null);
+  const client = useQueryClient();
+  const tell = useNotice((s) => s.tell);
+  const service = services.find((s) => s.profile.name === name) ?? services[1] ?? services[0];
+  const known = shots.filter((s) => s.storyShot !== null);
+  const wanted =
+    which === "this"
+      ? known.filter((s) => s.id === current?.id)
+      : which === "all"
+        ? known
+        : known.filter((s) => !s.takes.some((t) => !t.rejected && t.state !== "REFUSED"));
+  const ask = useMutation({
+    mutationFn: () =>
+      call<{ count: number; message: string }>("POST", `${under(production.id)}/requests`, {
+        service: service?.profile.name,
+        shots: wanted.map((s) => s.id),
+        picture: picture === "" ? null : Number(picture),
+        seed: 0,
+      }),
+    onSuccess: (asked) => {
+      if (asked.message !== "")
+        tell(`${plural(asked.count, "request")} sent. ${asked.message}`, "wrong");
+    },
+    onError: (error) => tell(error.message, "wrong"),
+    onSettled: () => {
+      void client.invalidateQueries({ queryKey: keys.requests(production.id) });
+      void client.invalidateQueries({ queryKey: keys.services });
+    },
+  });
+  const act = useChange<{ id: number; what: string }>(production.id, ({ id, what }) => ({
+    method: "POST",
+    path: `${under(production.id)}/requests/${id}/${what}`,
+  }));
+  if (!service) return null;
+  const profile = service.profile;
+  const each = (seconds: number) =>
+    profile.kind === "STILL"
+      ? profile.credits * 4
+      : profile.credits *
+        (profile.lengths.find((l) => l >= seconds) ?? profile.lengths.at(-1) ?? 0);
+  const cost = wanted.reduce((n, s) => n + each(s.wantedSeconds), 0);
+  const stills =
+    which === "this" && current ? current.takes.filter((t) => t.still && t.state === "READY") : [];
+  const open = requests.filter((r) => r.state === "QUEUED" || r.state === "RUNNING");
+  const ended = requests.filter((r) => r.state === "FAILED" || r.state === "CANCELLED");
+  const done = requests.filter((r) => r.state === "DONE").length;
+  if (editing) {
+    return (
+      <ServiceForm service={editing === "old" ? service : null} onDone={() => setEditing(null)} />
+    );
+  }
+  return (
+    <Box>
+      <Box sx={{ px: 4, py: 2, display: "grid", gap: 3 }}>
+        <Labelled label="Service">
+          <Box sx={{ display: "flex", gap: 2 }}>
+            <Select
+              fullWidth
+              value={profile.name}
+              inputProps={{ "aria-label": "Service" }}
+              onChange={(e) => setName(e.target.value)}
+            >
+              {services.map((s) => (
+                <MenuItem key={s.id} value={s.profile.name}>
+                  {s.profile.name}: {s.profile.kind === "STILL" ? "stills" : "clips"},{" "}
+                  {s.left.toFixed(0)} credits left
+                </MenuItem>
+              ))}
+            </Select>
+            <Button onClick={() => setEditing("old")}>Edit</Button>
+            <Button onClick={() => setEditing("new")}>Add</Button>
+          </Box>
+        </Labelled>
+        <ToggleButtonGroup
+          exclusive
+          fullWidth
+          value={which}
+          aria-label="For which shots"
+          onChange={(_, to: Which | null) => to && setWhich(to)}
+        >
+          <ToggleButton value="this">
+            {current ? `shot ${current.label}` : "this shot"}
+          </ToggleButton>
+          <ToggleButton value="without">without a take</ToggleButton>
+          <ToggleButton value="all">all shots</ToggleButton>
+        </ToggleButtonGroup>
+        {profile.takesPicture && stills.length > 0 && (
+          <Labelled label="From a still">
+            <Select
+              fullWidth
+              displayEmpty
+              value={stills.some((t) => String(t.id) === picture) ? picture : ""}
+              inputProps={{ "aria-label": "From a still" }}
+              onChange={(e) => setPicture(e.target.value)}
+            >
+              <MenuItem value="">from the prompt alone</MenuItem>
+              {stills.map((t) => (
+                <MenuItem key={t.id} value={String(t.id)}>
+                  take {t.number}, {t.fileName}
+                </MenuItem>
+              ))}
+            </Select>
+          </Labelled>
+        )}
+        <Box sx={{ color: ink.ink2 }}>
+          {wanted.length === 0
+            ? which === "this"
+              ? "Choose a take or shot of the story first."
+              : known.length === 0
+                ? "Prompts are made from the story; write its shots down first."
+                : "Every shot of the story has a take."
+            : `${plural(wanted.length, "shot")}, ${profile.kind === "STILL" ? "four stills each, " : ""}${cost.toFixed(0)} credits of ${service.left.toFixed(0)} left ${profile.period === "DAY" ? "today" : "this month"}; about ${Math.ceil((wanted.length / profile.atOnce) * profile.waitSeconds)} s.`}
+        </Box>
+        {wanted.length > 0 && (
+          <Button variant="contained" color="primary" onClick={() => ask.mutate()}>
+            Ask {profile.name} for {plural(wanted.length, "take")}
+          </Button>
+        )}
+        <Box sx={{ typography: "body2", color: ink.ink3 }}>
+          A stand-in on this machine answers; no outside service is reached.
+        </Box>
+      </Box>
+      <Box data-testid="requests" sx={{ borderTop: `1px solid ${ink.rule}` }}>
+        {open.map((r) => (
+          <Row key={r.id} request={r} onAct={(what) => act.mutate({ id: r.id, what })} />
+        ))}
+        {ended.map((r) => (
+          <Row key={r.id} request={r} onAct={(what) => act.mutate({ id: r.id, what })} />
+        ))}
+        {requests.length > 0 && (
+          <Box sx={{ px: 4, py: 2, color: ink.ink2 }}>
+            {done} of {requests.length} came
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function Row({ request: r, onAct }: { request: Asked; onAct: (what: string) => void }) {
+  const open = r.state === "QUEUED" || r.state === "RUNNING";
+  const part =
+    r.state === "RUNNING" ? Math.min(96, (100 * r.waited) / (r.waited + r.secondsLeft)) : 0;
+  return (
+    <Box
+      component="section"
+      aria-label={`Request for shot ${r.label}`}
+      sx={{ px: 4, py: 2, borderBottom: `1px solid ${ink.rule}` }}
+    >
+      <Box sx={{ display: "flex", gap: 2, alignItems: "center" }}>
+        <b>{r.label}</b>
+        <Box sx={{ flex: 1 }}>
+          {r.service}
+          {r.kind !== "MAKE" && `, ${r.kind.toLowerCase()}`}, {r.cost.toFixed(0)} credits
+        </Box>
+        <Button onClick={() => onAct(open ? "cancel" : "again")}>
+          {open ? "Cancel" : "Ask again"}
+        </Button>
+      </Box>
+      <Box sx={{ typography: "body2", color: r.state === "FAILED" ? ink.rust : ink.ink2 }}>
+        {r.state === "QUEUED" &&
+          `${r.before === 0 ? "next" : `${r.before} before it`}, about ${Math.ceil(r.secondsLeft)} s`}
+        {r.state === "RUNNING" && `being made, about ${Math.ceil(r.secondsLeft)} s`}
+        {r.state === "FAILED" && r.message}
+        {r.state === "CANCELLED" && "cancelled, nothing charged"}
+      </Box>
+      {r.state === "RUNNING" && (
+        <LinearProgress
+          aria-label={`Request for ${r.label}`}
+          variant="determinate"
+          value={part}
+          sx={{ height: 3, mt: 1 }}
+        />
+      )}
+    </Box>
+  );
+}

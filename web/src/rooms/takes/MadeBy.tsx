@@ -1,0 +1,56 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import { under, type Production, type Take } from "../../api/client";
+import { useChange, useServices } from "../../api/queries";
+import { NumberField } from "../../parts/NumberField";
+import { ink } from "../../theme";
+
+/** Which service made a take, from what; it can go on for longer or be made larger. */
+export function MadeBy({ production, take }: { production: Production; take: Take }) {
+  const [longer, setLonger] = useState(2);
+  const service = useServices().data?.find((s) => s.profile.name === take.service)?.profile;
+  const ask = useChange<{ path: string; body: object }>(production.id, ({ path, body }) => ({
+    method: "POST",
+    path: `${under(production.id)}/requests/${path}`,
+    body,
+  }));
+  const shorter = Math.min(take.width, take.height);
+  const times = service ? Math.max(1, Math.min(4, Math.round((2 * shorter) / service.height))) : 2;
+  const side = (n: number) => Math.round((n / shorter) * (service?.height ?? shorter) * times);
+  return (
+    <Box sx={{ px: 4, py: 3, borderTop: `1px solid ${ink.rule}` }}>
+      <Box>
+        made by <b>{take.service}</b>, {take.cost.toFixed(1)} credits
+      </Box>
+      <Box sx={{ typography: "body2", color: ink.ink2, my: 1 }}>{take.prompt}</Box>
+      {service && (
+        <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
+          {!take.still && (
+            <>
+              <NumberField
+                label="go on for"
+                unit="s"
+                digits={0}
+                value={longer}
+                onChange={setLonger}
+              />
+              <Button
+                onClick={() =>
+                  ask.mutate({ path: "extend", body: { take: take.id, seconds: longer } })
+                }
+              >
+                Extend to {(take.seconds + longer).toFixed(1)} s,{" "}
+                {(longer * service.credits).toFixed(0)} credits
+              </Button>
+            </>
+          )}
+          <Button onClick={() => ask.mutate({ path: "enlarge", body: { take: take.id } })}>
+            Enlarge to {side(take.width)}×{side(take.height)},{" "}
+            {(take.still ? service.credits : take.seconds * service.credits).toFixed(0)} credits
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,174 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { call, type Profile, type Service } from "../../api/client";
+import { NumberField } from "../../parts/NumberField";
+import { useNotice } from "../../parts/notice";
+import { ink } from "../../theme";
+import { Field } from "../story/BriefPanel";
+
+const NEW: Profile = {
+  name: "",
+  kind: "CLIP",
+  takesExclusion: true,
+  takesSeed: true,
+  takesPicture: true,
+  takesStrength: false,
+  takesMove: true,
+  longestPrompt: 500,
+  shapes: ["16:9", "9:16"],
+  lengths: [5],
+  rate: 24,
+  height: 720,
+  credits: 1,
+  allowance: 100,
+  period: "DAY",
+  atOnce: 1,
+  waitSeconds: 5,
+};
+
+const TAKES: [keyof Profile, string][] = [
+  ["takesExclusion", "what not to show"],
+  ["takesSeed", "a seed"],
+  ["takesPicture", "a picture to start from"],
+  ["takesStrength", "strength of motion"],
+  ["takesMove", "a camera move"],
+];
+
+/** A service's profile, to be changed or added. */
+export function ServiceForm({ service, onDone }: { service: Service | null; onDone: () => void }) {
+  const [profile, setProfile] = useState<Profile>(service?.profile ?? NEW);
+  const [failsEvery, setFailsEvery] = useState(service?.failsEvery ?? 0);
+  const client = useQueryClient();
+  const tell = useNotice((s) => s.tell);
+  const set = (to: Partial<Profile>) => setProfile({ ...profile, ...to });
+  const settled = {
+    onSuccess: onDone,
+    onError: (error: Error) => tell(error.message, "wrong"),
+    onSettled: () => void client.invalidateQueries(),
+  };
+  const save = useMutation({
+    mutationFn: () =>
+      call("" + (service ? "PUT" : "POST"), `/api/services${service ? `/${service.id}` : ""}`, {
+        profile,
+        failsEvery,
+      }),
+    ...settled,
+  });
+  const remove = useMutation({
+    mutationFn: () => call("DELETE", `/api/services/${service?.id}`),
+    ...settled,
+  });
+  const list = (text: string) =>
+    text
+      .split(/[,;\s]+/)
+      .map((x) => x.trim())
+      .filter(Boolean);
+  const number = (
+    key: "longestPrompt" | "rate" | "height" | "credits" | "allowance" | "atOnce" | "waitSeconds",
+    label: string,
+    unit: string,
+    digits = 0,
+  ) => (
+    <NumberField
+      label={label}
+      unit={unit}
+      digits={digits}
+      value={profile[key]}
+      onChange={(to) => set({ [key]: digits === 0 ? Math.round(to) : to })}
+    />
+  );
+  return (
+    <Box
+      sx={{ px: 4, py: 3, display: "grid", gap: 3 }}
+      component="section"
+      aria-label="Service profile"
+    >
+      <Field label="Name" value={profile.name} onChange={(name) => set({ name })} />
+      <ToggleButtonGroup
+        exclusive
+        value={profile.kind}
+        aria-label="It makes"
+        onChange={(_, to: Profile["kind"] | null) => to && set({ kind: to })}
+      >
+        <ToggleButton value="STILL">stills, four at a time</ToggleButton>
+        <ToggleButton value="CLIP">clips</ToggleButton>
+      </ToggleButtonGroup>
+      <Box>
+        <Box sx={{ color: ink.ink2 }}>It takes a prompt, and</Box>
+        {TAKES.map(([key, name]) => (
+          <FormControlLabel
+            key={key}
+            label={name}
+            sx={{ display: "flex", m: 0, "& .MuiFormControlLabel-label": { fontSize: 13 } }}
+            control={
+              <Checkbox
+                size="small"
+                sx={{ p: "2px", mr: 1 }}
+                checked={Boolean(profile[key])}
+                onChange={(e) => set({ [key]: e.target.checked })}
+              />
+            }
+          />
+        ))}
+      </Box>
+      {number("longestPrompt", "longest prompt", "characters")}
+      <Field
+        label="Picture shapes"
+        value={profile.shapes.join(", ")}
+        onChange={(to) => set({ shapes: list(to) })}
+      />
+      {profile.kind === "CLIP" && (
+        <>
+          <Field
+            label="Lengths, s"
+            value={profile.lengths.join(", ")}
+            onChange={(to) => set({ lengths: list(to).map(Number).filter(Number.isFinite) })}
+          />
+          {number("rate", "pictures a second", "fps")}
+        </>
+      )}
+      {number("height", "shorter side", "pixels")}
+      {number(
+        "credits",
+        profile.kind === "CLIP" ? "price of a second" : "price of a picture",
+        "credits",
+        1,
+      )}
+      <Box sx={{ display: "flex", gap: 2 }}>
+        {number("allowance", "allowance", "credits a")}
+        <ToggleButtonGroup
+          exclusive
+          value={profile.period}
+          aria-label="Allowance for"
+          onChange={(_, to: Profile["period"] | null) => to && set({ period: to })}
+        >
+          <ToggleButton value="DAY">day</ToggleButton>
+          <ToggleButton value="MONTH">month</ToggleButton>
+        </ToggleButtonGroup>
+      </Box>
+      {number("atOnce", "works on", "at once")}
+      {number("waitSeconds", "usual wait", "s")}
+      <NumberField
+        label="the stand-in fails every"
+        unit={failsEvery === 0 ? "requests (never)" : "requests"}
+        digits={0}
+        value={failsEvery}
+        onChange={(to) => setFailsEvery(Math.round(to))}
+      />
+      <Box sx={{ display: "flex", gap: 2 }}>
+        <Button variant="contained" color="primary" onClick={() => save.mutate()}>
+          {service ? "Keep the changes" : "Add the service"}
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+        <Box sx={{ flex: 1 }} />
+        {service && <Button onClick={() => remove.mutate()}>Remove</Button>}
+      </Box>
+    </Box>
+  );
+}

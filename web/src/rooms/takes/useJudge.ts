@@ -1,0 +1,30 @@
+import { under, type Fault, type Take } from "../../api/client";
+import { useChange } from "../../api/queries";
+
+interface Said {
+  take: Take;
+  rejected?: boolean;
+  faults?: Fault[];
+  note?: string;
+}
+
+/** Puts takes aside and back, and keeps what a person says is wrong with them. */
+export function useJudge(id: number) {
+  const change = useChange<Said>(id, ({ take, ...body }) => ({
+    method: "PATCH",
+    path: `${under(id)}/takes/${take.id}/judgement`,
+    body: { rejected: null, faults: null, note: null, ...body },
+  }));
+  return {
+    reject: (take: Take, rejected: boolean) => change.mutate({ take, rejected }),
+    toggleFault: (take: Take, fault: Fault) => {
+      const faults = take.faults.includes(fault)
+        ? take.faults.filter((f) => f !== fault)
+        : [...take.faults, fault];
+      change.mutate({ take, faults, rejected: faults.length > 0 || take.rejected });
+    },
+    note: (take: Take, note: string) => change.mutate({ take, note }),
+  };
+}
+
+export type Judge = ReturnType<typeof useJudge>;
