@@ -1,0 +1,2 @@
+/** Settings, security, the page's files and how errors are answered. */
+package app.latethistle.server.config;

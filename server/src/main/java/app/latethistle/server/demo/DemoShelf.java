@@ -1,0 +1,163 @@
+package app.latethistle.server.demo;
+
+import app.latethistle.core.story.Story;
+import app.latethistle.core.story.StoryShot;
+import app.latethistle.core.take.ClipName;
+import app.latethistle.core.take.NaturalOrder;
+import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.time.FrameRate;
+import app.latethistle.server.config.Settings;
+import app.latethistle.server.film.FilmService;
+import app.latethistle.server.film.FilmState;
+import app.latethistle.server.material.BringIn;
+import app.latethistle.server.material.State;
+import app.latethistle.server.material.Takes;
+import app.latethistle.server.production.Production;
+import app.latethistle.server.production.Productions;
+import app.latethistle.server.services.Past;
+import app.latethistle.server.story.StoryService;
+import app.latethistle.standins.demo.NightPost;
+import app.latethistle.standins.demo.SaltCarousel;
+import app.latethistle.standins.painter.Flaw;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/**
+ * Makes the demo productions from the files that ship with the application, through the same door
+ * as any other files, while the page is already up.
+ */
+@Component
+class DemoShelf {
+  private static final Logger LOG = LoggerFactory.getLogger(DemoShelf.class);
+  private static final double SECONDS = 60;
+  private static final int PATIENCE_SECONDS = 400;
+
+  private final Settings settings;
+  private final Productions productions;
+  private final BringIn bringIn;
+  private final Takes takes;
+  private final FilmService films;
+  private final StoryService stories;
+  private final Past past;
+
+  DemoShelf(
+      Settings settings,
+      Productions productions,
+      BringIn bringIn,
+      Takes takes,
+      FilmService films,
+      StoryService stories,
+      Past past) {
+    this.settings = settings;
+    this.productions = productions;
+    this.bringIn = bringIn;
+    this.takes = takes;
+    this.films = films;
+    this.stories = stories;
+    this.past = past;
+  }
+
+  @EventListener(ApplicationReadyEvent.class)
+  void started() {
+    if (settings.seedDemo() && productions.count() == 0 && Files.isDirectory(settings.demo())) {
+      Thread thread = new Thread(this::seed, "demo");
+      thread.setDaemon(true);
+      thread.start();
+    }
+  }
+
+  private void seed() {
+    try {
+      // The one put on the shelf last stands first.
+      Path carousel = settings.demo().resolve(SaltCarousel.FOLDER);
+      if (Files.isDirectory(carousel)) {
+        seed(
+            new Production(
+                SaltCarousel.TITLE,
+                PictureShape.of(1080, 1920),
+                FrameRate.FPS_24,
+                SaltCarousel.SECONDS),
+            SaltCarousel.story(),
+            carousel);
+      }
+      seed(
+          new Production(NightPost.TITLE, PictureShape.of(1920, 1080), FrameRate.FPS_24, SECONDS),
+          NightPost.story(SECONDS),
+          settings.demo());
+    } catch (IOException e) {
+      LOG.warn("The demo could not be put on the shelf.", e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private void seed(Production asked, Story story, Path folder)
+      throws IOException, InterruptedException {
+    Production production = productions.save(asked);
+    List<Path> ordered;
+    try (Stream<Path> files = Files.list(folder)) {
+      ordered =
+          files
+              .filter(Files::isRegularFile)
+              .sorted((a, b) -> NaturalOrder.INSTANCE.compare(name(a), name(b)))
+              .toList();
+    }
+    stories.change(production.id(), -1, "bring in the demo", s -> story);
+    for (Path file : ordered) {
+      try (InputStream in = Files.newInputStream(file)) {
+        takes(production, story, name(file), in);
+      }
+    }
+    cutWhenReady(production.id());
+  }
+
+  /** A file of the demo, as if a service had made it: those that carry a mark, and the others. */
+  private void takes(Production production, Story story, String name, InputStream in)
+      throws IOException {
+    ClipName said = ClipName.parse(name);
+    StoryShot shot =
+        story.shots().shots().stream()
+            .filter(s -> s.number().replaceFirst("^0+", "").equals(said.shot()))
+            .findFirst()
+            .orElse(null);
+    if (shot == null) {
+      bringIn.bringIn(production.id(), name, in);
+      return;
+    }
+    boolean marked =
+        Optional.ofNullable(NightPost.clips().get(name))
+            .map(c -> c.flaws().contains(Flaw.CORNER_MARK))
+            .orElse(false);
+    past.bringIn(
+        production.id(), shot, story, marked ? "Kestle Motion" : "Quillfen Long", name, in);
+  }
+
+  private void cutWhenReady(long id) throws InterruptedException {
+    for (int i = 0; i < PATIENCE_SECONDS * 2; i++) {
+      FilmState state = films.state(id);
+      boolean ready =
+          takes.findByProductionId(id).stream().noneMatch(t -> t.state() == State.PREPARING);
+      if (ready && state.grid().size() > 0) {
+        if (state.film().placements().isEmpty()) {
+          films.firstCut(id, state.production().revision(), true);
+        }
+        return;
+      }
+      Thread.sleep(500);
+    }
+  }
+
+  private static String name(Path file) {
+    return file.getFileName().toString();
+  }
+}

@@ -1,0 +1,2 @@
+/** Puts "Night Post" and "Salt Carousel" on an empty shelf. */
+package app.latethistle.server.demo;

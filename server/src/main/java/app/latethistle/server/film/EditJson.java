@@ -1,0 +1,48 @@
+package app.latethistle.server.film;
+
+import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.Tie;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Edits to and from their stored text: the name of each is part of what is stored. */
+final class EditJson {
+  private static final JsonMapper JSON =
+      JsonMapper.builder()
+          .addMixIn(Edit.class, EditNames.class)
+          .addMixIn(Tie.class, TieNames.class)
+          .build();
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "edit")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = Edit.MoveJoint.class, name = "move-joint"),
+    @JsonSubTypes.Type(value = Edit.Slip.class, name = "slip"),
+    @JsonSubTypes.Type(value = Edit.ChooseTake.class, name = "choose-take"),
+    @JsonSubTypes.Type(value = Edit.SetFraming.class, name = "set-framing"),
+    @JsonSubTypes.Type(value = Edit.SetLock.class, name = "set-lock"),
+    @JsonSubTypes.Type(value = Edit.MoveShot.class, name = "move-shot"),
+    @JsonSubTypes.Type(value = Edit.RemoveShot.class, name = "remove-shot"),
+    @JsonSubTypes.Type(value = Edit.InsertShot.class, name = "insert-shot"),
+    @JsonSubTypes.Type(value = Edit.SetSong.class, name = "set-song"),
+    @JsonSubTypes.Type(value = Edit.Replace.class, name = "replace")
+  })
+  private interface EditNames {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "tie")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = Tie.OnBeat.class, name = "beat"),
+    @JsonSubTypes.Type(value = Tie.Free.class, name = "free")
+  })
+  private interface TieNames {}
+
+  private EditJson() {}
+
+  static String write(Edit edit) {
+    return JSON.writerFor(Edit.class).writeValueAsString(edit);
+  }
+
+  static Edit read(String text) {
+    return JSON.readValue(text, Edit.class);
+  }
+}

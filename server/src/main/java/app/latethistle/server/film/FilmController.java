@@ -1,0 +1,153 @@
+package app.latethistle.server.film;
+
+import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.SongUse;
+import app.latethistle.core.film.Tie;
+import app.latethistle.core.take.Framing;
+import app.latethistle.core.time.Samples;
+import app.latethistle.server.material.Shot;
+import app.latethistle.server.material.Shots;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The film and its edits. Each change carries the revision it was made on and answers the film. */
+@RestController
+@RequestMapping("/api/productions/{productionId}/film")
+class FilmController {
+  private final FilmService films;
+  private final Shots shots;
+
+  FilmController(FilmService films, Shots shots) {
+    this.films = films;
+    this.shots = shots;
+  }
+
+  record Revision(long revision) {}
+
+  /** A joint's new moment: a beat and an offset in frames, or else a frame of the film. */
+  record MoveJoint(
+      long revision, int joint, @Schema(nullable = true) Integer beat, int offset, long frame) {}
+
+  record Slip(long revision, int place, long in) {}
+
+  record ChooseTake(long revision, int place, long takeId) {}
+
+  record SetFraming(long revision, int place, Framing framing) {}
+
+  record SetLock(long revision, int place, boolean locked) {}
+
+  record MoveShot(long revision, int from, int to) {}
+
+  record RemoveShot(long revision, int place) {}
+
+  record BringBack(long revision, long shotId) {}
+
+  record SetSong(long revision, double startSeconds, long fade) {}
+
+  record FirstCutRequest(long revision, boolean everything) {}
+
+  @GetMapping
+  FilmView film(@PathVariable long productionId) {
+    return view(films.state(productionId));
+  }
+
+  @PostMapping("/move-joint")
+  FilmView moveJoint(@PathVariable long productionId, @RequestBody MoveJoint m) {
+    Tie tie = m.beat() == null ? Tie.free(m.frame()) : new Tie.OnBeat(m.beat(), m.offset());
+    return edit(productionId, m.revision(), state -> new Edit.MoveJoint(m.joint(), tie));
+  }
+
+  @PostMapping("/slip")
+  FilmView slip(@PathVariable long productionId, @RequestBody Slip s) {
+    return edit(productionId, s.revision(), state -> new Edit.Slip(s.place(), s.in()));
+  }
+
+  @PostMapping("/choose-take")
+  FilmView chooseTake(@PathVariable long productionId, @RequestBody ChooseTake c) {
+    return view(films.chooseTake(productionId, c.revision(), c.place(), c.takeId()));
+  }
+
+  @PostMapping("/set-framing")
+  FilmView setFraming(@PathVariable long productionId, @RequestBody SetFraming s) {
+    return edit(productionId, s.revision(), state -> new Edit.SetFraming(s.place(), s.framing()));
+  }
+
+  @PostMapping("/set-lock")
+  FilmView setLock(@PathVariable long productionId, @RequestBody SetLock s) {
+    return edit(productionId, s.revision(), state -> new Edit.SetLock(s.place(), s.locked()));
+  }
+
+  @PostMapping("/move-shot")
+  FilmView moveShot(@PathVariable long productionId, @RequestBody MoveShot m) {
+    return edit(productionId, m.revision(), state -> new Edit.MoveShot(m.from(), m.to()));
+  }
+
+  @PostMapping("/remove")
+  FilmView remove(@PathVariable long productionId, @RequestBody RemoveShot r) {
+    return view(films.remove(productionId, r.revision(), r.place()));
+  }
+
+  @PostMapping("/bring-back")
+  FilmView bringBack(@PathVariable long productionId, @RequestBody BringBack b) {
+    return view(films.bringBack(productionId, b.revision(), b.shotId()));
+  }
+
+  @PostMapping("/set-song")
+  FilmView setSong(@PathVariable long productionId, @RequestBody SetSong s) {
+    return edit(
+        productionId,
+        s.revision(),
+        state -> {
+          double seconds = state.song().map(x -> x.medium().facts().seconds()).orElse(0.0);
+          if (!(s.startSeconds() >= 0 && s.startSeconds() < Math.max(seconds, 0.001))) {
+            throw new IllegalArgumentException(
+                String.format(
+                    "The song cannot start at %.2f s; it is %.2f s long.",
+                    s.startSeconds(), seconds));
+          }
+          if (s.fade() < 0 || s.fade() > Math.max(0, state.cutting().length())) {
+            throw new IllegalArgumentException(
+                "A fade of "
+                    + s.fade()
+                    + " frames does not fit a film of "
+                    + state.cutting().length()
+                    + ".");
+          }
+          return new Edit.SetSong(new SongUse(Samples.ofSeconds(s.startSeconds()), s.fade()));
+        });
+  }
+
+  @PostMapping("/first-cut")
+  FilmView firstCut(@PathVariable long productionId, @RequestBody FirstCutRequest f) {
+    return view(films.firstCut(productionId, f.revision(), f.everything()));
+  }
+
+  @PostMapping("/undo")
+  FilmView undo(@PathVariable long productionId, @RequestBody Revision r) {
+    return view(films.undo(productionId, r.revision()));
+  }
+
+  @PostMapping("/redo")
+  FilmView redo(@PathVariable long productionId, @RequestBody Revision r) {
+    return view(films.redo(productionId, r.revision()));
+  }
+
+  private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
+    return view(films.edit(productionId, revision, edit));
+  }
+
+  private FilmView view(FilmState state) {
+    Map<Long, Shot> all =
+        shots.findByProductionId(state.production().id()).stream()
+            .collect(Collectors.toMap(Shot::id, s -> s));
+    return FilmView.of(state, all, films.outside(state));
+  }
+}

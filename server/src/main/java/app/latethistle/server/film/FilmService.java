@@ -1,0 +1,316 @@
+package app.latethistle.server.film;
+
+import app.latethistle.core.film.Cutting;
+import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.EditLog;
+import app.latethistle.core.film.EditMaker;
+import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.plan.CutPlan;
+import app.latethistle.core.plan.CutPlanner;
+import app.latethistle.core.plan.FirstCut;
+import app.latethistle.core.take.Framing;
+import app.latethistle.core.take.Gathering;
+import app.latethistle.core.take.Take;
+import app.latethistle.core.time.Samples;
+import app.latethistle.server.config.StaleRevision;
+import app.latethistle.server.material.Shot;
+import app.latethistle.server.material.Shots;
+import app.latethistle.server.material.Song;
+import app.latethistle.server.material.Songs;
+import app.latethistle.server.material.State;
+import app.latethistle.server.material.TakeEntry;
+import app.latethistle.server.material.Takes;
+import app.latethistle.server.production.Production;
+import app.latethistle.server.production.Productions;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Function;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Loads films from their edit logs and changes them, one change at a time. */
+@Service
+public class FilmService {
+  private final Productions productions;
+  private final EditRows rows;
+  private final Shots shots;
+  private final Takes takes;
+  private final Songs songs;
+  private final FirstCut planner = new FirstCut();
+  private final Map<Long, Loaded> loaded = new ConcurrentHashMap<>();
+
+  /** A log as it was at a revision, so that it is not replayed for every look at it. */
+  private record Loaded(long revision, EditLog log) {}
+
+  FilmService(Productions productions, EditRows rows, Shots shots, Takes takes, Songs songs) {
+    this.productions = productions;
+    this.rows = rows;
+    this.shots = shots;
+    this.takes = takes;
+    this.songs = songs;
+  }
+
+  /** The film as it is. */
+  @Transactional(readOnly = true)
+  public FilmState state(long productionId) {
+    return resolve(productions.get(productionId));
+  }
+
+  /**
+   * Makes an edit on the revision the person saw.
+   *
+   * @throws StaleRevision if the film has changed since
+   */
+  @Transactional
+  public FilmState edit(long productionId, long revision, Function<FilmState, Edit> edit) {
+    return change(
+        productionId,
+        revision,
+        state -> {
+          Edit made = edit.apply(state);
+          EditLog after = state.log().apply(made);
+          int place = state.log().done();
+          rows.forget(productionId, place);
+          rows.save(new EditRow(productionId, place, EditJson.write(made)));
+          return after;
+        });
+  }
+
+  /** Takes the last edit back. */
+  @Transactional
+  public FilmState undo(long productionId, long revision) {
+    return change(productionId, revision, state -> state.log().undo());
+  }
+
+  /** Does the last edit taken back again. */
+  @Transactional
+  public FilmState redo(long productionId, long revision) {
+    return change(productionId, revision, state -> state.log().redo());
+  }
+
+  /**
+   * Makes the first cut, or makes it again: shots in their order in the film with locked ones where
+   * they are, and shots that are not in it by number after those before them, if asked for.
+   *
+   * @param everything whether shots outside the film come in
+   */
+  @Transactional
+  public FilmState firstCut(long productionId, long revision, boolean everything) {
+    return edit(
+        productionId,
+        revision,
+        state -> {
+          if (state.grid().size() == 0) {
+            throw new IllegalArgumentException(
+                "There are no beats to cut to yet; choose a song in Cues and let it be listened"
+                    + " to.");
+          }
+          boolean first = state.film().placements().isEmpty();
+          List<CutPlanner.Wanted> wanted = wanted(state, everything || first);
+          long length = wantedFrames(state);
+          CutPlan plan =
+              planner.plan(
+                  new CutPlanner.Request(
+                      wanted,
+                      state.grid(),
+                      state.film().song().start(),
+                      state.production().rate(),
+                      length));
+          return new Edit.Replace(plan.film(), first ? "make the first cut" : "cut again");
+        });
+  }
+
+  /** The wanted length, at most what the song has left. */
+  private static long wantedFrames(FilmState state) {
+    double song =
+        state.song().orElseThrow().medium().facts().seconds()
+            - Samples.toSeconds(state.film().song().start());
+    return state
+        .production()
+        .rate()
+        .framesIn(Math.min(state.production().targetSeconds(), Math.max(0, song)));
+  }
+
+  private List<CutPlanner.Wanted> wanted(FilmState state, boolean everything) {
+    List<CutPlanner.Wanted> wanted = new ArrayList<>();
+    Film film = state.film();
+    for (int i = 0; i < film.placements().size(); i++) {
+      Placement placement = film.placements().get(i);
+      Take take = state.takes().get(placement.take());
+      if (take != null) {
+        Optional<CutPlanner.Fixed> fixed =
+            placement.locked()
+                ? Optional.of(
+                    new CutPlanner.Fixed(
+                        state.cutting().rangeOf(i), film.joints().get(i), film.joints().get(i + 1)))
+                : Optional.empty();
+        wanted.add(new CutPlanner.Wanted(placement, take.frames(), fixed));
+      }
+    }
+    if (everything) {
+      List<Shot> outside = outside(state);
+      for (Shot shot : outside) {
+        placement(state, shot).ifPresent(p -> wanted.add(slot(wanted, shot), asWanted(p, state)));
+      }
+    }
+    return wanted;
+  }
+
+  private static CutPlanner.Wanted asWanted(Placement placement, FilmState state) {
+    return new CutPlanner.Wanted(
+        placement, state.takes().get(placement.take()).frames(), Optional.empty());
+  }
+
+  /** After the last shot of the film whose number comes before this one's. */
+  private int slot(List<CutPlanner.Wanted> wanted, Shot shot) {
+    for (int i = wanted.size() - 1; i >= 0; i--) {
+      Optional<Shot> before = shots.findById(Long.valueOf(wanted.get(i).placement().shot()));
+      if (before.isPresent() && Gathering.ORDER.compare(before.get().key(), shot.key()) < 0) {
+        return i + 1;
+      }
+    }
+    return 0;
+  }
+
+  /** Shots that are not in the film, in order. */
+  List<Shot> outside(FilmState state) {
+    return shots.findByProductionId(state.production().id()).stream()
+        .filter(shot -> state.film().indexOfShot(Long.toString(shot.id())) < 0)
+        .sorted(Comparator.comparing(Shot::key, Gathering.ORDER))
+        .toList();
+  }
+
+  /** A shot with its pick, if that is ready. */
+  private static Optional<Placement> placement(FilmState state, Shot shot) {
+    if (shot.pickId() == null) {
+      return Optional.empty();
+    }
+    Take pick = state.takes().get(Long.toString(shot.pickId()));
+    if (pick == null) {
+      return Optional.empty();
+    }
+    Framing framing = Framing.byDefault(pick.shape(), state.production().shape());
+    return Optional.of(new Placement(Long.toString(shot.id()), pick.id(), 0, framing, false));
+  }
+
+  /** Takes a shot out of the film. */
+  @Transactional
+  public FilmState remove(long productionId, long revision, int place) {
+    return edit(productionId, revision, state -> maker(state).remove(place));
+  }
+
+  /** Brings a shot back in, after the shot before it by number. */
+  @Transactional
+  public FilmState bringBack(long productionId, long revision, long shotId) {
+    return edit(
+        productionId,
+        revision,
+        state -> {
+          Shot shot = shots.get(productionId, shotId);
+          if (state.film().indexOfShot(Long.toString(shotId)) >= 0) {
+            throw new IllegalArgumentException("Shot " + shot.label() + " is in the film.");
+          }
+          Placement placement =
+              placement(state, shot)
+                  .orElseThrow(
+                      () ->
+                          new IllegalArgumentException(
+                              "Shot " + shot.label() + " has no take that can be used."));
+          int place = slot(wanted(state, false), shot);
+          return maker(state).bringBack(placement, place);
+        });
+  }
+
+  /** Chooses another take of a shot, from the part in the middle if the old part does not fit. */
+  @Transactional
+  public FilmState chooseTake(long productionId, long revision, int place, long takeId) {
+    return edit(
+        productionId,
+        revision,
+        state -> {
+          Placement placement = state.film().placementAt(place);
+          TakeEntry entry = takes.get(productionId, takeId);
+          Take take = state.takes().get(Long.toString(takeId));
+          if (take == null || !Long.toString(entry.shotId()).equals(placement.shot())) {
+            throw new IllegalArgumentException(
+                "Take " + entry.number() + " cannot be used for this shot.");
+          }
+          long length = state.cutting().rangeOf(place).length();
+          long in = Math.max(0, Math.min(placement.in(), take.frames() - length));
+          Framing framing = Framing.byDefault(take.shape(), state.production().shape());
+          return new Edit.ChooseTake(place, take.id(), in, framing);
+        });
+  }
+
+  /** Puts a take where the film has a placeholder for its shot; else nothing is changed. */
+  @Transactional(propagation = Propagation.REQUIRES_NEW)
+  public void fillPlace(long productionId, long shotId, long takeId) {
+    productions.getLocked(productionId);
+    FilmState state = state(productionId);
+    int place = state.film().indexOfShot(Long.toString(shotId));
+    boolean held =
+        place >= 0
+            && takes
+                .findById(Long.valueOf(state.film().placementAt(place).take()))
+                .map(TakeEntry::isPlaceholder)
+                .orElse(false);
+    if (held) {
+      chooseTake(productionId, state.production().revision(), place, takeId);
+    }
+  }
+
+  private static EditMaker maker(FilmState state) {
+    return new EditMaker(state.film(), state.grid(), state.production().rate(), state.takes());
+  }
+
+  private FilmState change(long productionId, long revision, Function<FilmState, EditLog> change) {
+    Production production = productions.getLocked(productionId);
+    if (production.revision() != revision) {
+      throw new StaleRevision("film");
+    }
+    EditLog after = change.apply(resolve(production));
+    production.filmChanged(after.done());
+    productions.flush();
+    // Read again from the rows next time: this transaction may still fail.
+    loaded.remove(productionId);
+    return resolve(production, after);
+  }
+
+  private FilmState resolve(Production production) {
+    Loaded kept = loaded.get(production.id());
+    EditLog log =
+        kept != null && kept.revision() == production.revision()
+            ? kept.log()
+            : EditLog.replay(
+                rows.findByProductionIdOrderByPlace(production.id()).stream()
+                    .map(row -> EditJson.read(row.body()))
+                    .toList(),
+                production.done());
+    loaded.put(production.id(), new Loaded(production.revision(), log));
+    return resolve(production, log);
+  }
+
+  private FilmState resolve(Production production, EditLog log) {
+    Map<String, Take> ready = new LinkedHashMap<>();
+    for (TakeEntry entry : takes.findByProductionId(production.id())) {
+      if (entry.state() == State.READY) {
+        ready.put(Long.toString(entry.id()), entry.take());
+      }
+    }
+    Optional<Song> song =
+        Optional.ofNullable(production.songId())
+            .flatMap(songs::findById)
+            .filter(s -> s.state() == State.READY);
+    BeatGrid grid = song.map(Song::grid).orElseGet(Song::emptyGrid);
+    Cutting cutting = Cutting.of(log.film(), grid, production.rate(), ready);
+    return new FilmState(production, log, grid, ready, song, cutting);
+  }
+}

@@ -1,0 +1,199 @@
+package app.latethistle.server.material;
+
+import app.latethistle.core.take.Gathering;
+import app.latethistle.media.ContentStore;
+import app.latethistle.media.MediaFacts;
+import app.latethistle.media.Probe;
+import app.latethistle.media.RefusedMedia;
+import app.latethistle.server.config.Jobs;
+import app.latethistle.server.production.Production;
+import app.latethistle.server.production.Productions;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Brings one file into a production: into the store, probed, and under its shot or as a song. */
+@Service
+public class BringIn {
+  private final ContentStore store;
+  private final Productions productions;
+  private final Media media;
+  private final Shots shots;
+  private final Takes takes;
+  private final Songs songs;
+  private final Refusals refusals;
+  private final Picks picks;
+  private final Jobs jobs;
+  private final OneTimeTask<Long> prepareTake;
+  private final OneTimeTask<Long> listenToSong;
+  private final TransactionTemplate transaction;
+
+  BringIn(
+      ContentStore store,
+      Productions productions,
+      Media media,
+      Shots shots,
+      Takes takes,
+      Songs songs,
+      Refusals refusals,
+      Picks picks,
+      Jobs jobs,
+      @Qualifier("prepare-take") OneTimeTask<Long> prepareTake,
+      @Qualifier("listen-to-song") OneTimeTask<Long> listenToSong,
+      TransactionTemplate transaction) {
+    this.store = store;
+    this.productions = productions;
+    this.media = media;
+    this.shots = shots;
+    this.takes = takes;
+    this.songs = songs;
+    this.refusals = refusals;
+    this.picks = picks;
+    this.jobs = jobs;
+    this.prepareTake = prepareTake;
+    this.listenToSong = listenToSong;
+    this.transaction = transaction;
+  }
+
+  /** What became of a file. */
+  public enum Became {
+    TAKE,
+    SONG,
+    /** The production has it already. */
+    KNOWN
+  }
+
+  /** Where a take that was made comes from. */
+  public record Origin(String service, String prompt, long seed, double cost) {}
+
+  /**
+   * Brings a file in under a shot the person says, whatever its name.
+   *
+   * @throws RefusedMedia if it cannot be used; the refusal is also kept with the production
+   */
+  public Became bringInTo(long productionId, long shotId, String path, InputStream bytes)
+      throws IOException {
+    return bringIn(productionId, path, bytes, shotId, null);
+  }
+
+  /** Brings in what a service made for a shot. */
+  public Became bringMade(
+      long productionId, long shotId, String name, InputStream bytes, Origin origin)
+      throws IOException {
+    return bringIn(productionId, name, bytes, shotId, origin);
+  }
+
+  /**
+   * Brings a file in.
+   *
+   * @param path its name, perhaps with folders before it
+   * @throws RefusedMedia if it cannot be used; the refusal is also kept with the production
+   */
+  public Became bringIn(long productionId, String path, InputStream bytes) throws IOException {
+    return bringIn(productionId, path, bytes, null, null);
+  }
+
+  private Became bringIn(
+      long productionId, String path, InputStream bytes, Long shotId, Origin origin)
+      throws IOException {
+    productions.get(productionId);
+    String name = path.substring(path.lastIndexOf('/') + 1);
+    ContentStore.Stored stored = store.put(bytes);
+    MediaFacts facts;
+    try {
+      facts = facts(stored);
+    } catch (RefusedMedia e) {
+      if (stored.isNew()) {
+        store.remove(stored.hash());
+      }
+      transaction.executeWithoutResult(
+          status -> refusals.save(new Refusal(productionId, name, e.getMessage())));
+      throw e;
+    }
+    return transaction.execute(status -> enter(productionId, name, stored, facts, shotId, origin));
+  }
+
+  private MediaFacts facts(ContentStore.Stored stored) throws IOException {
+    Optional<Medium> known = media.findById(stored.hash());
+    return known.isPresent() ? known.get().facts() : Probe.probe(stored.path());
+  }
+
+  private Became enter(
+      long productionId,
+      String name,
+      ContentStore.Stored stored,
+      MediaFacts facts,
+      Long shotId,
+      Origin origin) {
+    // The lock keeps two files of one shot that arrive together from making the shot twice.
+    Production production = productions.getLocked(productionId);
+    Medium medium =
+        media
+            .findById(stored.hash())
+            .orElseGet(() -> media.save(new Medium(stored.hash(), stored.bytes(), facts)));
+    if (facts.kind() == MediaFacts.Kind.SOUND) {
+      return enterSong(production, name, medium);
+    }
+    boolean known =
+        takes.findByProductionId(productionId).stream()
+            .anyMatch(
+                t ->
+                    t.medium().hash().equals(medium.hash())
+                        && t.state() != State.REFUSED
+                        && !t.isPlaceholder());
+    if (known) {
+      return Became.KNOWN;
+    }
+    Gathering.Clip clip = Gathering.Clip.of(name);
+    Shot shot =
+        shotId == null
+            ? shotFor(productionId, Gathering.ShotKey.of(clip), clip)
+            : shots.get(productionId, shotId);
+    int number = shotId == null ? clip.name().take() : nextNumber(shot);
+    TakeEntry take = new TakeEntry(shot, number, name, medium, facts.framesAt(production.rate()));
+    if (origin != null) {
+      take.madeBy(origin);
+    }
+    takes.save(take);
+    picks.settle(shot);
+    jobs.enqueue(prepareTake, take.id());
+    return Became.TAKE;
+  }
+
+  private int nextNumber(Shot shot) {
+    return takes.findByShotIdOrderByNumberAscIdAsc(shot.id()).stream()
+            .filter(t -> !t.isPlaceholder())
+            .mapToInt(TakeEntry::number)
+            .max()
+            .orElse(0)
+        + 1;
+  }
+
+  private Became enterSong(Production production, String name, Medium medium) {
+    List<Song> existing = songs.findByProductionId(production.id());
+    if (existing.stream().anyMatch(s -> s.medium().hash().equals(medium.hash()))) {
+      return Became.KNOWN;
+    }
+    int dot = name.lastIndexOf('.');
+    String title = (dot > 0 ? name.substring(0, dot) : name).replace('_', ' ').strip();
+    String shown = Character.toUpperCase(title.charAt(0)) + title.substring(1);
+    Song song = songs.save(new Song(production.id(), shown, medium));
+    if (production.songId() == null) {
+      production.chooseSong(song.id());
+    }
+    jobs.enqueue(listenToSong, song.id());
+    return Became.SONG;
+  }
+
+  private Shot shotFor(long productionId, Gathering.ShotKey key, Gathering.Clip clip) {
+    return shots.findByProductionId(productionId).stream()
+        .filter(shot -> shot.key().equals(key))
+        .findFirst()
+        .orElseGet(() -> shots.save(new Shot(productionId, key, clip.name().title())));
+  }
+}

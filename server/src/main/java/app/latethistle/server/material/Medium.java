@@ -1,0 +1,69 @@
+package app.latethistle.server.material;
+
+import app.latethistle.core.measure.Box;
+import app.latethistle.core.measure.CornerEdges;
+import app.latethistle.core.measure.TakeFacts;
+import app.latethistle.media.MediaFacts;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import java.util.List;
+import java.util.Optional;
+
+/** A file in the store and what it holds. */
+@Entity
+public class Medium {
+  @Id private String hash;
+  private long bytes;
+
+  @Column(columnDefinition = "text")
+  private String facts;
+
+  @Column(columnDefinition = "text")
+  private String measured;
+
+  private byte[] edges;
+
+  protected Medium() {}
+
+  Medium(String hash, long bytes, MediaFacts facts) {
+    this.hash = hash;
+    this.bytes = bytes;
+    this.facts = FactsJson.write(facts);
+  }
+
+  public String hash() {
+    return hash;
+  }
+
+  public long bytes() {
+    return bytes;
+  }
+
+  public MediaFacts facts() {
+    return FactsJson.read(facts);
+  }
+
+  boolean isMeasured() {
+    return measured != null;
+  }
+
+  /** What was measured of its pictures, once it has been. */
+  public Optional<TakeFacts> measured() {
+    return Optional.ofNullable(measured).map(FactsJson::readMeasured);
+  }
+
+  /** The edges that stand in its corners, once it has been measured. */
+  Optional<CornerEdges> edges() {
+    return Optional.ofNullable(edges).map(CornerEdges::ofBytes);
+  }
+
+  void measure(TakeFacts facts, byte[] newEdges) {
+    measured = FactsJson.writeMeasured(facts);
+    edges = newEdges;
+  }
+
+  void mark(List<Box> marks) {
+    measured = FactsJson.writeMeasured(measured().orElseThrow().withMarks(marks));
+  }
+}

@@ -1,0 +1,101 @@
+package app.latethistle.server.material;
+
+import app.latethistle.core.take.Gathering;
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+
+/** A shot: takes gather under it, one of them its pick. */
+@Entity
+public class Shot {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private Long productionId;
+  private String scene;
+  private String number;
+  private String unnumbered;
+  private String title;
+  private Long pickId;
+  private boolean pickedByHand;
+  private Integer storyShot;
+
+  protected Shot() {}
+
+  public Shot(long productionId, Gathering.ShotKey key, String title) {
+    this.productionId = productionId;
+    this.scene = key.scene();
+    this.number = key.number();
+    this.unnumbered = key.unnumbered();
+    this.title = title;
+  }
+
+  public Long id() {
+    return id;
+  }
+
+  public Long productionId() {
+    return productionId;
+  }
+
+  public Gathering.ShotKey key() {
+    return new Gathering.ShotKey(scene, number, unnumbered);
+  }
+
+  /** What the person calls it: "2/11" in a scene, "080" by three digits, or "" without a number. */
+  public String label() {
+    String padded = number.matches("\\d{1,2}") ? "0".repeat(3 - number.length()) + number : number;
+    return scene.isEmpty() ? padded : scene + "/" + padded;
+  }
+
+  public String title() {
+    return title;
+  }
+
+  /** The pick's id, or null. */
+  public Long pickId() {
+    return pickId;
+  }
+
+  /** The id of the story's shot it stands for, or null. */
+  public Integer storyShot() {
+    return storyShot;
+  }
+
+  /** Makes it stand for a shot of the story, with its number; a title is kept if that has none. */
+  public void follow(int id, Gathering.ShotKey key, String newTitle) {
+    storyShot = id;
+    scene = key.scene();
+    number = key.number();
+    unnumbered = key.unnumbered();
+    title = newTitle.isEmpty() ? title : newTitle;
+  }
+
+  /** Notes that the story has it no more. */
+  public void leaveStory() {
+    storyShot = null;
+  }
+
+  void rename(String newTitle) {
+    title = newTitle;
+  }
+
+  /** Whether a person chose the pick, so that it stays when other takes come in. */
+  boolean isPickedByHand() {
+    return pickedByHand;
+  }
+
+  /** Makes a take the pick for now. */
+  void pickForNow(Long takeId) {
+    pickId = takeId;
+    pickedByHand = false;
+  }
+
+  /** Makes a take the pick because a person says so. */
+  void pickByHand(Long takeId) {
+    pickId = takeId;
+    pickedByHand = true;
+  }
+}

@@ -1,0 +1,205 @@
+package app.latethistle.server.material;
+
+import app.latethistle.core.measure.TakeFacts;
+import app.latethistle.core.take.Fault;
+import app.latethistle.core.take.Take;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Table;
+import java.util.EnumSet;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** A take as it is kept. */
+@Entity
+@Table(name = "take")
+public class TakeEntry {
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private Long productionId;
+  private Long shotId;
+  private int number;
+  private String fileName;
+
+  @ManyToOne(fetch = FetchType.EAGER)
+  @JoinColumn(name = "medium_hash")
+  private Medium medium;
+
+  @Enumerated(EnumType.STRING)
+  private State state = State.PREPARING;
+
+  private String reason;
+  private long frames;
+  private long framesDone;
+  private long measuredFrames;
+  private boolean placeholder;
+  private String service = "";
+
+  @Column(columnDefinition = "text")
+  private String prompt = "";
+
+  private long seed;
+  private double cost;
+  private boolean rejected;
+  private String faults = "";
+  private String note = "";
+
+  protected TakeEntry() {}
+
+  TakeEntry(Shot shot, int number, String fileName, Medium medium, long frames) {
+    this.productionId = shot.productionId();
+    this.shotId = shot.id();
+    this.number = number;
+    this.fileName = fileName;
+    this.medium = medium;
+    this.frames = frames;
+  }
+
+  public Long id() {
+    return id;
+  }
+
+  public Long productionId() {
+    return productionId;
+  }
+
+  public Long shotId() {
+    return shotId;
+  }
+
+  public int number() {
+    return number;
+  }
+
+  public String fileName() {
+    return fileName;
+  }
+
+  public Medium medium() {
+    return medium;
+  }
+
+  public State state() {
+    return state;
+  }
+
+  public String reason() {
+    return reason;
+  }
+
+  /**
+   * Its length at the production's rate: expected while it is prepared, counted once it is ready.
+   */
+  public long frames() {
+    return frames;
+  }
+
+  public long framesDone() {
+    return framesDone;
+  }
+
+  /** How many frames have been measured so far. */
+  public long measuredFrames() {
+    return measuredFrames;
+  }
+
+  /** What was measured, once it has been. */
+  public Optional<TakeFacts> measured() {
+    return medium.measured();
+  }
+
+  /** Whether it has been measured. */
+  public boolean isMeasured() {
+    return medium.isMeasured();
+  }
+
+  /** Whether it only holds a shot's time until a take comes. */
+  public boolean isPlaceholder() {
+    return placeholder;
+  }
+
+  /** The service that made it, or "" if it was brought in. */
+  public String service() {
+    return service;
+  }
+
+  public String prompt() {
+    return prompt;
+  }
+
+  public long seed() {
+    return seed;
+  }
+
+  /** Credits it cost. */
+  public double cost() {
+    return cost;
+  }
+
+  /** Whether the person put it aside. */
+  public boolean isRejected() {
+    return rejected;
+  }
+
+  /** What the person found wrong. */
+  public Set<Fault> faults() {
+    EnumSet<Fault> set = EnumSet.noneOf(Fault.class);
+    for (String name : faults.isEmpty() ? new String[0] : faults.split(",")) {
+      set.add(Fault.valueOf(name));
+    }
+    return set;
+  }
+
+  public String note() {
+    return note;
+  }
+
+  void madeBy(BringIn.Origin origin) {
+    service = origin.service();
+    prompt = origin.prompt();
+    seed = origin.seed();
+    cost = origin.cost();
+  }
+
+  void holdPlace() {
+    placeholder = true;
+  }
+
+  void judge(boolean newRejected, Set<Fault> newFaults, String newNote) {
+    rejected = newRejected;
+    faults = newFaults.stream().sorted().map(Fault::name).collect(Collectors.joining(","));
+    note = newNote;
+  }
+
+  void moveTo(Shot shot, int newNumber) {
+    shotId = shot.id();
+    number = newNumber;
+  }
+
+  void ready(long counted) {
+    frames = counted;
+    framesDone = counted;
+    state = State.READY;
+  }
+
+  void refuse(String why) {
+    reason = why;
+    state = State.REFUSED;
+  }
+
+  /** The take as core knows it. */
+  public Take take() {
+    return new Take(Long.toString(id), medium.hash(), frames, medium.facts().shape().orElseThrow());
+  }
+}

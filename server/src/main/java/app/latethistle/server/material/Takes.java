@@ -1,0 +1,32 @@
+package app.latethistle.server.material;
+
+import java.util.List;
+import java.util.NoSuchElementException;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The takes kept. */
+public interface Takes extends JpaRepository<TakeEntry, Long> {
+  List<TakeEntry> findByProductionId(long productionId);
+
+  List<TakeEntry> findByShotIdOrderByNumberAscIdAsc(long shotId);
+
+  @Transactional
+  @Modifying
+  @Query("update TakeEntry t set t.framesDone = :done where t.id = :id")
+  void progress(long id, long done);
+
+  @Transactional
+  @Modifying
+  @Query("update TakeEntry t set t.measuredFrames = :done where t.id = :id")
+  void measuring(long id, long done);
+
+  /** A take of a production. */
+  default TakeEntry get(long productionId, long id) {
+    return findById(id)
+        .filter(take -> take.productionId() == productionId)
+        .orElseThrow(() -> new NoSuchElementException("There is no take " + id + " here."));
+  }
+}

@@ -1,0 +1,132 @@
+package app.latethistle.server.preview;
+
+import app.latethistle.core.render.Program;
+import app.latethistle.core.render.Segment;
+import app.latethistle.server.film.FilmService;
+import app.latethistle.server.film.FilmState;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Locale;
+import java.util.NoSuchElementException;
+import java.util.concurrent.TimeUnit;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/**
+ * Stills and HLS of the film. Addresses carry the film's revision, so that what a browser keeps can
+ * never be of another cut.
+ */
+@RestController
+@RequestMapping("/api/productions/{productionId}/preview/{revision}")
+class PreviewController {
+  private static final MediaType PLAYLIST =
+      MediaType.parseMediaType("application/vnd.apple.mpegurl");
+
+  private final FilmService films;
+  private final PreviewService previews;
+
+  PreviewController(FilmService films, PreviewService previews) {
+    this.films = films;
+    this.previews = previews;
+  }
+
+  @GetMapping("/frames/{frame}.jpg")
+  ResponseEntity<byte[]> still(
+      @PathVariable long productionId, @PathVariable long revision, @PathVariable long frame)
+      throws IOException {
+    FilmState state = films.state(productionId);
+    // A page that has not yet heard of the newest edit gets the newest picture, not to be kept.
+    boolean current = state.production().revision() == revision;
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_JPEG)
+        .cacheControl(current ? CacheControl.maxAge(1, TimeUnit.HOURS) : CacheControl.noStore())
+        .body(previews.still(state, frame));
+  }
+
+  @GetMapping("/film.m3u8")
+  ResponseEntity<String> film(@PathVariable long productionId, @PathVariable long revision) {
+    Program program = previews.program(current(productionId, revision));
+    return playlist(
+        "#EXTM3U\n#EXT-X-VERSION:7\n"
+            + "#EXT-X-MEDIA:TYPE=AUDIO,GROUP-ID=\"sound\",NAME=\"film\",DEFAULT=YES,"
+            + "AUTOSELECT=YES,URI=\"sound.m3u8\"\n"
+            + "#EXT-X-STREAM-INF:BANDWIDTH=3000000,RESOLUTION="
+            + program.width()
+            + "x"
+            + program.height()
+            + ",CODECS=\"avc1.42c01f,mp4a.40.2\",AUDIO=\"sound\"\npicture.m3u8\n");
+  }
+
+  @GetMapping("/picture.m3u8")
+  ResponseEntity<String> picture(@PathVariable long productionId, @PathVariable long revision) {
+    Program program = previews.program(current(productionId, revision));
+    StringBuilder text = new StringBuilder("#EXTM3U\n#EXT-X-VERSION:7\n");
+    text.append("#EXT-X-PLAYLIST-TYPE:VOD\n#EXT-X-TARGETDURATION:3\n");
+    text.append("#EXT-X-INDEPENDENT-SEGMENTS\n");
+    for (Segment segment : program.segments()) {
+      double seconds = program.rate().secondsOf(segment.range().length());
+      text.append(String.format(Locale.ROOT, "#EXTINF:%.6f,%n", seconds));
+      text.append(segment.index()).append('-').append(segment.hash()).append(".ts\n");
+    }
+    return playlist(text.append("#EXT-X-ENDLIST\n").toString());
+  }
+
+  @GetMapping("/{index}-{hash:[0-9a-f]{64}}.ts")
+  ResponseEntity<Resource> segment(
+      @PathVariable long productionId,
+      @PathVariable long revision,
+      @PathVariable int index,
+      @PathVariable String hash)
+      throws IOException {
+    Program program = previews.program(current(productionId, revision));
+    List<Segment> segments = program.segments();
+    if (index < 0 || index >= segments.size() || !segments.get(index).hash().equals(hash)) {
+      throw new NoSuchElementException("This part of the film has changed; play it anew.");
+    }
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType("video/mp2t"))
+        .cacheControl(CacheControl.maxAge(1, TimeUnit.HOURS))
+        .body(new FileSystemResource(previews.segment(program, index)));
+  }
+
+  @GetMapping("/sound.m3u8")
+  ResponseEntity<String> sound(@PathVariable long productionId, @PathVariable long revision)
+      throws IOException {
+    Path folder = previews.sound(current(productionId, revision));
+    return playlist(Files.readString(folder.resolve("sound.m3u8")));
+  }
+
+  @GetMapping("/sound.mp4")
+  ResponseEntity<Resource> soundFile(@PathVariable long productionId, @PathVariable long revision)
+      throws IOException {
+    Path folder = previews.sound(current(productionId, revision));
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType("audio/mp4"))
+        .body(new FileSystemResource(folder.resolve("sound.mp4")));
+  }
+
+  private static ResponseEntity<String> playlist(String text) {
+    return ResponseEntity.ok()
+        .contentType(PLAYLIST)
+        .cacheControl(CacheControl.noCache())
+        .body(text);
+  }
+
+  private FilmState current(long productionId, long revision) {
+    FilmState state = films.state(productionId);
+    if (state.production().revision() != revision) {
+      throw new NoSuchElementException(
+          "The film is at revision " + state.production().revision() + ", not " + revision + ".");
+    }
+    return state;
+  }
+}

@@ -1,0 +1,2 @@
+/** Productions and the shelf they stand on. */
+package app.latethistle.server.production;

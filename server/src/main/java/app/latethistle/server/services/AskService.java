@@ -1,0 +1,231 @@
+package app.latethistle.server.services;
+
+import app.latethistle.core.story.ServiceProfile;
+import app.latethistle.core.take.PictureShape;
+import app.latethistle.media.ContentStore;
+import app.latethistle.media.MediaFacts;
+import app.latethistle.server.material.BringIn;
+import app.latethistle.server.material.TakeEntry;
+import app.latethistle.server.material.Takes;
+import app.latethistle.server.production.Productions;
+import app.latethistle.standins.services.Order;
+import app.latethistle.standins.services.PictureService;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** The job in which a stand-in works on a request: it waits its turn, then makes the files. */
+@Configuration(proxyBeanMethods = false)
+class AskService {
+  private static final Logger LOG = LoggerFactory.getLogger(AskService.class);
+
+  @Bean("ask-service")
+  OneTimeTask<Long> askServiceTask(
+      Requests requests,
+      ServiceDesk desk,
+      Takes takes,
+      Productions productions,
+      ObjectProvider<BringIn> bringIn,
+      ContentStore store,
+      TransactionTemplate transaction) {
+    return Tasks.oneTime("ask-service", Long.class)
+        .onFailure(
+            (complete, operations) ->
+                operations.reschedule(complete, Instant.now().plus(Duration.ofSeconds(2))))
+        .execute(
+            (instance, context) -> {
+              Request request = requests.findById(instance.getData()).orElse(null);
+              if (request == null || request.state() != Request.State.QUEUED) {
+                return;
+              }
+              try {
+                Worker worker =
+                    new Worker(requests, desk, takes, productions, bringIn.getObject(), store);
+                worker.work(request, transaction);
+              } catch (IOException | RuntimeException e) {
+                LOG.warn("The stand-in failed.", e);
+                fail(requests, transaction, request.id(), "The service broke: " + e.getMessage());
+              }
+            });
+  }
+
+  private static void fail(
+      Requests requests, TransactionTemplate transaction, long id, String why) {
+    transaction.executeWithoutResult(
+        status ->
+            requests
+                .findById(id)
+                .filter(
+                    r -> r.state() == Request.State.RUNNING || r.state() == Request.State.QUEUED)
+                .ifPresent(r -> r.end(Request.State.FAILED, why)));
+  }
+
+  /** One request's way through a service. */
+  private record Worker(
+      Requests requests,
+      ServiceDesk desk,
+      Takes takes,
+      Productions productions,
+      BringIn bringIn,
+      ContentStore store) {
+
+    void work(Request request, TransactionTemplate transaction) throws IOException {
+      ServiceRow row = desk.row(request.service());
+      ServiceProfile profile = row.profile();
+      long started = System.nanoTime();
+      Boolean fails =
+          transaction.execute(
+              status -> {
+                ServiceRow locked = desk.lock(row);
+                Request r = requests.findById(request.id()).orElseThrow();
+                r.start();
+                requests.flush();
+                int every = locked.failsEvery();
+                return every > 0 && requests.worked(profile.name()) % every == 0;
+              });
+      Path folder = Files.createTempDirectory("stand-in");
+      try {
+        Order order = order(request, profile);
+        if (Boolean.TRUE.equals(fails)) {
+          waitUntil(started, profile.waitSeconds() / 2, request.id());
+          fail(
+              requests,
+              transaction,
+              request.id(),
+              profile.name()
+                  + " gave up half-way. Nothing was charged; ask again, or ask another service.");
+          return;
+        }
+        List<Path> files = PictureService.fulfil(order, folder);
+        if (!waitUntil(started, profile.waitSeconds(), request.id())) {
+          return;
+        }
+        deliver(request, files);
+        transaction.executeWithoutResult(
+            status ->
+                requests.findById(request.id()).ifPresent(r -> r.end(Request.State.DONE, null)));
+      } finally {
+        remove(folder);
+      }
+    }
+
+    private Order order(Request request, ServiceProfile profile) throws IOException {
+      PictureShape film = productions.get(request.productionId()).shape();
+      Optional<TakeEntry> source =
+          Optional.ofNullable(request.sourceTake()).flatMap(takes::findById);
+      boolean larger = request.kind() == Request.Kind.ENLARGE;
+      double first = source.map(t -> t.medium().facts().seconds()).orElse(0.0);
+      Optional<Path> picture =
+          start(request, source)
+              .filter(t -> t.medium().facts().kind() == MediaFacts.Kind.STILL)
+              .map(t -> store.path(t.medium().hash()));
+      return new Order(
+          profile,
+          request.prompt(),
+          request.seed(),
+          shape(profile, film, source),
+          request.seconds(),
+          request.move(),
+          2,
+          picture,
+          larger ? times(source.orElseThrow(), profile) : 1,
+          request.kind() == Request.Kind.EXTEND ? first : 0);
+    }
+
+    /** The take whose picture is painted from: for a clip made longer or larger, its own start. */
+    private Optional<TakeEntry> start(Request request, Optional<TakeEntry> source) {
+      boolean clip =
+          source.map(t -> t.medium().facts().kind() == MediaFacts.Kind.CLIP).orElse(false);
+      if (!clip) {
+        return source;
+      }
+      return requests.findByProductionIdOrderById(request.productionId()).stream()
+          .filter(r -> r.kind() == Request.Kind.MAKE && r.sourceTake() != null)
+          .filter(r -> r.service().equals(request.service()) && r.seed() == request.seed())
+          .findFirst()
+          .flatMap(r -> takes.findById(r.sourceTake()));
+    }
+
+    private static int times(TakeEntry take, ServiceProfile profile) {
+      PictureShape shape = take.medium().facts().shape().orElseThrow();
+      int shorter = Math.min(shape.width(), shape.height());
+      return Math.max(1, Math.min(4, (int) Math.round(2.0 * shorter / profile.height())));
+    }
+
+    /** The film's shape if the service makes it, else the service's first. */
+    private static String shape(
+        ServiceProfile profile, PictureShape film, Optional<TakeEntry> source) {
+      PictureShape wanted = source.flatMap(t -> t.medium().facts().shape()).orElse(film);
+      return profile.shapes().stream()
+          .min(Comparator.comparingDouble(s -> Math.abs(Math.log(aspect(s) / wanted.aspect()))))
+          .orElseThrow();
+    }
+
+    private static double aspect(String shape) {
+      String[] parts = shape.split(":");
+      return Double.parseDouble(parts[0]) / Double.parseDouble(parts[1]);
+    }
+
+    /** Waits as the service would; false if the request was cancelled meanwhile. */
+    private boolean waitUntil(long started, double seconds, long id) {
+      while (System.nanoTime() - started < seconds * 1e9) {
+        if (requests.findById(id).map(Request::state).orElse(null) != Request.State.RUNNING) {
+          return false;
+        }
+        try {
+          Thread.sleep(250);
+        } catch (InterruptedException e) {
+          Thread.currentThread().interrupt();
+          return false;
+        }
+      }
+      return requests.findById(id).map(Request::state).orElse(null) == Request.State.RUNNING;
+    }
+
+    private void deliver(Request request, List<Path> files) throws IOException {
+      double each = request.cost() / files.size();
+      for (int i = 0; i < files.size(); i++) {
+        Path file = files.get(i);
+        String ending = file.toString().substring(file.toString().lastIndexOf('.'));
+        String name =
+            request.service().toLowerCase(java.util.Locale.ROOT).replace(' ', '-')
+                + "-"
+                + request.seed()
+                + (files.size() > 1 ? "-" + (i + 1) : "")
+                + ending;
+        try (InputStream in = Files.newInputStream(file)) {
+          bringIn.bringMade(
+              request.productionId(),
+              request.shotId(),
+              name,
+              in,
+              new BringIn.Origin(request.service(), request.prompt(), request.seed() + i, each));
+        }
+      }
+    }
+
+    private static void remove(Path folder) throws IOException {
+      try (Stream<Path> files = Files.list(folder)) {
+        for (Path file : files.toList()) {
+          Files.delete(file);
+        }
+      }
+      Files.delete(folder);
+    }
+  }
+}

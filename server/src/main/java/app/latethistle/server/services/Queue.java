@@ -1,0 +1,81 @@
+package app.latethistle.server.services;
+
+import app.latethistle.core.story.ServiceProfile;
+import app.latethistle.server.config.Jobs;
+import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import java.util.List;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Sends waiting requests off, first come first served, as many at once as each service takes. */
+@Component
+public class Queue {
+  private final Requests requests;
+  private final ServiceDesk desk;
+  private final Jobs jobs;
+  private final OneTimeTask<Long> askService;
+
+  Queue(
+      Requests requests,
+      ServiceDesk desk,
+      Jobs jobs,
+      @Qualifier("ask-service") OneTimeTask<Long> askService) {
+    this.requests = requests;
+    this.desk = desk;
+    this.jobs = jobs;
+    this.askService = askService;
+  }
+
+  /** What was being made when the application stopped waits again; nothing was charged for it. */
+  @EventListener(ApplicationReadyEvent.class)
+  @Transactional
+  public void started() {
+    for (ServiceRow row : desk.all()) {
+      requests
+          .findByServiceAndStateOrderById(row.profile().name(), Request.State.RUNNING)
+          .forEach(Request::again);
+    }
+  }
+
+  @Scheduled(fixedDelay = 700)
+  void dispatch() {
+    if (!jobs.isRunning()) {
+      return;
+    }
+    for (ServiceRow row : desk.all()) {
+      ServiceProfile profile = row.profile();
+      List<Request> waiting =
+          requests.findByServiceAndStateOrderById(profile.name(), Request.State.QUEUED);
+      if (waiting.isEmpty()) {
+        continue;
+      }
+      long running = requests.countByServiceAndState(profile.name(), Request.State.RUNNING);
+      long free = Math.min(waiting.size(), profile.atOnce() - running);
+      for (int i = 0; i < free; i++) {
+        jobs.enqueue(askService, waiting.get(i).id());
+      }
+    }
+  }
+
+  /** Seconds until a waiting request is done, by its service's usual wait. */
+  double secondsLeft(Request request, ServiceProfile profile) {
+    if (request.state() == Request.State.RUNNING && request.startedAt() != null) {
+      double since =
+          java.time.Duration.between(request.startedAt(), java.time.Instant.now()).toMillis() / 1e3;
+      return Math.max(1, profile.waitSeconds() - since);
+    }
+    return (position(request) / profile.atOnce() + 1) * Math.max(1, profile.waitSeconds());
+  }
+
+  /** How many are before a waiting request. */
+  int position(Request request) {
+    return (int)
+        requests.findByServiceAndStateOrderById(request.service(), Request.State.QUEUED).stream()
+            .filter(r -> r.id() < request.id())
+            .count();
+  }
+}

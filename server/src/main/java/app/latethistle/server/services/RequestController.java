@@ -1,0 +1,135 @@
+package app.latethistle.server.services;
+
+import app.latethistle.core.story.CameraMove;
+import app.latethistle.core.story.ServiceProfile;
+import app.latethistle.server.material.Shots;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What is asked of services, and what it cost. */
+@RestController
+@RequestMapping("/api/productions/{productionId}/requests")
+class RequestController {
+  private final Requests requests;
+  private final ServiceDesk desk;
+  private final Asking asking;
+  private final Queue queue;
+  private final Ledger ledger;
+  private final Shots shots;
+
+  RequestController(
+      Requests requests, ServiceDesk desk, Asking asking, Queue queue, Ledger ledger, Shots shots) {
+    this.requests = requests;
+    this.desk = desk;
+    this.asking = asking;
+    this.queue = queue;
+    this.ledger = ledger;
+    this.shots = shots;
+  }
+
+  /**
+   * A request.
+   *
+   * @param before how many wait before it
+   * @param secondsLeft until it is done, by the service's usual wait; 0 if it is
+   * @param waited seconds from asking to its end, or until now
+   */
+  record RequestView(
+      long id,
+      long shot,
+      String label,
+      String service,
+      Request.Kind kind,
+      String prompt,
+      long seed,
+      double seconds,
+      CameraMove move,
+      double cost,
+      Request.State state,
+      @Schema(nullable = true) String message,
+      int before,
+      double secondsLeft,
+      double waited) {}
+
+  record NewRequests(
+      String service, List<Long> shots, @Schema(nullable = true) Long picture, long seed) {}
+
+  record Extension(long take, double seconds) {}
+
+  record Enlargement(long take) {}
+
+  @GetMapping
+  @Transactional(readOnly = true)
+  public List<RequestView> all(@PathVariable long productionId) {
+    Map<String, ServiceProfile> profiles = new HashMap<>();
+    desk.all().forEach(r -> profiles.put(r.profile().name(), r.profile()));
+    Map<Long, String> labels = new HashMap<>();
+    shots.findByProductionId(productionId).forEach(s -> labels.put(s.id(), s.label()));
+    return requests.findByProductionIdOrderById(productionId).stream()
+        .map(
+            r -> {
+              boolean open =
+                  r.state() == Request.State.QUEUED || r.state() == Request.State.RUNNING;
+              ServiceProfile profile = profiles.get(r.service());
+              Instant end = r.endedAt() == null ? Instant.now() : r.endedAt();
+              return new RequestView(
+                  r.id(),
+                  r.shotId(),
+                  labels.getOrDefault(r.shotId(), ""),
+                  r.service(),
+                  r.kind(),
+                  r.prompt(),
+                  r.seed(),
+                  r.seconds(),
+                  r.move(),
+                  r.cost(),
+                  r.state(),
+                  r.message(),
+                  r.state() == Request.State.QUEUED ? queue.position(r) : 0,
+                  open && profile != null ? queue.secondsLeft(r, profile) : 0,
+                  Duration.between(r.askedAt(), end).toMillis() / 1000.0);
+            })
+        .toList();
+  }
+
+  @PostMapping
+  Asking.Asked make(@PathVariable long productionId, @RequestBody NewRequests asked) {
+    return asking.make(productionId, asked.service(), asked.shots(), asked.picture(), asked.seed());
+  }
+
+  @PostMapping("/extend")
+  Asking.Asked extend(@PathVariable long productionId, @RequestBody Extension asked) {
+    return asking.extend(productionId, asked.take(), asked.seconds());
+  }
+
+  @PostMapping("/enlarge")
+  Asking.Asked enlarge(@PathVariable long productionId, @RequestBody Enlargement asked) {
+    return asking.enlarge(productionId, asked.take());
+  }
+
+  @PostMapping("/{id}/cancel")
+  void cancel(@PathVariable long productionId, @PathVariable long id) {
+    asking.cancel(productionId, id);
+  }
+
+  @PostMapping("/{id}/again")
+  Asking.Asked again(@PathVariable long productionId, @PathVariable long id) {
+    return asking.askAgain(productionId, id);
+  }
+
+  @GetMapping("/ledger")
+  Ledger.Page ledger(@PathVariable long productionId) {
+    return ledger.of(productionId);
+  }
+}

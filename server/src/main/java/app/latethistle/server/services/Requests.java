@@ -1,0 +1,33 @@
+package app.latethistle.server.services;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.NoSuchElementException;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+/** The requests kept. */
+public interface Requests extends JpaRepository<Request, Long> {
+  List<Request> findByProductionIdOrderById(long productionId);
+
+  List<Request> findByServiceAndStateOrderById(String service, Request.State state);
+
+  long countByServiceAndState(String service, Request.State state);
+
+  /** Credits a service was paid since a time; what failed or was cancelled costs nothing. */
+  @Query(
+      "select coalesce(sum(r.cost), 0) from Request r where r.service = :service and r.askedAt >="
+          + " :since and r.state in (QUEUED, RUNNING, DONE)")
+  double spentSince(String service, Instant since);
+
+  /** How often a service has worked on a request. */
+  @Query("select coalesce(sum(r.attempts), 0) from Request r where r.service = :service")
+  long worked(String service);
+
+  /** A request of a production. */
+  default Request get(long productionId, long id) {
+    return findById(id)
+        .filter(r -> r.productionId() == productionId)
+        .orElseThrow(() -> new NoSuchElementException("There is no request " + id + " here."));
+  }
+}

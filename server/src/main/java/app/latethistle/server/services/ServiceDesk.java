@@ -1,0 +1,84 @@
+package app.latethistle.server.services;
+
+import app.latethistle.core.story.ServiceProfile;
+import java.util.List;
+import java.util.NoSuchElementException;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The services the person works with; the profiles that ship stand there at first. */
+@Service
+public class ServiceDesk {
+  private final ServiceRows rows;
+
+  ServiceDesk(ServiceRows rows) {
+    this.rows = rows;
+  }
+
+  @EventListener(ApplicationReadyEvent.class)
+  @Transactional
+  public void started() {
+    if (rows.count() == 0) {
+      ServiceProfile.USUAL.forEach(profile -> rows.save(new ServiceRow(profile)));
+    }
+  }
+
+  /** All services, in the order they were added. */
+  @Transactional(readOnly = true)
+  List<ServiceRow> all() {
+    return rows.findAllByOrderById();
+  }
+
+  /**
+   * The profile of a name.
+   *
+   * @throws NoSuchElementException if there is none
+   */
+  @Transactional(readOnly = true)
+  public ServiceProfile profile(String name) {
+    return row(name).profile();
+  }
+
+  /** Lets requests to a service that start at once be counted one after the other. */
+  ServiceRow lock(ServiceRow row) {
+    return rows.lock(row.id()).orElse(row);
+  }
+
+  ServiceRow row(String name) {
+    return all().stream()
+        .filter(r -> r.profile().name().equalsIgnoreCase(name))
+        .findFirst()
+        .orElseThrow(() -> new NoSuchElementException("There is no service '" + name + "'."));
+  }
+
+  /** Adds a service, or changes the one of an id. */
+  @Transactional
+  public void set(Long id, ServiceProfile profile, int failsEvery) {
+    boolean taken =
+        all().stream()
+            .anyMatch(
+                r -> r.profile().name().equalsIgnoreCase(profile.name()) && !r.id().equals(id));
+    if (taken) {
+      throw new IllegalArgumentException(
+          "There is a service named " + profile.name() + " already; give another name.");
+    }
+    if (failsEvery < 0 || failsEvery > 100) {
+      throw new IllegalArgumentException("A stand-in fails every 1 to 100 requests, or 0: never.");
+    }
+    ServiceRow row =
+        id == null
+            ? new ServiceRow(profile)
+            : rows.findById(id)
+                .orElseThrow(() -> new NoSuchElementException("There is no service " + id + "."));
+    row.set(profile, failsEvery);
+    rows.save(row);
+  }
+
+  /** Removes a service; what it made stays. */
+  @Transactional
+  public void remove(long id) {
+    rows.deleteById(id);
+  }
+}

@@ -1,0 +1,76 @@
+package app.latethistle.server;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import tools.jackson.databind.JsonNode;
+
+/** A production with six demo shots, the demo song and its first cut, changed through the API. */
+final class CutFilm {
+  private static final String[] FILES = {
+    "shot_010_take1",
+    "shot_020_take1",
+    "shot_020_take2",
+    "shot_030_take1",
+    "shot_040_take1",
+    "shot_050_take1",
+    "shot_060_take1",
+    "slow bellows"
+  };
+
+  final Api api;
+  final long id;
+  final String path;
+  JsonNode film;
+
+  private CutFilm(Api api, long id) {
+    this.api = api;
+    this.id = id;
+    path = "/api/productions/" + id;
+    film = api.get(path + "/film").json();
+  }
+
+  static CutFilm make(Api api, double seconds) {
+    CutFilm made = new CutFilm(api, api.production("Cut", 640, 360, seconds));
+    api.bringDemo(made.id, FILES);
+    made.film = api.get(made.path + "/film").json();
+    made.edit("first-cut", Map.of("everything", true));
+    return made;
+  }
+
+  /** The same production through another door. */
+  CutFilm through(Api other) {
+    return new CutFilm(other, id);
+  }
+
+  /** Makes an edit on the film as it was last answered, and keeps the new one. */
+  Api.Answer edit(String name, Map<String, ?> values) {
+    Api.Answer answer = tryEdit(name, values);
+    if (answer.status() != 200) {
+      throw new AssertionError(name + " " + values + ": " + answer.text());
+    }
+    film = answer.json();
+    return answer;
+  }
+
+  Api.Answer tryEdit(String name, Map<String, ?> values) {
+    Map<String, Object> body = new LinkedHashMap<>(values);
+    body.put("revision", film.get("revision").asLong());
+    return api.post(path + "/film/" + name, body);
+  }
+
+  JsonNode shot(int place) {
+    return film.get("shots").get(place);
+  }
+
+  JsonNode joint(int index) {
+    return film.get("joints").get(index);
+  }
+
+  /** What the film is, without its revision and undo labels. */
+  String content() {
+    return film.get("shots").toString()
+        + film.get("joints")
+        + film.get("songStart")
+        + film.get("fade");
+  }
+}

@@ -1,0 +1,97 @@
+package app.latethistle.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+class MasterTest {
+  private static Map<String, Object> order(String name, String rate) {
+    return Map.of("name", name, "size", "PRODUCTION", "rate", rate, "quality", "SMALL");
+  }
+
+  private static JsonNode ended(CutFilm cut, long master) {
+    return cut.api
+        .until(
+            cut.path + "/masters",
+            all -> !find(all, master).get("state").asString().matches("WAITING|RENDERING|CHECKING"))
+        .valueStream()
+        .filter(m -> m.get("id").asLong() == master)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static JsonNode find(JsonNode all, long master) {
+    return all.valueStream().filter(m -> m.get("id").asLong() == master).findFirst().orElseThrow();
+  }
+
+  @Test
+  void rendersChecksAndServesAMaster() {
+    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 15);
+    long id =
+        cut.api.post(cut.path + "/masters", order("The cut / one", "24")).json().get("id").asLong();
+    JsonNode master = ended(cut, id);
+    assertThat(master.get("state").asString()).as("%s", master).isEqualTo("DONE");
+    assertThat(master.get("frames").asLong()).isEqualTo(cut.film.get("length").asLong());
+    assertThat(master.get("message").asString())
+        .contains(cut.film.get("length").asLong() + " frames");
+    byte[] file = cut.api.get(cut.path + "/masters/" + id + "/file").bytes();
+    assertThat(file).hasSize((int) master.get("bytes").asLong());
+    assertThat(new String(file, 4, 4, StandardCharsets.US_ASCII)).isEqualTo("ftyp");
+  }
+
+  @Test
+  void anotherRateKeepsTheTime() {
+    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 15);
+    long id =
+        cut.api
+            .post(cut.path + "/masters", order("Thirty", "30000/1001"))
+            .json()
+            .get("id")
+            .asLong();
+    JsonNode master = ended(cut, id);
+    assertThat(master.get("state").asString()).as("%s", master).isEqualTo("DONE");
+    double seconds = cut.film.get("length").asLong() / 24.0;
+    assertThat(Math.abs(master.get("frames").asLong() * 1001 / 30000.0 - seconds)).isLessThan(0.02);
+  }
+
+  @Test
+  void aRenderIsCancelledAndAnotherOneGoesOn() {
+    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    long id = cut.api.post(cut.path + "/masters", order("Stopped", "24")).json().get("id").asLong();
+    cut.api.until(cut.path + "/masters", all -> find(all, id).get("framesDone").asLong() > 0);
+    cut.api.post(cut.path + "/masters/" + id + "/cancel", Map.of());
+    JsonNode master = ended(cut, id);
+    assertThat(master.get("state").asString()).isEqualTo("CANCELLED");
+    assertThat(cut.api.get(cut.path + "/masters/" + id + "/file").status()).isEqualTo(404);
+    long again =
+        cut.api.post(cut.path + "/masters", order("Again", "24")).json().get("id").asLong();
+    assertThat(ended(cut, again).get("state").asString()).isEqualTo("DONE");
+  }
+
+  @Test
+  void aRenderGoesOnAfterARestart() {
+    try (RunningServer server = RunningServer.fresh()) {
+      CutFilm cut = CutFilm.make(server.api(), 18);
+      long id =
+          cut.api.post(cut.path + "/masters", order("Halfway", "24")).json().get("id").asLong();
+      cut.api.until(cut.path + "/masters", all -> find(all, id).get("framesDone").asLong() > 40);
+      server.restart();
+      JsonNode master = ended(cut.through(server.api()), id);
+      assertThat(master.get("state").asString()).as("%s", master).isEqualTo("DONE");
+    }
+  }
+
+  @Test
+  void ordersThatMakeNoSenseAreRefused() {
+    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 15);
+    assertThat(cut.api.post(cut.path + "/masters", order(" ", "24")).status()).isEqualTo(422);
+    assertThat(cut.api.post(cut.path + "/masters", order("a", "fast")).detail()).contains("fast");
+    long empty = cut.api.production("Empty", 640, 360, 20);
+    Api.Answer answer = cut.api.post("/api/productions/" + empty + "/masters", order("a", "24"));
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.detail()).contains("empty");
+  }
+}

@@ -1,0 +1,83 @@
+package app.latethistle.server;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/** The real application on a free port, with a real database and a store of its own. */
+public final class RunningServer implements AutoCloseable {
+  private static RunningServer shared;
+
+  private final String database;
+  private final Path data;
+  private final boolean seedDemo;
+  private ConfigurableApplicationContext context;
+
+  private RunningServer(String database, Path data, boolean seedDemo) {
+    this.database = database;
+    this.data = data;
+    this.seedDemo = seedDemo;
+    start();
+  }
+
+  /** One server for all tests that do not stop it. */
+  public static synchronized RunningServer shared() {
+    if (shared == null) {
+      shared = fresh();
+      Runtime.getRuntime().addShutdownHook(new Thread(shared::close));
+    }
+    return shared;
+  }
+
+  /** A server of the test's own. */
+  public static RunningServer fresh() {
+    return fresh(false);
+  }
+
+  /** A server of the test's own, which puts the demo on its empty shelf if asked to. */
+  static RunningServer fresh(boolean seedDemo) {
+    try {
+      Path data = Files.createTempDirectory("thistle-store");
+      return new RunningServer(TestDatabase.create(), data, seedDemo);
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
+
+  private void start() {
+    context =
+        SpringApplication.run(
+            App.class,
+            "--server.port=0",
+            "--spring.datasource.url=" + database,
+            "--spring.datasource.password=" + TestDatabase.password(),
+            "--latethistle.data=" + data,
+            "--latethistle.demo=" + Path.of("..", "demo").toAbsolutePath().normalize(),
+            "--latethistle.seed-demo=" + seedDemo);
+  }
+
+  /** Ends the application and starts it again on the same database and store. */
+  public void restart() {
+    context.close();
+    start();
+  }
+
+  public int port() {
+    return context.getEnvironment().getRequiredProperty("local.server.port", Integer.class);
+  }
+
+  public Api api() {
+    return new Api(port());
+  }
+
+  public Path data() {
+    return data;
+  }
+
+  @Override
+  public void close() {
+    context.close();
+  }
+}
