@@ -1,0 +1,119 @@
+package app.latethistle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Bad files, a killed server, two windows on one film. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class BreakingTest {
+  private Application application;
+  private Browsers browsers;
+
+  @TempDir Path folder;
+
+  @BeforeAll
+  void start() {
+    application = Application.start();
+    browsers = new Browsers();
+  }
+
+  @AfterAll
+  void end() {
+    browsers.close();
+    application.close();
+  }
+
+  private Path file(String name, byte[] bytes) throws IOException {
+    return Files.write(folder.resolve(name), bytes);
+  }
+
+  @Test
+  void breaksThingsAndLosesNothing() throws IOException {
+    Page page = browsers.open(application.url());
+    Steps steps = new Steps(page);
+    steps.makeProduction("Rough water", "20");
+    Path good = Browsers.demo("shot_010_take1")[0];
+    byte[] bytes = Files.readAllBytes(good);
+    steps.bringIn(
+        good,
+        Browsers.demo("shot_020_take1")[0],
+        Browsers.demo("shot_030_take1")[0],
+        Browsers.demo("shot_040_take1")[0],
+        Browsers.demo("slow")[0],
+        file("empty.mp4", new byte[0]),
+        file("letter.mp4", "hello".getBytes(java.nio.charset.StandardCharsets.US_ASCII)),
+        file(
+            "playlist.mp4",
+            "#EXTM3U\n/etc/passwd\n".getBytes(java.nio.charset.StandardCharsets.US_ASCII)),
+        file("half.mp4", Arrays.copyOf(bytes, bytes.length / 2)));
+    Locator refused = page.getByRole(com.microsoft.playwright.options.AriaRole.ALERT).first();
+    assertThat(refused).containsText("empty.mp4");
+    assertThat(refused).containsText("letter.mp4");
+    assertThat(refused).containsText("playlist.mp4");
+    assertThat(page.getByText("cut short").first()).isVisible();
+    assertThat(page.getByLabel("Shot 040").first()).isVisible();
+
+    steps.firstCut();
+    assertThat(steps.foot()).containsText("3 of 3");
+    twoWindows(page, steps);
+    killedInMidRender(page, steps);
+  }
+
+  /** The second window has not heard of the first one's edit: it is told, and both edits stand. */
+  private void twoWindows(Page page, Steps steps) {
+    Page other = browsers.open(page.url());
+    Steps there = new Steps(other);
+    assertThat(there.foot()).isVisible();
+    // Hold back what would tell the second window in time.
+    other.route(Pattern.compile("/events$"), Route::abort);
+    other.reload();
+    assertThat(there.foot()).isVisible();
+
+    page.keyboard().press("Home");
+    page.keyboard().press("s");
+    page.keyboard().press("l");
+    assertThat(steps.button("locked")).isVisible();
+
+    other.keyboard().press("End");
+    other.keyboard().press("s");
+    other.keyboard().press("f");
+    assertThat(other.getByText("changed in another window")).isVisible();
+    other.keyboard().press("f");
+    assertThat(there.button("soft")).hasAttribute("aria-pressed", "true");
+
+    page.keyboard().press("Escape");
+    page.keyboard().press("End");
+    page.keyboard().press("s");
+    assertThat(steps.button("soft")).hasAttribute("aria-pressed", "true");
+    page.keyboard().press("Home");
+    page.keyboard().press("s");
+    assertThat(steps.button("locked")).isVisible();
+    other.close();
+  }
+
+  private void killedInMidRender(Page page, Steps steps) throws IOException {
+    Locator row = steps.order("Survivor");
+    assertThat(row).containsText(Pattern.compile("(9[7-9]|[1-9]\\d\\d) of \\d+ frames"));
+    application.killAndRestart();
+    page.reload();
+    steps.awaitChecked(row);
+    assertThat(row).containsText("no unplanned black");
+    steps.room("Score").click();
+    assertThat(steps.foot()).containsText("3 of 3");
+    assertThat(steps.button("Undo")).isVisible();
+  }
+}
