@@ -15,9 +15,6 @@ export function MadeBy({ production, take }: { production: Production; take: Tak
     path: `${under(production.id)}/requests/${path}`,
     body,
   }));
-  const shorter = Math.min(take.width, take.height);
-  const times = service ? Math.max(1, Math.min(4, Math.round((2 * shorter) / service.height))) : 2;
-  const side = (n: number) => Math.round((n / shorter) * (service?.height ?? shorter) * times);
   return (
     <Box sx={{ px: 4, py: 3, borderTop: `1px solid ${ink.rule}` }}>
       <Box>
@@ -46,7 +43,7 @@ export function MadeBy({ production, take }: { production: Production; take: Tak
             </>
           )}
           <Button onClick={() => ask.mutate({ path: "enlarge", body: { take: take.id } })}>
-            Enlarge to {side(take.width)}×{side(take.height)},{" "}
+            Enlarge to twice the size,{" "}
             {(take.still ? service.credits : take.seconds * service.credits).toFixed(0)} credits
           </Button>
         </Box>

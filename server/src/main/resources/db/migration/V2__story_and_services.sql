@@ -18,7 +18,11 @@ create index on story_version (production_id, place);
 alter table shot add column story_shot int;
 
 alter table medium add column measured text;
-alter table medium add column edges bytea;
+
+create table standing_edges (
+  hash           varchar(64) primary key references medium on delete cascade,
+  edges          bytea not null
+);
 
 alter table take add column measured_frames bigint not null default 0;
 alter table take add column placeholder boolean not null default false;

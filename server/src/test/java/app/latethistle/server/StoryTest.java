@@ -2,208 +2,141 @@ package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 class StoryTest {
-  private static final JsonMapper JSON = JsonMapper.builder().build();
-
-  private static final String SCRIPT =
-      "## The jetty\\n- A lantern swings over black water.\\n\\nMaren (V.O.): The water came at night, and"
-          + " it really stayed.\\n\\n- A bell under water.\\n- Snow on a roof.\\n";
-
   private final Api api = RunningServer.shared().api();
-  private final long id = api.production("Story", 1280, 720, 20);
-  private final String story = "/api/productions/" + id + "/story";
-  private long revision;
+  private final WrittenStory written = WrittenStory.make(api);
 
-  private JsonNode send(String method, String path, String values) {
-    String body = "{\"revision\":" + revision + (values.isEmpty() ? "" : "," + values) + "}";
-    Api.Answer answer = sent(method, story + "/" + path, body);
-    assertThat(answer.status()).as(answer.text()).isEqualTo(200);
-    revision = answer.json().get("revision").asLong();
-    return answer.json();
+  private int shotId(int place) {
+    return written.story.get("shots").get(place).get("id").asInt();
   }
 
-  private JsonNode written() {
-    return send("PUT", "script", "\"text\":\"" + SCRIPT + "\",\"format\":null,\"fileName\":\"\"");
+  private List<String> numbers() {
+    return written.shots().stream().map(s -> s.get("label").asString()).toList();
   }
 
   @Test
   void readsTimesAndShortensAScript() {
-    JsonNode now = written();
+    JsonNode now = written.story;
     assertThat(now.get("format").asString()).isEqualTo("MARKDOWN");
     assertThat(now.get("words").asInt()).isEqualTo(9);
-    now = send("PUT", "delivery", "\"delivery\":{\"wordsPerMinute\":90,\"gap\":1}");
+    now = written.put("delivery", Map.of("delivery", Map.of("wordsPerMinute", 90, "gap", 1)));
     assertThat(now.get("spokenSeconds").asDouble()).isEqualTo(6);
-    now = send("POST", "cut", "\"line\":1,\"text\":\"really\"");
+    now = written.post("cut", Map.of("line", 1, "text", "really"));
     assertThat(now.get("lines").get(0).get("text").asString())
         .isEqualTo("The water came at night, and it stayed.");
     assertThat(now.get("undo").asString()).isEqualTo("shorten line 1");
-    now = send("POST", "undo", "");
-    assertThat(now.get("words").asInt()).isEqualTo(9);
-    now = send("POST", "redo", "");
-    assertThat(now.get("words").asInt()).isEqualTo(8);
+    assertThat(written.post("undo", Map.of()).get("words").asInt()).isEqualTo(9);
+    assertThat(written.post("redo", Map.of()).get("words").asInt()).isEqualTo(8);
   }
 
   @Test
   void shotsOfTheStoryAreThoseTakesGatherUnder() {
-    written();
-    JsonNode now = send("POST", "shots/propose", "\"count\":0");
-    assertThat(now.get("shots").size()).isEqualTo(4);
+    written.post("shots/propose", Map.of("count", 0));
     assertThat(numbers()).containsExactly("010", "020", "030", "040");
-    int second = now.get("shots").get(1).get("id").asInt();
-    int last = now.get("shots").get(3).get("id").asInt();
-    send("POST", "shots/move", "\"id\":" + last + ",\"after\":" + second);
+    int second = shotId(1);
+    int last = shotId(3);
+    written.post("shots/move", Map.of("id", last, "after", second));
     assertThat(numbers()).containsExactly("010", "020", "025", "030");
-    send("POST", "shots/remove", "\"ids\":[" + second + "]");
+    written.post("shots/remove", Map.of("ids", List.of(second)));
     assertThat(numbers()).containsExactly("010", "025", "030");
-    send(
-        "POST",
+    written.post(
         "shots/change",
-        "\"ids\":[" + last + "],\"fields\":{\"move\":\"RISE\",\"seconds\":4.5}");
-    send("POST", "undo", "");
-    now = send("POST", "undo", "");
-    assertThat(now.get("shots").size()).isEqualTo(4);
-    Api.Answer stale = sent("POST", story + "/shots/add", "{\"revision\":1,\"id\":0}");
-    assertThat(stale.status()).isEqualTo(409);
-    assertThat(stale.text()).contains("This story was changed in another window");
-    Api.Answer bad =
-        sent(
-            "POST",
-            story + "/shots/change",
-            "{\"revision\":" + revision + ",\"ids\":[" + last + "],\"fields\":{\"seconds\":-3}}");
-    assertThat(bad.status()).isEqualTo(422);
-    assertThat(bad.text()).contains("0.2 to 600");
+        Map.of("ids", List.of(last), "fields", Map.of("move", "RISE", "seconds", 4.5)));
+    written.post("undo", Map.of());
+    assertThat(written.post("undo", Map.of()).get("shots").size()).isEqualTo(4);
   }
 
-  private List<String> numbers() {
-    JsonNode shots = api.get("/api/productions/" + id + "/material").json().get("shots");
-    return shots.valueStream().map(s -> s.get("label").asString()).toList();
+  @Test
+  void aBadOrLateChangeIsRefusedAndNothingIsLost() {
+    written.post("shots/propose", Map.of("count", 0));
+    String before = api.get(written.path).text();
+    Api.Answer late = written.send("POST", "shots/add", Map.of("id", 0, "revision", 1));
+    assertThat(late.status()).isEqualTo(409);
+    assertThat(late.text()).contains("This story was changed in another window");
+    Map<String, ?> tooShort = Map.of("ids", List.of(shotId(0)), "fields", Map.of("seconds", -3));
+    Api.Answer bad = written.send("POST", "shots/change", tooShort);
+    assertThat(bad.status()).isEqualTo(422);
+    assertThat(bad.text()).contains("0.2 to 600");
+    Api.Answer none = written.send("POST", "cut", Map.of("line", 9, "text", "really"));
+    assertThat(none.status()).isBetween(400, 499);
+    assertThat(api.get(written.path).text()).isEqualTo(before);
   }
 
   @Test
   void aChangedSheetChangesEveryPrompt() {
-    written();
-    send("POST", "shots/propose", "\"count\":0");
-    send(
-        "PUT",
+    written.post("shots/propose", Map.of("count", 0));
+    Map<String, String> look =
+        Map.of("lens", "", "film", "torn paper", "light", "", "grade", "", "tone", "", "shape", "");
+    written.put(
         "sheets",
-        "\"sheets\":{\"people\":[],\"places\":[],\"exclusions\":[\"cars\"],\"look\":{\"lens\":\"\",\"film\":\"torn"
-            + " paper\",\"light\":\"\",\"grade\":\"\",\"tone\":\"\",\"shape\":\"\"}}");
-    JsonNode prompts = api.get(story + "/prompts?service=Kestle%20Motion").json();
+        Map.of(
+            "sheets",
+            Map.of(
+                "people",
+                List.of(),
+                "places",
+                List.of(),
+                "exclusions",
+                List.of("cars"),
+                "look",
+                look)));
+    JsonNode prompts = api.get(written.path + "/prompts?service=Kestle%20Motion").json();
     assertThat(prompts.size()).isEqualTo(4);
     prompts.forEach(
         p -> {
           assertThat(p.get("text").asString()).contains("Torn paper", "The camera");
           assertThat(p.get("exclusion").asString()).isEqualTo("cars");
         });
-    JsonNode stills = api.get(story + "/prompts?service=Kestle%20Still").json();
+    JsonNode stills = api.get(written.path + "/prompts?service=Kestle%20Still").json();
     stills.forEach(p -> assertThat(p.get("text").asString()).doesNotContain("The camera"));
-    assertThat(api.get(story + "/prompts.csv?service=Kestle%20Motion").text())
+    assertThat(api.get(written.path + "/prompts.csv?service=Kestle%20Motion").text())
         .startsWith("number,seen,prompt,exclusion,dropped\r\n010,");
-    assertThat(api.get(story + "/storyboard.pdf").text()).startsWith("%PDF-");
-    assertThat(api.get(story + "/drafts?seed=3").json().size()).isEqualTo(3);
+    assertThat(api.get(written.path + "/drafts?seed=3").json().size()).isEqualTo(3);
+  }
+
+  /** Read back with PDFBox's own text extraction. */
+  @Test
+  void theStoryboardPrintsEveryShot() throws IOException {
+    written.post("shots/propose", Map.of("count", 0));
+    byte[] file = api.get(written.path + "/storyboard.pdf").bytes();
+    try (PDDocument document = Loader.loadPDF(file)) {
+      String text = new PDFTextStripper().getText(document);
+      assertThat(text).contains("010", "040", "A bell under water", "Snow on a roof");
+    }
   }
 
   @Test
-  void aPlaceholderHoldsTheTimeUntilATakeComes() {
-    written();
-    send("POST", "shots/propose", "\"count\":2");
-    JsonNode shot = awaitHeld();
-    assertThat(shot.get("takes").size()).isZero();
-    String profile = standIn("Quick Vane", 0);
-    Api.Answer asked =
-        sent(
-            "POST",
-            "/api/productions/" + id + "/requests",
-            "{\"service\":\""
-                + profile
-                + "\",\"shots\":["
-                + shot.get("id").asLong()
-                + "],\"picture\":null,\"seed\":7}");
-    assertThat(asked.status()).as(asked.text()).isEqualTo(200);
-    JsonNode take = awaitTake(shot.get("id").asLong());
-    assertThat(take.get("service").asString()).isEqualTo(profile);
-    JsonNode ledger = api.get("/api/productions/" + id + "/requests/ledger").json();
-    assertThat(ledger.get("spent").asDouble()).isEqualTo(1);
-  }
-
-  @Test
-  void aServiceThatFailsHalfWayLosesNothing() {
-    written();
-    JsonNode now = send("POST", "shots/propose", "\"count\":2");
-    String profile = standIn("Broken Vane", 2);
-    String rows = now.get("rows").toString();
-    sent(
-        "POST",
-        "/api/productions/" + id + "/requests",
-        "{\"service\":\"" + profile + "\",\"shots\":" + rows + ",\"picture\":null,\"seed\":7}");
-    JsonNode failed = await("FAILED");
-    await("DONE");
-    assertThat(failed.get("message").asString()).contains("Nothing was charged", "ask again");
-    sent(
-        "POST",
-        "/api/productions/" + id + "/requests/" + failed.get("id").asLong() + "/again",
-        null);
-    awaitTake(failed.get("shot").asLong());
-  }
-
-  /** A still service that answers at once; it fails every so-many-th request. */
-  private String standIn(String name, int failsEvery) {
-    Api.Answer answer =
-        sent(
-            "POST",
-            "/api/services",
-            "{\"failsEvery\":"
-                + failsEvery
-                + ",\"profile\":{\"name\":\""
-                + name
-                + "\",\"kind\":\"CLIP\",\"takesExclusion\":true,\"takesSeed\":true,\"takesPicture\":true,"
-                + "\"takesStrength\":true,\"takesMove\":true,\"longestPrompt\":300,\"shapes\":[\"16:9\"],"
-                + "\"lengths\":[1],\"rate\":12,\"height\":256,\"credits\":1,\"allowance\":50,"
-                + "\"period\":\"DAY\",\"atOnce\":1,\"waitSeconds\":0}}");
-    assertThat(answer.status()).as(answer.text()).isEqualTo(201);
-    return name;
-  }
-
-  private Api.Answer sent(String method, String path, String body) {
-    return api.json(method, path, body == null ? null : JSON.readTree(body));
-  }
-
-  private JsonNode awaitHeld() {
-    return api.until(
-            "/api/productions/" + id + "/material",
-            m -> m.get("shots").get(0).get("held").asBoolean())
-        .get("shots")
-        .get(0);
-  }
-
-  private JsonNode awaitTake(long shot) {
-    JsonNode material =
-        api.until("/api/productions/" + id + "/material", m -> measuredTake(m, shot).isPresent());
-    return measuredTake(material, shot).orElseThrow();
-  }
-
-  private static Optional<JsonNode> measuredTake(JsonNode material, long shot) {
-    return material
-        .get("shots")
-        .valueStream()
-        .filter(s -> s.get("id").asLong() == shot)
-        .flatMap(s -> s.get("takes").valueStream())
-        .filter(t -> !t.get("facts").isNull())
-        .findFirst();
-  }
-
-  private JsonNode await(String state) {
-    String path = "/api/productions/" + id + "/requests";
-    return in(api.until(path, all -> in(all, state).isPresent()), state).orElseThrow();
-  }
-
-  private static Optional<JsonNode> in(JsonNode requests, String state) {
-    return requests.valueStream().filter(r -> r.get("state").asString().equals(state)).findFirst();
+  void aSlateSaysWhatItsShotSays() {
+    written.post("shots/propose", Map.of("count", 2));
+    written.awaitShot(1, s -> s.get("held").asBoolean());
+    api.bringDemo(written.id, "slow bellows");
+    long at = api.get(written.production + "/film").json().get("revision").asLong();
+    JsonNode film =
+        api.post(written.production + "/film/first-cut", Map.of("revision", at, "everything", true))
+            .json();
+    assertThat(film.get("shots").size()).isEqualTo(2);
+    String slate =
+        written.production
+            + "/takes/"
+            + film.get("shots").get(0).get("takeId").asLong()
+            + "/frames/0.jpg";
+    byte[] before = api.get(slate).bytes();
+    written.post(
+        "shots/change",
+        Map.of("ids", List.of(shotId(0)), "fields", Map.of("seen", "A heron on the sluice")));
+    long revision = film.get("revision").asLong();
+    JsonNode after =
+        api.until(written.production + "/film", f -> f.get("revision").asLong() > revision);
+    assertThat(api.get(slate).bytes()).isNotEqualTo(before);
+    assertThat(after.get("undo").asString()).isEqualTo(film.get("undo").asString());
   }
 }

@@ -1,6 +1,7 @@
 package app.latethistle.standins;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.measure.MoveVerdict;
 import app.latethistle.core.measure.TakeFacts;
@@ -11,6 +12,7 @@ import app.latethistle.core.story.Script;
 import app.latethistle.core.story.ScriptElement;
 import app.latethistle.core.story.ScriptFormat;
 import app.latethistle.core.story.ServiceProfile;
+import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Probe;
 import app.latethistle.media.TakeMeasure;
@@ -121,22 +123,26 @@ class ServicesTest {
   }
 
   @ParameterizedTest
-  @EnumSource(names = {"SOFT", "FROZEN_END", "JUMP", "FLICKER"})
+  @EnumSource(names = {"SOFT", "FROZEN_END", "JUMP", "FLICKER", "HALF_RATE", "CORNER_MARK"})
   void paintsTheFlawsItNames(Flaw flaw) throws IOException {
-    Clip clip = Clip.of(Scene.TICKET_BOOTH, 3).move(Move.PUSH_IN);
+    // A mark is told by what passes behind it: a pan shows it in less time.
+    Move move = flaw == Flaw.CORNER_MARK ? Move.PAN_LEFT : Move.PUSH_IN;
+    Clip clip = Clip.of(Scene.TICKET_BOOTH, 3).move(move);
     TakeFacts facts = painted(clip.flaw(flaw));
     switch (flaw) {
       case SOFT -> assertThat(facts.sharpness()).isLessThan(0.8 * painted(clip).sharpness());
       case FROZEN_END -> assertThat(facts.frozen()).hasSize(1);
       case JUMP -> assertThat(facts.jumps()).hasSize(1);
       case FLICKER -> assertThat(facts.flicker()).isNotEmpty();
+      case HALF_RATE -> assertThat(facts.realRate()).isCloseTo(12, within(1.0));
+      case CORNER_MARK -> assertThat(facts.marks()).hasSize(1);
       default -> throw new IllegalStateException(flaw.name());
     }
   }
 
   private TakeFacts painted(Clip clip) throws IOException {
     Path file = folder.resolve("painted.mp4");
-    ScenePainter.paint(clip.size(960, 540), file);
+    ScenePainter.paint(clip.size(960, 540).at(FrameRate.FPS_24, 3), file);
     return TakeMeasure.measure(file, Probe.probe(file), n -> {}).facts();
   }
 

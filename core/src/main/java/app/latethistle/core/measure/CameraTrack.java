@@ -82,7 +82,7 @@ final class CameraTrack {
    * The key frame no longer tells, or something sudden happened: the frame before becomes the key.
    */
   private void fromLast(Gray[] now) {
-    rekey();
+    key = before;
     Alignment.Fit step = before.fit(now, speed);
     if (step.agreeing() < LEAST_AGREEING) {
       Alignment.Fit still = before.fit(now, Travel.NONE);
@@ -97,7 +97,6 @@ final class CameraTrack {
   }
 
   private void begin(Gray[] now) {
-    rekey();
     last = now;
     key = new Alignment(now);
     before = key;
@@ -107,13 +106,6 @@ final class CameraTrack {
 
   private double difference(Gray[] now) {
     return now[0].difference(last[0]);
-  }
-
-  /** Makes the last frame the key. */
-  private void rekey() {
-    if (before != null) {
-      key = before;
-    }
   }
 
   /** From each frame to the next. */

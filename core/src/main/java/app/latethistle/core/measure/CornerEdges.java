@@ -85,9 +85,12 @@ public final class CornerEdges {
       int y0 = corner < 2 ? 0 : height - cornerHeight;
       int at = corner * cornerWidth * cornerHeight;
       for (int y = 0; y < cornerHeight; y++) {
-        int py = Math.max(1, Math.min(height - 2, y0 + y));
+        int py = y0 + y;
         for (int x = 0; x < cornerWidth; x++, at++) {
-          int px = Math.max(1, Math.min(width - 2, x0 + x));
+          int px = x0 + x;
+          if (px == 0 || py == 0 || px == width - 1 || py == height - 1) {
+            continue;
+          }
           int i = py * width + px;
           float gx = (g.data[i + 1] - g.data[i - 1]) / 2;
           float gy = (g.data[i + width] - g.data[i - width]) / 2;
@@ -99,16 +102,16 @@ public final class CornerEdges {
     }
   }
 
-  /** The means over all parts, as one part. */
-  private Slopes whole() {
-    Slopes whole = new Slopes(pixels());
-    for (Slopes part : parts) {
-      for (int i = 0; i < whole.right.length; i++) {
-        whole.add(part, i, 1f / part.count / parts.size());
+  /** The means over some parts, as one part. */
+  private Slopes mean(List<Slopes> among) {
+    Slopes mean = new Slopes(pixels());
+    for (Slopes part : among) {
+      for (int i = 0; i < mean.right.length; i++) {
+        mean.add(part, i, 1f / part.count / among.size());
       }
     }
-    whole.count = 1;
-    return whole;
+    mean.count = 1;
+    return mean;
   }
 
   /**
@@ -140,18 +143,13 @@ public final class CornerEdges {
     List<Slopes> same =
         takes.stream()
             .filter(t -> t.width == first.width && t.height == first.height && !t.parts.isEmpty())
-            .map(CornerEdges::whole)
+            .map(t -> t.mean(t.parts))
             .toList();
     return same.size() < ENOUGH ? List.of() : first.find(same);
   }
 
   private List<Box> find(List<Slopes> among) {
-    Slopes mean = new Slopes(pixels());
-    for (Slopes part : among) {
-      for (int i = 0; i < mean.right.length; i++) {
-        mean.add(part, i, 1f / part.count / among.size());
-      }
-    }
+    Slopes mean = mean(among);
     List<Box> boxes = new ArrayList<>();
     for (int corner = 0; corner < 4; corner++) {
       int from = corner * cornerWidth * cornerHeight;
@@ -162,7 +160,17 @@ public final class CornerEdges {
       dropBroad(stands, mean, from);
       MarkShapes shapes = new MarkShapes(stands, cornerWidth, cornerHeight);
       for (MarkShapes.Shape shape : shapes.find()) {
-        if (shape.looksLikeAMark(mean.right, mean.down, from, cornerWidth)) {
+        boolean left = shape.left() <= 1;
+        boolean right = shape.right() >= cornerWidth - 1;
+        boolean top = shape.top() <= 1;
+        boolean bottom = shape.bottom() >= cornerHeight - 1;
+        boolean reachesIn = (corner % 2 == 0 ? right : left) || (corner < 2 ? bottom : top);
+        // At the picture's very edge only what is wide, as words are, is taken for a mark.
+        boolean atEdge = left || right || top || bottom;
+        boolean wide = shape.right() - shape.left() > 2 * (shape.bottom() - shape.top());
+        if (!reachesIn
+            && (wide || !atEdge)
+            && shape.looksLikeAMark(mean.right, mean.down, from, cornerWidth)) {
           double x0 = corner % 2 == 0 ? 0 : width - cornerWidth;
           double y0 = corner < 2 ? 0 : height - cornerHeight;
           boxes.add(
@@ -240,7 +248,7 @@ public final class CornerEdges {
     put(bytes, 0, width);
     put(bytes, 2, height);
     put(bytes, 4, parts.isEmpty() ? 0 : 1);
-    Slopes whole = whole();
+    Slopes whole = mean(parts);
     for (int i = 0; i < whole.right.length; i++) {
       bytes[6 + 3 * i] = code(whole.right[i] * 2);
       bytes[7 + 3 * i] = code(whole.down[i] * 2);

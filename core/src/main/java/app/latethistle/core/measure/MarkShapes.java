@@ -65,7 +65,7 @@ final class MarkShapes {
     }
   }
 
-  /** The shapes of a sensible size that reach neither into the picture nor to its edge. */
+  /** The shapes of a sensible size. */
   List<Shape> find() {
     boolean[] seen = new boolean[stands.length];
     List<Shape> shapes = new ArrayList<>();
@@ -78,18 +78,10 @@ final class MarkShapes {
       }
     }
     shapes.removeIf(
-        shape -> {
-          boolean touches =
-              shape.left() <= 1
-                  || shape.right() >= width - 1
-                  || shape.top() <= 1
-                  || shape.bottom() >= height - 1;
-          boolean slight = shape.pixels().size() < LEAST_MARK;
-          return slight
-              || touches
-              || shape.right() - shape.left() < 14
-              || shape.bottom() - shape.top() < 6;
-        });
+        shape ->
+            shape.pixels().size() < LEAST_MARK
+                || shape.right() - shape.left() < 14
+                || shape.bottom() - shape.top() < 6);
     return shapes;
   }
 

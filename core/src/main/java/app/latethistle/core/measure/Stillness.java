@@ -12,6 +12,15 @@ final class Stillness {
   /** Seconds that a freeze lasts at least. */
   static final double FREEZE_SECONDS = 0.5;
 
+  /** What a quarter of the frames must differ by, in codes, for repeats to be told from them. */
+  private static final double TELLING = 0.1;
+
+  /** A repeat differs by at most so many codes, and by this part of what frames around it do. */
+  private static final double MOST = 0.5;
+
+  private static final double REPEATED = 0.4;
+  private static final int AROUND = 3;
+
   private final List<Span> frozen = new ArrayList<>();
   private Gray held;
   private int heldFrom;
@@ -40,27 +49,57 @@ final class Stillness {
   }
 
   /**
-   * Which frames repeat the one before. What counts as a repeat depends on how much the others
-   * differ: a seventh of what three quarters of them stay under, and at most 0.5 codes. In a take
-   * that hardly moves nothing can be told, and nothing is called a repeat.
+   * Which frames repeat the one before: those that differ from it far less than some frame within
+   * three on either side does from its own, since a repeat is only as different as encoding makes
+   * it. Where every other frame repeats, one that encoding changed more is counted with them. In a
+   * take that hardly moves nothing can be told, and nothing is called a repeat.
    *
    * @param differences of each frame to the one before, in codes; the first is left out
    */
   static boolean[] repeats(double[] differences) {
-    boolean[] repeats = new boolean[differences.length];
-    if (differences.length < 4) {
+    int n = differences.length;
+    boolean[] repeats = new boolean[n];
+    if (n < 4) {
       return repeats;
     }
-    double[] sorted = Arrays.copyOfRange(differences, 1, differences.length);
+    double[] sorted = Arrays.copyOfRange(differences, 1, n);
     Arrays.sort(sorted);
-    double usual = sorted[sorted.length * 3 / 4];
-    if (usual < 0.06) {
-      usual = sorted[sorted.length * 9 / 10];
+    if (sorted[sorted.length * 3 / 4] < TELLING) {
+      return repeats;
     }
-    double least = Math.min(0.5, usual / 7);
-    for (int i = 1; i < differences.length && usual >= 0.06; i++) {
-      repeats[i] = differences[i] <= least;
+    for (int i = 1; i < n; i++) {
+      double around =
+          Math.min(
+              most(differences, Math.max(1, i - AROUND), i),
+              most(differences, i + 1, Math.min(n, i + AROUND + 1)));
+      repeats[i] = differences[i] <= Math.min(MOST, REPEATED * around);
+    }
+    boolean[] plain = repeats.clone();
+    for (int i = 2; i + 1 < n; i++) {
+      repeats[i] |=
+          everyOther(plain, i) && differences[i] < Math.min(differences[i - 1], differences[i + 1]);
     }
     return repeats;
+  }
+
+  /** The largest of a range; of none, more than any. */
+  private static double most(double[] values, int from, int to) {
+    double most = from < to ? 0 : Double.POSITIVE_INFINITY;
+    for (int i = from; i < to; i++) {
+      most = Math.max(most, values[i]);
+    }
+    return most;
+  }
+
+  /** Whether half of the eight nearest frames that are an even number away repeat. */
+  private static boolean everyOther(boolean[] repeats, int frame) {
+    if (repeats[frame - 1] || repeats[frame + 1]) {
+      return false;
+    }
+    int count = 0;
+    for (int i = frame - 8; i <= frame + 8; i += 2) {
+      count += i >= 0 && i < repeats.length && repeats[i] ? 1 : 0;
+    }
+    return count >= 4;
   }
 }

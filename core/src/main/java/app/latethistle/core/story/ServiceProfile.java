@@ -72,10 +72,7 @@ public record ServiceProfile(
         "its longest prompt is 40 to 10000 characters");
     check(
         name,
-        !shapes.isEmpty()
-            && shapes.stream()
-                .allMatch(
-                    s -> s.matches("\\d{1,2}:\\d{1,2}") && !s.contains("0:") && !s.endsWith(":0")),
+        !shapes.isEmpty() && shapes.stream().allMatch(s -> s.matches("[1-9]\\d?:[1-9]\\d?")),
         "give its picture shapes, such as 16:9");
     check(name, credits >= 0 && credits <= 10_000, "its price is 0 to 10000 credits");
     check(name, allowance >= 0 && allowance <= 1_000_000, "its allowance is 0 to 1000000 credits");
@@ -112,6 +109,12 @@ public record ServiceProfile(
         .filter(l -> l >= seconds)
         .min(Double::compare)
         .orElseGet(() -> lengths.stream().max(Double::compare).orElse(0.0));
+  }
+
+  /** Width over height of a shape such as "16:9". */
+  public static double aspect(String shape) {
+    String[] parts = shape.split(":");
+    return Double.parseDouble(parts[0]) / Double.parseDouble(parts[1]);
   }
 
   /** The profiles that ship. All are invented. */

@@ -56,7 +56,11 @@ public record ClipName(String scene, String shot, int take, String title) {
       take = cut(COPY, rest)[0];
     }
     int number = take.isEmpty() ? 1 : Math.max(1, Integer.parseInt(take));
-    return new ClipName(unpad(scene), unpad(shot[0]), number, title(original, rest));
+    return new ClipName(
+        NaturalOrder.unpadded(scene),
+        NaturalOrder.unpadded(shot[0]),
+        number,
+        title(original, rest));
   }
 
   /** Takes the first match out of the rest, leaving blanks, and returns its groups. */
@@ -83,9 +87,5 @@ public record ClipName(String scene, String shot, int take, String title) {
     }
     String title = kept.toString().replaceAll("[\\s_\\-.,()\\[\\]#]+", " ").strip();
     return title.isEmpty() ? "" : Character.toUpperCase(title.charAt(0)) + title.substring(1);
-  }
-
-  private static String unpad(String digits) {
-    return digits.replaceFirst("^0+(?=.)", "");
   }
 }

@@ -19,8 +19,19 @@ public final class Gathering {
     }
   }
 
-  /** What tells one shot from another. */
+  /** What tells one shot from another; zeros before a scene or number count for nothing. */
   public record ShotKey(String scene, String number, String unnumbered) {
+    /** Takes the zeros away. */
+    public ShotKey {
+      scene = NaturalOrder.unpadded(scene);
+      number = NaturalOrder.unpadded(number);
+    }
+
+    /** The key of a shot that has a number and no scene. */
+    public static ShotKey of(String number) {
+      return new ShotKey("", number, "");
+    }
+
     /** The key of the shot a clip belongs to. */
     public static ShotKey of(Clip clip) {
       boolean numbered = !clip.name().shot().isEmpty();

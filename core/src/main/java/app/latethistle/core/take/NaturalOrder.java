@@ -44,10 +44,15 @@ public final class NaturalOrder implements Comparator<String> {
   }
 
   private static int compareNumbers(String a, String b) {
-    String x = a.replaceFirst("^0+(?=.)", "");
-    String y = b.replaceFirst("^0+(?=.)", "");
+    String x = unpadded(a);
+    String y = unpadded(b);
     int order = Integer.compare(x.length(), y.length());
     return order != 0 ? order : x.compareTo(y);
+  }
+
+  /** A number without zeros before it; "0" stays. */
+  static String unpadded(String digits) {
+    return digits.replaceFirst("^0+(?=.)", "");
   }
 
   private static int endOfDigits(String text, int from) {

@@ -3,6 +3,7 @@ package app.latethistle.server.demo;
 import app.latethistle.core.story.Story;
 import app.latethistle.core.story.StoryShot;
 import app.latethistle.core.take.ClipName;
+import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.NaturalOrder;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRate;
@@ -127,7 +128,7 @@ class DemoShelf {
     ClipName said = ClipName.parse(name);
     StoryShot shot =
         story.shots().shots().stream()
-            .filter(s -> s.number().replaceFirst("^0+", "").equals(said.shot()))
+            .filter(s -> Gathering.ShotKey.of(s.number()).number().equals(said.shot()))
             .findFirst()
             .orElse(null);
     if (shot == null) {

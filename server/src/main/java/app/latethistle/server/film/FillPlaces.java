@@ -17,10 +17,16 @@ class FillPlaces {
   }
 
   @TransactionalEventListener
-  void ready(TakeReady take) {
-    boolean real = takes.findById(take.takeId()).map(t -> !t.isPlaceholder()).orElse(false);
-    if (real) {
-      films.fillPlace(take.productionId(), take.shotId(), take.takeId());
-    }
+  void ready(TakeReady ready) {
+    takes
+        .findById(ready.takeId())
+        .ifPresent(
+            take -> {
+              if (take.isPlaceholder()) {
+                films.redrawn(ready.productionId(), ready.takeId());
+              } else {
+                films.fillPlace(ready.productionId(), ready.shotId(), ready.takeId());
+              }
+            });
   }
 }

@@ -267,6 +267,16 @@ public class FilmService {
     }
   }
 
+  /** Notes that a take of the film shows something else now, such as a slate with new words. */
+  @Transactional(propagation = Propagation.REQUIRES_NEW)
+  public void redrawn(long productionId, long takeId) {
+    Production production = productions.getLocked(productionId);
+    String take = Long.toString(takeId);
+    if (resolve(production).film().placements().stream().anyMatch(p -> p.take().equals(take))) {
+      production.filmChanged(production.done());
+    }
+  }
+
   private static EditMaker maker(FilmState state) {
     return new EditMaker(state.film(), state.grid(), state.production().rate(), state.takes());
   }

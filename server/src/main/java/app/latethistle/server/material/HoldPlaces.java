@@ -4,13 +4,14 @@ import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Probe;
-import app.latethistle.server.config.Jobs;
+import app.latethistle.media.ProxyFile;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import org.springframework.beans.factory.annotation.Qualifier;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -23,8 +24,8 @@ public class HoldPlaces {
   private final Media media;
   private final ContentStore store;
   private final Picks picks;
-  private final Jobs jobs;
-  private final OneTimeTask<Long> prepareTake;
+  private final ProxyPaths paths;
+  private final ApplicationEventPublisher events;
   private final TransactionTemplate transaction;
 
   HoldPlaces(
@@ -34,8 +35,8 @@ public class HoldPlaces {
       Media media,
       ContentStore store,
       Picks picks,
-      Jobs jobs,
-      @Qualifier("prepare-take") OneTimeTask<Long> prepareTake,
+      ProxyPaths paths,
+      ApplicationEventPublisher events,
       TransactionTemplate transaction) {
     this.productions = productions;
     this.shots = shots;
@@ -43,51 +44,67 @@ public class HoldPlaces {
     this.media = media;
     this.store = store;
     this.picks = picks;
-    this.jobs = jobs;
-    this.prepareTake = prepareTake;
+    this.paths = paths;
+    this.events = events;
     this.transaction = transaction;
   }
 
   /**
-   * Makes the slates that are missing.
+   * Makes the slates that are missing, and draws those anew whose shot has other words now.
    *
-   * @return how many were made
+   * @return how many were drawn
    */
   public int hold(long productionId) throws IOException {
     Production production = productions.get(productionId);
-    int made = 0;
+    int drawn = 0;
     for (Shot shot : shots.findByProductionId(productionId)) {
-      if (shot.storyShot() == null || hasTake(shot.id())) {
+      String words = words(shot);
+      if (shot.storyShot() == null || !needsSlate(shot.id(), words)) {
         continue;
       }
       byte[] slate = Slate.draw(production.shape(), shot.label(), shot.title());
       ContentStore.Stored stored = store.put(new ByteArrayInputStream(slate));
       MediaFacts facts = Probe.probe(stored.path());
+      Path proxy = paths.of(stored.hash(), production.rate());
+      if (!Files.exists(proxy)) {
+        ProxyFile.make(stored.path(), facts, production.rate(), proxy, done -> {});
+      }
       transaction.executeWithoutResult(
-          status -> enter(shot.id(), production.rate(), stored, facts));
-      made++;
+          status -> enter(shot.id(), words, production.rate(), stored, facts));
+      drawn++;
     }
-    return made;
+    return drawn;
   }
 
-  private boolean hasTake(long shotId) {
+  /** What a slate says, by which its take is named. */
+  private static String words(Shot shot) {
+    return (shot.label() + " " + shot.title()).strip();
+  }
+
+  private boolean needsSlate(long shotId, String words) {
     return takes.findByShotIdOrderByNumberAscIdAsc(shotId).stream()
-        .anyMatch(t -> t.state() != State.REFUSED);
+        .filter(t -> t.state() != State.REFUSED)
+        .allMatch(t -> t.isPlaceholder() && !t.fileName().equals(words));
   }
 
-  private void enter(long shotId, FrameRate rate, ContentStore.Stored stored, MediaFacts facts) {
+  private void enter(
+      long shotId, String words, FrameRate rate, ContentStore.Stored stored, MediaFacts facts) {
     Shot shot = shots.findById(shotId).orElse(null);
-    if (shot == null || hasTake(shotId)) {
+    if (shot == null || !needsSlate(shotId, words)) {
       return;
     }
     Medium medium =
         media
             .findById(stored.hash())
             .orElseGet(() -> media.save(new Medium(stored.hash(), stored.bytes(), facts)));
-    TakeEntry take = new TakeEntry(shot, 0, "placeholder.png", medium, facts.framesAt(rate));
-    take.holdPlace();
-    takes.save(take);
+    TakeEntry take =
+        takes.findByShotIdOrderByNumberAscIdAsc(shotId).stream()
+            .filter(TakeEntry::isPlaceholder)
+            .findFirst()
+            .orElseGet(() -> new TakeEntry(shot, 0, words, medium, facts.framesAt(rate)));
+    take.holdPlace(words, medium);
+    takes.saveAndFlush(take);
     picks.settle(shot);
-    jobs.enqueue(prepareTake, take.id());
+    events.publishEvent(new TakeReady(take.productionId(), shotId, take.id()));
   }
 }

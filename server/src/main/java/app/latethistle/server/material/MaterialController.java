@@ -331,7 +331,7 @@ class MaterialController {
     if (change.take() < 1 || change.take() > 9999) {
       throw new IllegalArgumentException("Takes are numbered from 1 to 9999.");
     }
-    Gathering.ShotKey key = new Gathering.ShotKey(unpadded(scene), unpadded(number), "");
+    Gathering.ShotKey key = new Gathering.ShotKey(scene, number, "");
     Shot old = shots.get(productionId, take.shotId());
     Shot shot =
         shots.findByProductionId(productionId).stream()
@@ -346,10 +346,6 @@ class MaterialController {
     } else {
       picks.settle(old);
     }
-  }
-
-  private static String unpadded(String digits) {
-    return digits.replaceFirst("^0+(?=.)", "");
   }
 
   @PatchMapping("/shots/{shotId}")
@@ -426,7 +422,9 @@ class MaterialController {
     int sensible = Math.max(16, Math.min(640, height));
     return ResponseEntity.ok()
         .contentType(MediaType.IMAGE_JPEG)
-        .cacheControl(CacheControl.maxAge(7, TimeUnit.DAYS))
+        // A slate is drawn anew when its shot's words change.
+        .cacheControl(
+            take.isPlaceholder() ? CacheControl.noCache() : CacheControl.maxAge(7, TimeUnit.DAYS))
         .body(pictures.jpeg(take.medium().hash(), rate, frame, sensible));
   }
 

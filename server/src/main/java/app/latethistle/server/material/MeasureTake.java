@@ -15,6 +15,7 @@ import java.time.Instant;
 import java.util.List;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.data.domain.Limit;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** The job that measures what is right and wrong with a take. */
@@ -22,9 +23,16 @@ import org.springframework.transaction.support.TransactionTemplate;
 class MeasureTake {
   private static final int TELL_EVERY = 16;
 
+  /** Takes of a service that are compared to find its mark. */
+  private static final int COMPARED = 12;
+
   @Bean("measure-take")
   OneTimeTask<Long> measureTakeTask(
-      Takes takes, Media media, ContentStore store, TransactionTemplate transaction) {
+      Takes takes,
+      Media media,
+      EdgesKept edges,
+      ContentStore store,
+      TransactionTemplate transaction) {
     return Tasks.oneTime("measure-take", Long.class)
         .onFailure(
             (complete, operations) ->
@@ -45,7 +53,8 @@ class MeasureTake {
                             takes.measuring(take.id(), done);
                           }
                         });
-                transaction.executeWithoutResult(status -> keep(take, measured, takes, media));
+                transaction.executeWithoutResult(
+                    status -> keep(take, measured, takes, media, edges));
               } catch (IOException e) {
                 throw new UncheckedIOException(e);
               }
@@ -53,30 +62,34 @@ class MeasureTake {
   }
 
   private static void keep(
-      TakeEntry take, PictureMeter.Measured measured, Takes takes, Media media) {
+      TakeEntry take, PictureMeter.Measured measured, Takes takes, Media media, EdgesKept edges) {
     TakeFacts facts = measured.facts();
-    media
-        .findById(take.medium().hash())
-        .ifPresent(m -> m.measure(facts, measured.edges().toBytes()));
-    media.flush();
+    String hash = take.medium().hash();
+    media.findById(hash).ifPresent(m -> m.measure(facts));
+    edges.keep(hash, measured.edges().toBytes());
     takes.measuring(take.id(), facts.frames());
-    markAll(take, takes, media);
+    if (!take.service().isEmpty()) {
+      markAll(take, takes, edges);
+    }
   }
 
-  /** A mark that a service's takes share is told of each of them. */
-  private static void markAll(TakeEntry take, Takes takes, Media media) {
-    if (take.service().isEmpty()) {
-      return;
-    }
-    List<Medium> same =
-        takes.findByProductionId(take.productionId()).stream()
-            .filter(t -> t.service().equals(take.service()))
-            .map(t -> media.findById(t.medium().hash()).orElseThrow())
-            .filter(m -> m.edges().isPresent())
+  /** A mark that the newest takes of a service share is told of each of them. */
+  private static void markAll(TakeEntry take, Takes takes, EdgesKept edges) {
+    List<Medium> newest =
+        takes
+            .findByProductionIdAndServiceOrderByIdDesc(
+                take.productionId(), take.service(), Limit.of(COMPARED))
+            .stream()
+            .map(TakeEntry::medium)
+            .filter(Medium::isMeasured)
             .toList();
-    List<Box> shared = CornerEdges.shared(same.stream().map(m -> m.edges().orElseThrow()).toList());
+    List<Box> shared =
+        CornerEdges.shared(
+            edges.findAllById(newest.stream().map(Medium::hash).toList()).stream()
+                .map(StandingEdges::edges)
+                .toList());
     if (!shared.isEmpty()) {
-      same.forEach(m -> m.mark(shared));
+      newest.forEach(m -> m.mark(shared));
     }
   }
 }

@@ -1,7 +1,6 @@
 package app.latethistle.server.material;
 
 import app.latethistle.core.measure.Box;
-import app.latethistle.core.measure.CornerEdges;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.media.MediaFacts;
 import jakarta.persistence.Column;
@@ -21,8 +20,6 @@ public class Medium {
 
   @Column(columnDefinition = "text")
   private String measured;
-
-  private byte[] edges;
 
   protected Medium() {}
 
@@ -53,14 +50,8 @@ public class Medium {
     return Optional.ofNullable(measured).map(FactsJson::readMeasured);
   }
 
-  /** The edges that stand in its corners, once it has been measured. */
-  Optional<CornerEdges> edges() {
-    return Optional.ofNullable(edges).map(CornerEdges::ofBytes);
-  }
-
-  void measure(TakeFacts facts, byte[] newEdges) {
+  void measure(TakeFacts facts) {
     measured = FactsJson.writeMeasured(facts);
-    edges = newEdges;
   }
 
   void mark(List<Box> marks) {

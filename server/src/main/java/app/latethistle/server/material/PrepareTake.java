@@ -71,9 +71,7 @@ class PrepareTake {
                                   takes.flush();
                                   events.publishEvent(
                                       new TakeReady(t.productionId(), t.shotId(), t.id()));
-                                  if (!t.isPlaceholder()) {
-                                    jobs.getObject().enqueue(measureTake, t.id());
-                                  }
+                                  jobs.getObject().enqueue(measureTake, t.id());
                                 } else {
                                   t.refuse(reason);
                                   takes.flush();

@@ -1,10 +1,13 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.story.Story;
+import app.latethistle.core.story.StoryShot;
 import app.latethistle.core.take.Gathering;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import java.util.Optional;
 
 /** A shot: takes gather under it, one of them its pick. */
 @Entity
@@ -62,6 +65,13 @@ public class Shot {
   /** The id of the story's shot it stands for, or null. */
   public Integer storyShot() {
     return storyShot;
+  }
+
+  /** What the story wants of it, if it stands for one of the story's. */
+  public Optional<StoryShot> wantedIn(Story story) {
+    return story.shots().shots().stream()
+        .filter(s -> storyShot != null && s.id() == storyShot)
+        .findFirst();
   }
 
   /** Makes it stand for a shot of the story, with its number; a title is kept if that has none. */

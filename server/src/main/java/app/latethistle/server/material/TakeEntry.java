@@ -172,8 +172,12 @@ public class TakeEntry {
     cost = origin.cost();
   }
 
-  void holdPlace() {
+  /** Makes it a slate, or another slate than it was. */
+  void holdPlace(String words, Medium slate) {
     placeholder = true;
+    fileName = words;
+    medium = slate;
+    ready(frames);
   }
 
   void judge(boolean newRejected, Set<Fault> newFaults, String newNote) {

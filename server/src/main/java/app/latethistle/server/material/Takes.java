@@ -2,6 +2,8 @@ package app.latethistle.server.material;
 
 import java.util.List;
 import java.util.NoSuchElementException;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.EntityGraph;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
@@ -9,7 +11,12 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** The takes kept. */
 public interface Takes extends JpaRepository<TakeEntry, Long> {
+  @EntityGraph(attributePaths = "medium")
   List<TakeEntry> findByProductionId(long productionId);
+
+  @EntityGraph(attributePaths = "medium")
+  List<TakeEntry> findByProductionIdAndServiceOrderByIdDesc(
+      long productionId, String service, Limit most);
 
   List<TakeEntry> findByShotIdOrderByNumberAscIdAsc(long shotId);
 

@@ -164,7 +164,7 @@ class AskService {
     private static int times(TakeEntry take, ServiceProfile profile) {
       PictureShape shape = take.medium().facts().shape().orElseThrow();
       int shorter = Math.min(shape.width(), shape.height());
-      return Math.max(1, Math.min(4, (int) Math.round(2.0 * shorter / profile.height())));
+      return (int) Math.round(2.0 * shorter / profile.height());
     }
 
     /** The film's shape if the service makes it, else the service's first. */
@@ -172,13 +172,10 @@ class AskService {
         ServiceProfile profile, PictureShape film, Optional<TakeEntry> source) {
       PictureShape wanted = source.flatMap(t -> t.medium().facts().shape()).orElse(film);
       return profile.shapes().stream()
-          .min(Comparator.comparingDouble(s -> Math.abs(Math.log(aspect(s) / wanted.aspect()))))
+          .min(
+              Comparator.comparingDouble(
+                  s -> Math.abs(Math.log(ServiceProfile.aspect(s) / wanted.aspect()))))
           .orElseThrow();
-    }
-
-    private static double aspect(String shape) {
-      String[] parts = shape.split(":");
-      return Double.parseDouble(parts[0]) / Double.parseDouble(parts[1]);
     }
 
     /** Waits as the service would; false if the request was cancelled meanwhile. */

@@ -4,6 +4,7 @@ import app.latethistle.core.story.Prompt;
 import app.latethistle.core.story.ServiceProfile;
 import app.latethistle.core.story.Story;
 import app.latethistle.core.story.StoryShot;
+import app.latethistle.core.take.PictureShape;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Shots;
@@ -13,7 +14,6 @@ import app.latethistle.server.production.Productions;
 import app.latethistle.server.story.StoryService;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.SplittableRandom;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -23,6 +23,9 @@ import org.springframework.transaction.annotation.Transactional;
 public class Asking {
   /** A take is made longer at most so often. */
   static final int EXTENSIONS = 3;
+
+  /** A take is at most so many times as large as its service makes them at first. */
+  static final int LARGEST = 4;
 
   private final Requests requests;
   private final ServiceDesk desk;
@@ -112,18 +115,15 @@ public class Asking {
         + ", or raise the allowance in its profile.";
   }
 
-  /** The shot as the story wants it, or as far as it is known from its name. */
   private static StoryShot wanted(Story story, Shot shot) {
-    Optional<StoryShot> known =
-        story.shots().shots().stream()
-            .filter(s -> shot.storyShot() != null && s.id() == shot.storyShot())
-            .findFirst();
-    return known.orElseThrow(
-        () ->
-            new IllegalArgumentException(
-                "Shot "
-                    + shot.label()
-                    + " is not in the story, so there is no prompt for it; add it there first."));
+    return shot.wantedIn(story)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "Shot "
+                        + shot.label()
+                        + " is not in the story, so there is no prompt for it;"
+                        + " add it there first."));
   }
 
   /** Asks for a take to go on for longer. */
@@ -152,6 +152,11 @@ public class Asking {
   public Asked enlarge(long productionId, long takeId) {
     TakeEntry take = takes.get(productionId, takeId);
     ServiceProfile profile = maker(take);
+    PictureShape shape = take.medium().facts().shape().orElseThrow();
+    if (Math.min(shape.width(), shape.height()) >= LARGEST * profile.height()) {
+      throw new IllegalArgumentException(
+          take.fileName() + " is as large as " + profile.name() + " makes them.");
+    }
     double seconds = take.medium().facts().seconds();
     double cost =
         take.medium().facts().kind() == MediaFacts.Kind.STILL

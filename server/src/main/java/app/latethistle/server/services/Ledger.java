@@ -173,11 +173,7 @@ public class Ledger {
           all.stream()
               .filter(t -> t.shotId().equals(shot.id()) && t.state() == State.READY)
               .toList();
-      StoryShot wanted =
-          story.shots().shots().stream()
-              .filter(s -> shot.storyShot() != null && s.id() == shot.storyShot())
-              .findFirst()
-              .orElse(null);
+      StoryShot wanted = shot.wantedIn(story).orElse(null);
       List<String> reasons = new ArrayList<>();
       for (TakeEntry take : its) {
         String why = why(take, wanted);

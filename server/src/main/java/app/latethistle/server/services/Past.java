@@ -33,11 +33,7 @@ public class Past {
       long productionId, StoryShot wanted, Story story, String service, String name, InputStream in)
       throws IOException {
     ServiceProfile profile = desk.profile(service);
-    Shot shot =
-        shots.findByProductionId(productionId).stream()
-            .filter(s -> s.storyShot() != null && s.storyShot() == wanted.id())
-            .findFirst()
-            .orElseThrow();
+    Shot shot = shots.findByProductionIdAndStoryShot(productionId, wanted.id()).orElseThrow();
     double seconds = profile.lengthFor(wanted.seconds());
     Prompt prompt = Prompt.of(wanted, story.sheets(), profile);
     long seed = 1000L + 10L * wanted.id() + ClipName.parse(name).take();

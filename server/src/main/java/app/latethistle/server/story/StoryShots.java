@@ -38,8 +38,7 @@ class StoryShots {
     all.stream().filter(s -> s.storyShot() != null).forEach(s -> known.put(s.storyShot(), s));
     Set<Long> used = new HashSet<>();
     for (StoryShot wanted : story.shots()) {
-      Gathering.ShotKey key =
-          new Gathering.ShotKey("", wanted.number().replaceFirst("^0+(?=.)", ""), "");
+      Gathering.ShotKey key = Gathering.ShotKey.of(wanted.number());
       Shot shot =
           Optional.ofNullable(known.get(wanted.id()))
               .or(() -> free(all, key))

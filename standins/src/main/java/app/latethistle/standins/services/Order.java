@@ -41,8 +41,7 @@ public record Order(
   }
 
   private int side(boolean across) {
-    String[] parts = shape.split(":");
-    double aspect = Double.parseDouble(parts[0]) / Double.parseDouble(parts[1]);
+    double aspect = ServiceProfile.aspect(shape);
     double shorter = (double) service.height() * times;
     double side = across ? shorter * Math.max(1, aspect) : shorter * Math.max(1, 1 / aspect);
     return (int) Math.round(side / 2) * 2;
