@@ -28,19 +28,21 @@ export function AskPanel({ production, shots, current }: Props) {
   const services = useServices().data ?? [];
   const requests = useRequests(production.id).data ?? [];
   const [name, setName] = useState<string | null>(null);
-  const [which, setWhich] = useState<Which>("without");
+  const [asked, setWhich] = useState<Which | null>(null);
   const [picture, setPicture] = useState("");
   const [editing, setEditing] = useState<"old" | "new" | null>(null);
   const client = useQueryClient();
   const tell = useNotice((s) => s.tell);
   const service = services.find((s) => s.profile.name === name) ?? services[1] ?? services[0];
   const known = shots.filter((s) => s.storyShot !== null);
+  const without = known.filter((s) => !s.takes.some((t) => !t.rejected && t.state !== "REFUSED"));
+  const which = asked ?? (without.length === 0 && current ? "this" : "without");
   const wanted =
     which === "this"
       ? known.filter((s) => s.id === current?.id)
       : which === "all"
         ? known
-        : known.filter((s) => !s.takes.some((t) => !t.rejected && t.state !== "REFUSED"));
+        : without;
   const ask = useMutation({
     mutationFn: () =>
       call<{ count: number; message: string }>("POST", `${under(production.id)}/requests`, {
@@ -49,9 +51,8 @@ export function AskPanel({ production, shots, current }: Props) {
         picture: picture === "" ? null : Number(picture),
         seed: 0,
       }),
-    onSuccess: (asked) => {
-      if (asked.message !== "")
-        tell(`${plural(asked.count, "request")} sent. ${asked.message}`, "wrong");
+    onSuccess: ({ count, message }) => {
+      if (message !== "") tell(`${plural(count, "request")} sent. ${message}`, "wrong");
     },
     onError: (error) => tell(error.message, "wrong"),
     onSettled: () => {

@@ -43,7 +43,7 @@ export function MadeBy({ production, take }: { production: Production; take: Tak
             </>
           )}
           <Button onClick={() => ask.mutate({ path: "enlarge", body: { take: take.id } })}>
-            Enlarge to twice the size,{" "}
+            Enlarge to {2 * take.width}×{2 * take.height},{" "}
             {(take.still ? service.credits : take.seconds * service.credits).toFixed(0)} credits
           </Button>
         </Box>

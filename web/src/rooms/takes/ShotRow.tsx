@@ -124,21 +124,12 @@ export function ShotRow({
         )}
       </Box>
       <Box
-        sx={{ flex: 1, minWidth: 0, position: "relative" }}
+        sx={{ flex: 1, minWidth: 0, overflow: "hidden" }}
         onMouseEnter={() => setOver(true)}
         onMouseLeave={() => setOver(false)}
       >
         <Box
           sx={{
-            position: "absolute",
-            inset: "0 0 auto 0",
-            height: dense ? 70 : 88,
-            bgcolor: shot.takes.length > 0 ? ink.well : "transparent",
-          }}
-        />
-        <Box
-          sx={{
-            position: "relative",
             display: "flex",
             flexWrap: "wrap",
             columnGap: 3,

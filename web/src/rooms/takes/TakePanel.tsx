@@ -127,7 +127,7 @@ function Facts({ take, production }: { take: Take; production: Production }) {
     ["Size", `${take.width}×${take.height}${take.rotation ? `, turned ${take.rotation}°` : ""}`],
     [
       "In the film",
-      take.framing === "FILL" && take.loss < 0.001
+      take.framing === "FILL" && take.loss < 0.005
         ? "fills the frame, nothing lost"
         : `${framingMeaning[take.framing]}${take.framing === "FILL" ? `: ${(take.loss * 100).toFixed(0)} % lost` : `: filling would lose ${(take.loss * 100).toFixed(0)} %`}`,
     ],

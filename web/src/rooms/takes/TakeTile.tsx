@@ -58,19 +58,26 @@ export function TakeTile(props: TileProps) {
         cursor: "pointer",
       }}
     >
-      <Box
-        sx={{
-          height,
-          bgcolor: "#6a6a6a",
-          position: "relative",
-          overflow: "hidden",
-          boxShadow: pick ? `0 0 0 3px ${ink.thistle}` : chosen ? `0 0 0 2px ${ink.sheet}` : "none",
-          "& > .seen": { opacity: take.rejected ? 0.42 : 1 },
-        }}
-      >
-        <Picture {...props} height={height} />
-        {compared && <Chip right>compared</Chip>}
-        {short && <Chip wrong>{short.frames} f short in score</Chip>}
+      {/* Pictures lie on neutral grey, which meets that of the next take. */}
+      <Box sx={{ bgcolor: ink.well, mt: -2, mx: "-6px", pt: 2, px: "6px" }}>
+        <Box
+          sx={{
+            height,
+            bgcolor: "#6a6a6a",
+            position: "relative",
+            overflow: "hidden",
+            boxShadow: pick
+              ? `0 0 0 3px ${ink.thistle}`
+              : chosen
+                ? `0 0 0 2px ${ink.sheet}`
+                : "none",
+            "& > .seen": { opacity: take.rejected ? 0.42 : 1 },
+          }}
+        >
+          <Picture {...props} height={height} />
+          {compared && <Chip right>compared</Chip>}
+          {short && <Chip wrong>{short.frames} f short in score</Chip>}
+        </Box>
       </Box>
       <Box
         sx={{
@@ -109,7 +116,7 @@ export function TakeTile(props: TileProps) {
               {[...said, ...wrong].join("; ")}
             </Box>
           ) : take.facts ? (
-            <Box sx={{ color: ink.moss }}>{take.still ? "still" : take.facts.move}, clean</Box>
+            <Box sx={{ color: ink.moss }}>{take.still ? "clean" : `${take.facts.move}, clean`}</Box>
           ) : take.state === "READY" ? (
             <Box sx={{ color: ink.ink2 }}>measuring</Box>
           ) : null}
@@ -216,7 +223,7 @@ function Playing({
 /** What will be done to it to fit the film, if anything. */
 function Fitting({ take, production }: { take: Take; production: Production }) {
   if (take.state === "REFUSED") return null;
-  const plain = take.framing === "FILL" && take.loss < 0.001;
+  const plain = take.framing === "FILL" && take.loss < 0.005;
   if (plain && !take.otherRate) return null;
   return (
     <Box sx={{ color: ink.ink2 }}>

@@ -81,7 +81,7 @@ final class MeasuredWords {
     f.frozen().forEach(s -> said.add(span("frozen", s, rate)));
     f.black().forEach(s -> said.add(span("black", s, rate)));
     f.flicker().forEach(s -> said.add(span("flickers", s, rate)));
-    if (f.frames() > 1 && f.realRate() < 0.93 * rate) {
+    if (f.frames() > 1 && f.realRate() < 0.85 * rate) {
       said.add(String.format(Locale.ROOT, "%.0f pictures a second in %.0f", f.realRate(), rate));
     }
     if (f.sharpness() < SOFT) {
