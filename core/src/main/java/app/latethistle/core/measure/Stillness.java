@@ -49,10 +49,10 @@ final class Stillness {
   }
 
   /**
-   * Which frames repeat the one before: those that differ from it far less than some frame within
-   * three on either side does from its own, since a repeat is only as different as encoding makes
-   * it. Where every other frame repeats, one that encoding changed more is counted with them. In a
-   * take that hardly moves nothing can be told, and nothing is called a repeat.
+   * Which frames repeat the one before: those that differ from it hardly at all, and, where repeats
+   * come in a rhythm of two to four frames, those that differ far less than some frame within three
+   * on either side, since in hard encoding a repeat is only as alike as that leaves it. In a take
+   * that hardly moves nothing can be told, and nothing is called a repeat.
    *
    * @param differences of each frame to the one before, in codes; the first is left out
    */
@@ -64,20 +64,22 @@ final class Stillness {
     }
     double[] sorted = Arrays.copyOfRange(differences, 1, n);
     Arrays.sort(sorted);
-    if (sorted[sorted.length * 3 / 4] < TELLING) {
+    double usual = sorted[sorted.length * 3 / 4];
+    if (usual < TELLING) {
       return repeats;
     }
+    boolean[] less = new boolean[n];
     for (int i = 1; i < n; i++) {
       double around =
           Math.min(
               most(differences, Math.max(1, i - AROUND), i),
               most(differences, i + 1, Math.min(n, i + AROUND + 1)));
-      repeats[i] = differences[i] <= Math.min(MOST, REPEATED * around);
+      less[i] = differences[i] <= Math.min(MOST, REPEATED * around);
+      repeats[i] = differences[i] <= Math.min(MOST, usual / 7);
     }
-    boolean[] plain = repeats.clone();
-    for (int i = 2; i + 1 < n; i++) {
-      repeats[i] |=
-          everyOther(plain, i) && differences[i] < Math.min(differences[i - 1], differences[i + 1]);
+    for (int i = 1; i < n; i++) {
+      boolean dips = i + 1 < n && differences[i] < Math.min(differences[i - 1], differences[i + 1]);
+      repeats[i] |= (less[i] || dips) && inRhythm(less, i);
     }
     return repeats;
   }
@@ -91,15 +93,22 @@ final class Stillness {
     return most;
   }
 
-  /** Whether half of the eight nearest frames that are an even number away repeat. */
-  private static boolean everyOther(boolean[] repeats, int frame) {
-    if (repeats[frame - 1] || repeats[frame + 1]) {
-      return false;
+  /** Whether most frames that are two, three or four away, and twice or thrice that, are less. */
+  private static boolean inRhythm(boolean[] less, int frame) {
+    for (int period = 2; period <= 4; period++) {
+      int count = 0;
+      int of = 0;
+      for (int k = -3; k <= 3; k++) {
+        int i = frame + k * period;
+        if (k != 0 && i > 0 && i < less.length) {
+          count += less[i] ? 1 : 0;
+          of++;
+        }
+      }
+      if (of >= 3 && count * 3 >= of * 2) {
+        return true;
+      }
     }
-    int count = 0;
-    for (int i = frame - 8; i <= frame + 8; i += 2) {
-      count += i >= 0 && i < repeats.length && repeats[i] ? 1 : 0;
-    }
-    return count >= 4;
+    return false;
   }
 }
