@@ -8,6 +8,9 @@ import java.util.Arrays;
  * downbeat, so beats before it stand in bar 0, the lead-in.
  */
 public final class BeatGrid {
+  /** The grid of no beats. */
+  public static final BeatGrid EMPTY = new BeatGrid(new long[0], new float[0], 4, 0, 0);
+
   private final long[] beats;
   private final float[] sureness;
   private final int beatsPerBar;

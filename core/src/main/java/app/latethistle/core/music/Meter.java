@@ -1,32 +1,39 @@
 package app.latethistle.core.music;
 
-import app.latethistle.core.signal.LogMel;
-import app.latethistle.core.signal.OnsetStrength;
-
 /**
- * How many beats make a bar, and which beat begins the first one. Bars of three and four are tried
- * at every phase; the best has the strongest low onsets and the largest change of sound between
- * what is before and after its downbeats. Four is taken unless three is plainly better.
+ * How many beats make a bar, and which beat begins the first one. Bars of two, three, four and six
+ * are tried at every phase. On downbeats harmony and timbre change and low notes begin more than on
+ * other beats; four is taken unless another is plainly better.
  *
  * @param beats beats in a bar
  * @param first the first beat that begins a bar
  */
 record Meter(int beats, int first) {
-  private static final int LOW_BANDS = 8;
-  private static final double PLAINLY = 1.15;
+  private static final int[] COUNTS = {4, 3, 2, 6};
 
-  static Meter of(LogMel mel, int[] beats) {
+  /** How far bars of four are ahead, in the weighted standard deviations of the accents. */
+  private static final double FOURS = 1.7;
+
+  static Meter of(Features f, int[] beats, BeatSounds sounds) {
     if (beats.length < 8) {
       return new Meter(4, 0);
     }
-    double[] accent = accents(mel, beats);
-    Meter best = null;
-    double bestContrast = Double.NEGATIVE_INFINITY;
-    for (int count : new int[] {4, 3}) {
+    double[] accent = accents(f, beats, sounds);
+    double threes = 6 * Math.max(0, threes(sounds));
+    Meter best = new Meter(4, 0);
+    double top = Double.NEGATIVE_INFINITY;
+    for (int count : COUNTS) {
       for (int phase = 0; phase < count; phase++) {
-        double contrast = contrast(accent, count, phase) / (count == 3 ? PLAINLY : 1);
-        if (contrast > bestContrast) {
-          bestContrast = contrast;
+        double score =
+            contrast(accent, count, phase)
+                + switch (count) {
+                  case 4 -> FOURS;
+                  case 3 -> threes;
+                  case 6 -> threes - 0.6;
+                  default -> 0;
+                };
+        if (score > top) {
+          top = score;
           best = new Meter(count, phase);
         }
       }
@@ -34,49 +41,57 @@ record Meter(int beats, int first) {
     return best;
   }
 
-  /** How much a beat sounds like the beginning of something, scaled to a mean of 0. */
-  private static double[] accents(LogMel mel, int[] beats) {
-    float[] low = OnsetStrength.of(mel, 0, LOW_BANDS);
-    double[] accent = new double[beats.length];
-    double[] change = new double[beats.length];
-    float[][] mean = new float[beats.length][];
-    for (int i = 0; i < beats.length; i++) {
-      int from = beats[i];
-      int to = i + 1 < beats.length ? beats[i + 1] : mel.length();
-      mean[i] = mean(mel, from, Math.max(from + 1, to));
-    }
-    for (int i = 0; i < beats.length; i++) {
-      float top = 0;
-      for (int k = Math.max(0, beats[i] - 4); k <= Math.min(low.length - 1, beats[i] + 4); k++) {
-        top = Math.max(top, low[k]);
-      }
-      accent[i] = top;
+  /**
+   * How much each beat sounds like the beginning of a bar. Weights as in {@link Evidence#score}.
+   */
+  private static double[] accents(Features f, int[] beats, BeatSounds sounds) {
+    int n = beats.length;
+    double[] low = new double[n];
+    double[] harmony = new double[n];
+    double[] timbre = new double[n];
+    double[] chord = new double[n];
+    for (int i = 0; i < n; i++) {
+      low[i] = Math.min(5, Rows.strongest(f.low, beats[i], 4));
+      harmony[i] = Rows.strongest(f.harmony, beats[i], 5);
       if (i > 0) {
-        for (int b = 0; b < LogMel.BANDS; b++) {
-          change[i] += Math.abs(mean[i][b] - mean[i - 1][b]);
-        }
+        timbre[i] = BeatSounds.rise(sounds.timbre[i], sounds.timbre[i - 1]);
+      }
+      if (i > 1 && i + 1 < n) {
+        chord[i] =
+            BeatSounds.angle(
+                sum(sounds.harmony[i - 2], sounds.harmony[i - 1]),
+                sum(sounds.harmony[i], sounds.harmony[i + 1]));
       }
     }
-    scale(accent);
-    scale(change);
-    for (int i = 0; i < accent.length; i++) {
-      accent[i] += change[i];
-    }
+    double[] accent = new double[n];
+    add(accent, low, 0.7);
+    add(accent, harmony, 0.7);
+    add(accent, timbre, 3);
+    add(accent, chord, 0.9);
     return accent;
   }
 
-  private static float[] mean(LogMel mel, int from, int to) {
-    float[] mean = new float[LogMel.BANDS];
-    for (int t = from; t < to; t++) {
-      float[] frame = mel.frame(t);
-      for (int b = 0; b < mean.length; b++) {
-        mean[b] += frame[b] / (to - from);
-      }
+  /** How much more alike beats three apart are than beats four apart, -1 to 1. */
+  private static double threes(BeatSounds sounds) {
+    double three = 1e-6;
+    double four = 1e-6;
+    for (int i = 0; i + 4 < sounds.size(); i++) {
+      three += BeatSounds.rise(sounds.timbre[i], sounds.timbre[i + 3]);
+      four += BeatSounds.rise(sounds.timbre[i], sounds.timbre[i + 4]);
     }
-    return mean;
+    return (four - three) / (four + three);
   }
 
-  private static void scale(double[] values) {
+  private static float[] sum(float[] a, float[] b) {
+    float[] sum = a.clone();
+    for (int k = 0; k < sum.length; k++) {
+      sum[k] += b[k];
+    }
+    return sum;
+  }
+
+  /** Adds values, scaled to a mean of 0 and a standard deviation of {@code weight}. */
+  private static void add(double[] accent, double[] values, double weight) {
     double mean = 0;
     for (double v : values) {
       mean += v / values.length;
@@ -85,11 +100,15 @@ record Meter(int beats, int first) {
     for (double v : values) {
       variance += (v - mean) * (v - mean) / values.length;
     }
-    for (int i = 0; i < values.length; i++) {
-      values[i] = (values[i] - mean) / Math.sqrt(variance);
+    for (int i = 0; i < accent.length; i++) {
+      accent[i] += weight * (values[i] - mean) / Math.sqrt(variance);
     }
   }
 
+  /**
+   * The mean accent of the downbeats, scaled so that it is as likely by chance at two, three and
+   * four; six, which holds three, has to be better by itself.
+   */
   private static double contrast(double[] accent, int count, int phase) {
     double sum = 0;
     int n = 0;
@@ -97,7 +116,6 @@ record Meter(int beats, int first) {
       sum += accent[i];
       n++;
     }
-    // Scaled so that chance is alike for both metres: the mean of n values spreads as 1/sqrt(n).
-    return sum / Math.sqrt(n);
+    return sum / n * Math.sqrt(((count == 6 ? 3 : count) - 1) / 3.0);
   }
 }

@@ -23,7 +23,8 @@ record Piece(Path midi) {
   private static final Path RENDERED = Path.of("target", "pieces");
 
   /** How well a tracker did. */
-  record Result(String name, double beats, double downbeats, double bpm, double timesRealTime) {}
+  record Result(
+      String name, double beats, double amlt, double downbeats, double bpm, double timesRealTime) {}
 
   /** All fourteen. */
   static List<Piece> all() {
@@ -110,6 +111,7 @@ record Piece(Path midi) {
     return new Result(
         name(),
         BeatScore.f(truth.beats(), beats),
+        BeatScore.amlt(truth.beats(), beats),
         BeatScore.f(truth.downbeats(), downbeats),
         grid.bpm(),
         sound.seconds() / took);
