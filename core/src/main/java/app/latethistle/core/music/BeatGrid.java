@@ -62,6 +62,26 @@ public final class BeatGrid {
     return new BeatGrid(beats, sureness, beatsPerBar, 0, 1);
   }
 
+  /** The grid with other beats, in the same bars. */
+  BeatGrid with(long[] newBeats, float[] newSureness, int newFirstDownbeat) {
+    return new BeatGrid(newBeats, newSureness, beatsPerBar, newFirstDownbeat, confidence);
+  }
+
+  /** The grid in other bars. */
+  BeatGrid inBars(int newBeatsPerBar, int newFirstDownbeat) {
+    return new BeatGrid(beats, sureness, newBeatsPerBar, newFirstDownbeat, confidence);
+  }
+
+  /** Where the beats fall, in samples at 48 kHz. */
+  public long[] samples() {
+    return beats.clone();
+  }
+
+  /** How sure each beat is, 0 to 1. */
+  public float[] surenesses() {
+    return sureness.clone();
+  }
+
   /** The number of beats. */
   public int size() {
     return beats.length;

@@ -180,7 +180,7 @@ class EventsController {
       work.add(new Work(Kind.ASKED, open + (open == 1 ? " request" : " requests") + " open", 0));
     }
     for (Song song : songs.findByProductionId(productionId)) {
-      material = mix(material, song.id(), song.state().name().hashCode());
+      material = mix(material, song.id(), song.state().name().hashCode(), song.correctionsMark());
       if (song.state() == State.PREPARING) {
         work.add(new Work(Kind.SONG, "Listening to " + song.title(), 0));
       }

@@ -6,6 +6,7 @@ import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.EditMaker;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Retie;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.plan.CutPlan;
 import app.latethistle.core.plan.CutPlanner;
@@ -15,6 +16,7 @@ import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.Samples;
 import app.latethistle.server.config.StaleRevision;
+import app.latethistle.server.material.GridChanged;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Shots;
 import app.latethistle.server.material.Song;
@@ -267,6 +269,23 @@ public class FilmService {
     }
   }
 
+  /** Ties the film to the same places of its song when beats were put right. */
+  @Transactional
+  public void followBeats(GridChanged change) {
+    Production production = productions.getLocked(change.productionId());
+    FilmState state = resolve(production);
+    boolean uses = Long.valueOf(change.songId()).equals(production.songId());
+    if (!uses || state.film().placements().isEmpty()) {
+      return;
+    }
+    if (Retie.isNeeded(change.before(), change.after())) {
+      Film tied = Retie.of(state.film(), change.before(), change.after());
+      edit(production.id(), production.revision(), s -> new Edit.Replace(tied, "follow the beats"));
+    } else {
+      production.filmChanged(production.done());
+    }
+  }
+
   /** Notes that a take of the film shows something else now, such as a slate with new words. */
   @Transactional(propagation = Propagation.REQUIRES_NEW)
   public void redrawn(long productionId, long takeId) {
@@ -319,7 +338,7 @@ public class FilmService {
         Optional.ofNullable(production.songId())
             .flatMap(songs::findById)
             .filter(s -> s.state() == State.READY);
-    BeatGrid grid = song.map(Song::grid).orElseGet(Song::emptyGrid);
+    BeatGrid grid = song.map(Song::grid).orElse(BeatGrid.EMPTY);
     Cutting cutting = Cutting.of(log.film(), grid, production.rate(), ready);
     return new FilmState(production, log, grid, ready, song, cutting);
   }

@@ -191,7 +191,9 @@ class MaterialController {
       int firstDownbeat,
       double confidence,
       double[] beats,
-      float[] sureness) {}
+      float[] sureness,
+      String undo,
+      String redo) {}
 
   /** A waveform: {@code peak} and {@code body} are base64 of one byte a span. */
   record PeaksView(int perSecond, String peak, String body) {}
@@ -458,20 +460,22 @@ class MaterialController {
         grid.firstDownbeat(),
         grid.confidence(),
         beats,
-        sureness);
+        sureness,
+        song.undo(),
+        song.redo());
   }
 
   @PostMapping("/songs/{songId}/choose")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
   public void choose(@PathVariable long productionId, @PathVariable long songId) {
-    song(productionId, songId);
+    songs.get(productionId, songId);
     productions.getLocked(productionId).chooseSong(songId);
   }
 
   @GetMapping("/songs/{songId}/peaks")
   ResponseEntity<PeaksView> peaks(@PathVariable long productionId, @PathVariable long songId) {
-    var peaks = song(productionId, songId).peaks();
+    var peaks = songs.get(productionId, songId).peaks();
     Base64.Encoder base64 = Base64.getEncoder();
     return ResponseEntity.ok()
         .cacheControl(CacheControl.noCache())
@@ -485,7 +489,7 @@ class MaterialController {
   /** The song's own file, for hearing it. */
   @GetMapping("/songs/{songId}/sound")
   ResponseEntity<Resource> sound(@PathVariable long productionId, @PathVariable long songId) {
-    Medium medium = song(productionId, songId).medium();
+    Medium medium = songs.get(productionId, songId).medium();
     String type =
         switch (medium.facts().container()) {
           case MP4 -> "audio/mp4";
@@ -498,12 +502,5 @@ class MaterialController {
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType(type))
         .body(new FileSystemResource(store.path(medium.hash())));
-  }
-
-  private Song song(long productionId, long songId) {
-    return songs
-        .findById(songId)
-        .filter(s -> s.productionId() == productionId)
-        .orElseThrow(() -> new NoSuchElementException("There is no song " + songId + " here."));
   }
 }

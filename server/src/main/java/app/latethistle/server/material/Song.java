@@ -1,6 +1,7 @@
 package app.latethistle.server.material;
 
 import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.music.Correction;
 import app.latethistle.core.signal.Peaks;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -12,7 +13,9 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A song as it is kept, with its beats once it has been listened to. */
@@ -40,6 +43,12 @@ public class Song {
   private String grid;
 
   private byte[] peaks;
+
+  @Column(columnDefinition = "text")
+  private String corrections = "[]";
+
+  /** How many of the corrections are in force; the others were taken back. */
+  private int corrected;
 
   /** A beat grid as it is stored. */
   private record StoredGrid(
@@ -77,19 +86,53 @@ public class Song {
     return reason;
   }
 
-  /** Its beats; an empty grid until it has been listened to. */
+  /** Its beats as heard and put right; an empty grid until it has been listened to. */
   public BeatGrid grid() {
     if (grid == null) {
-      return emptyGrid();
+      return BeatGrid.EMPTY;
     }
     StoredGrid s = JSON.readValue(grid, StoredGrid.class);
-    return new BeatGrid(
-        s.beats(), s.sureness(), s.beatsPerBar(), s.firstDownbeat(), s.confidence());
+    BeatGrid heard =
+        new BeatGrid(s.beats(), s.sureness(), s.beatsPerBar(), s.firstDownbeat(), s.confidence());
+    return Correction.all(heard, corrections().subList(0, corrected));
   }
 
-  /** The grid of no song. */
-  public static BeatGrid emptyGrid() {
-    return new BeatGrid(new long[0], new float[0], 4, 0, 0);
+  private List<Correction> corrections() {
+    return CorrectionJson.read(corrections);
+  }
+
+  /** What undo takes back: a correction's label, or "". */
+  public String undo() {
+    return corrected == 0 ? "" : corrections().get(corrected - 1).label();
+  }
+
+  /** What redo makes again: a correction's label, or "". */
+  public String redo() {
+    List<Correction> all = corrections();
+    return corrected == all.size() ? "" : all.get(corrected).label();
+  }
+
+  /** Changes whenever the corrections in force do. */
+  public long correctionsMark() {
+    return 31L * corrections.hashCode() + corrected;
+  }
+
+  /** Puts something right; what was taken back before is forgotten. */
+  void correct(Correction correction) {
+    List<Correction> kept = new ArrayList<>(corrections().subList(0, corrected));
+    kept.add(correction);
+    corrections = CorrectionJson.write(kept);
+    corrected = kept.size();
+  }
+
+  /** Takes the last correction back, or makes one again. */
+  void step(int by) {
+    int to = corrected + by;
+    if (to < 0 || to > corrections().size()) {
+      throw new IllegalArgumentException(
+          by < 0 ? "There is no correction to take back." : "There is none to make again.");
+    }
+    corrected = to;
   }
 
   /** Peak and body of the waveform, half of the bytes each. */

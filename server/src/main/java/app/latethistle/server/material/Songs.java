@@ -1,9 +1,17 @@
 package app.latethistle.server.material;
 
 import java.util.List;
+import java.util.NoSuchElementException;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 /** The songs kept. */
 public interface Songs extends JpaRepository<Song, Long> {
   List<Song> findByProductionId(long productionId);
+
+  /** A song of a production. */
+  default Song get(long productionId, long id) {
+    return findById(id)
+        .filter(song -> song.productionId() == productionId)
+        .orElseThrow(() -> new NoSuchElementException("There is no song " + id + " here."));
+  }
 }

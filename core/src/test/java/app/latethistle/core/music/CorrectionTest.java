@@ -1,0 +1,123 @@
+package app.latethistle.core.music;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.within;
+
+import app.latethistle.core.time.Samples;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.SplittableRandom;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class CorrectionTest {
+  private static final BeatGrid GRID = BeatGrid.even(120, 0.5, 41, 4);
+
+  private static long at(double seconds) {
+    return Samples.ofSeconds(seconds);
+  }
+
+  private static BeatGrid corrected(Correction... corrections) {
+    return Correction.all(GRID, List.of(corrections));
+  }
+
+  @Test
+  void halvesAndDoublesAroundTheDownbeat() {
+    BeatGrid half = corrected(new Correction.Halve());
+    assertThat(half.bpm()).isCloseTo(60, within(0.01));
+    assertThat(half.sampleOf(half.firstDownbeat())).isEqualTo(GRID.sampleOf(0));
+    BeatGrid twice = corrected(new Correction.Twice());
+    assertThat(twice.bpm()).isCloseTo(240, within(0.1));
+    assertThat(corrected(new Correction.Twice(), new Correction.Halve()).samples())
+        .isEqualTo(GRID.samples());
+  }
+
+  @Test
+  void movesTheDownbeatAndCountsOtherBars() {
+    BeatGrid moved = corrected(new Correction.Downbeat(at(3.1)));
+    assertThat(moved.isDownbeat(5)).isTrue();
+    assertThat(moved.firstDownbeat()).isEqualTo(1);
+    BeatGrid waltz = corrected(new Correction.Downbeat(at(3.1)), new Correction.Bars(3));
+    assertThat(waltz.beatsPerBar()).isEqualTo(3);
+    assertThat(waltz.isDownbeat(1)).isTrue();
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> new Correction.Bars(13))
+        .withMessageContaining("2 to 12");
+  }
+
+  @Test
+  void aBeatStaysBetweenItsNeighbours() {
+    BeatGrid moved = corrected(new Correction.MoveBeat(at(2.5), at(2.6)));
+    assertThat(moved.sampleOf(4)).isEqualTo(at(2.6));
+    assertThat(moved.sureness(4)).isEqualTo(1);
+    BeatGrid far = corrected(new Correction.MoveBeat(at(2.5), at(9)));
+    assertThat(far.sampleOf(4)).isEqualTo(GRID.sampleOf(5) - Correction.CLOSEST);
+  }
+
+  @Test
+  void heldSpansAreEven() {
+    BeatGrid uneven =
+        corrected(
+            new Correction.MoveBeat(at(2), at(2.1)), new Correction.MoveBeat(at(2.5), at(2.4)));
+    BeatGrid held = new Correction.HoldTempo(at(1), at(4)).apply(uneven);
+    assertThat(held.samples()).isEqualTo(GRID.samples());
+  }
+
+  /** Taps on every second heard beat, 80 ms late and not quite even, count those beats. */
+  @Test
+  void tapsAreTakenWithTheDelayOfTheHand() {
+    SplittableRandom random = new SplittableRandom(4);
+    List<Long> taps = new ArrayList<>();
+    for (int i = 0; i < 9; i++) {
+      taps.add(at(4.5 + i + 0.08 + random.nextDouble(-0.02, 0.02)));
+    }
+    Correction.Taps tapped = new Correction.Taps(taps);
+    BeatGrid grid = tapped.apply(GRID);
+    assertThat(tapped.bpm()).isCloseTo(60, within(0.6));
+    assertThat(grid.bpm()).isCloseTo(60, within(0.1));
+    for (long beat : grid.samples()) {
+      assertThat(GRID.samples()).contains(beat);
+    }
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> new Correction.Taps(taps.subList(0, 3)))
+        .withMessageContaining("four beats");
+  }
+
+  @Test
+  void tapsOnASongWithoutBeatsMakeThem() {
+    BeatGrid grid =
+        new Correction.Taps(List.of(at(1), at(1.5), at(2), at(2.5))).apply(BeatGrid.EMPTY);
+    assertThat(grid.bpm()).isCloseTo(120, within(0.1));
+    assertThat(grid.size()).isGreaterThanOrEqualTo(5);
+  }
+
+  /** Whatever is put right in whatever order, beats rise and the grid can be made again. */
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#many")
+  void anyRowOfCorrectionsLeavesAGrid(long seed) {
+    SplittableRandom random = new SplittableRandom(seed);
+    List<Correction> corrections = new ArrayList<>();
+    for (int i = 0; i < 8; i++) {
+      long a = at(random.nextDouble(-2, 25));
+      long b = at(random.nextDouble(-2, 25));
+      corrections.add(
+          switch (random.nextInt(7)) {
+            case 0 -> new Correction.Halve();
+            case 1 -> new Correction.Twice();
+            case 2 -> new Correction.Downbeat(a);
+            case 3 -> new Correction.Bars(random.nextInt(2, 13));
+            case 4 -> new Correction.MoveBeat(a, b);
+            case 5 -> new Correction.HoldTempo(a, b);
+            default ->
+                new Correction.Taps(
+                    List.of(at(5), at(5.4), at(5.9), at(6.3 + random.nextDouble(0.3))));
+          });
+    }
+    BeatGrid once = Correction.all(GRID, corrections);
+    assertThat(once.samples()).isSorted().doesNotHaveDuplicates();
+    assertThat(Correction.all(GRID, corrections).samples()).isEqualTo(once.samples());
+    assertThat(Correction.all(BeatGrid.EMPTY, corrections).beatsPerBar()).isBetween(2, 12);
+  }
+}

@@ -1,0 +1,107 @@
+package app.latethistle.server.material;
+
+import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.music.Correction;
+import app.latethistle.core.time.Samples;
+import app.latethistle.server.production.Productions;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import java.util.function.Consumer;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.http.HttpStatus;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Puts right where a song's beats and bars are. Times are seconds of the song. */
+@RestController
+@RequestMapping("/api/productions/{productionId}/songs/{songId}")
+@ResponseStatus(HttpStatus.NO_CONTENT)
+public class CorrectionController {
+  private final Productions productions;
+  private final Songs songs;
+  private final ApplicationEventPublisher events;
+
+  CorrectionController(Productions productions, Songs songs, ApplicationEventPublisher events) {
+    this.productions = productions;
+    this.songs = songs;
+    this.events = events;
+  }
+
+  /**
+   * What is put right.
+   *
+   * @param name halve, double, downbeat, bars, move-beat, hold-tempo or taps
+   * @param at where: of the downbeat, of the beat that moves, where a held span begins
+   * @param to where the beat moves to, or the held span ends
+   * @param count beats in a bar
+   * @param taps when the person tapped
+   */
+  record Wrong(
+      String name,
+      @Schema(nullable = true) Double at,
+      @Schema(nullable = true) Double to,
+      @Schema(nullable = true) Integer count,
+      @Schema(nullable = true) List<Double> taps) {
+
+    Correction correction() {
+      return switch (name) {
+        case "halve" -> new Correction.Halve();
+        case "double" -> new Correction.Twice();
+        case "downbeat" -> new Correction.Downbeat(sample(at));
+        case "bars" -> new Correction.Bars(count == null ? 0 : count);
+        case "move-beat" -> new Correction.MoveBeat(sample(at), sample(to));
+        case "hold-tempo" -> new Correction.HoldTempo(sample(at), sample(to));
+        case "taps" ->
+            new Correction.Taps(
+                (taps == null ? List.<Double>of() : taps)
+                    .stream().map(Samples::ofSeconds).toList());
+        default -> throw new IllegalArgumentException("There is no correction '" + name + "'.");
+      };
+    }
+
+    private static long sample(Double seconds) {
+      if (seconds == null || !Double.isFinite(seconds)) {
+        throw new IllegalArgumentException("Say where in the song, in seconds.");
+      }
+      return Samples.ofSeconds(Math.max(0, seconds));
+    }
+  }
+
+  @PostMapping("/corrections")
+  @Transactional
+  public void correct(
+      @PathVariable long productionId, @PathVariable long songId, @RequestBody Wrong wrong) {
+    Correction correction = wrong.correction();
+    change(productionId, songId, song -> song.correct(correction));
+  }
+
+  @PostMapping("/undo")
+  @Transactional
+  public void undo(@PathVariable long productionId, @PathVariable long songId) {
+    change(productionId, songId, song -> song.step(-1));
+  }
+
+  @PostMapping("/redo")
+  @Transactional
+  public void redo(@PathVariable long productionId, @PathVariable long songId) {
+    change(productionId, songId, song -> song.step(1));
+  }
+
+  private void change(long productionId, long songId, Consumer<Song> change) {
+    productions.getLocked(productionId);
+    Song song = songs.get(productionId, songId);
+    if (song.state() != State.READY) {
+      throw new IllegalArgumentException(
+          song.title() + " has not been listened to yet; wait for its beats.");
+    }
+    BeatGrid before = song.grid();
+    change.accept(song);
+    songs.flush();
+    events.publishEvent(new GridChanged(productionId, songId, before, song.grid()));
+  }
+}

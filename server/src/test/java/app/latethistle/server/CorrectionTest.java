@@ -1,0 +1,67 @@
+package app.latethistle.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+class CorrectionTest {
+  private final Api api = RunningServer.shared().api();
+
+  private JsonNode song(CutFilm cut) {
+    return api.get(cut.path + "/songs").json().get(0);
+  }
+
+  @Test
+  void aFilmStaysWhereItIsHeardWhenTheTempoIsHalved() {
+    CutFilm cut = CutFilm.make(api, 18);
+    String song = cut.path + "/songs/" + song(cut).get("id").asLong();
+    double bpm = song(cut).get("bpm").asDouble();
+    JsonNode before = cut.film.get("joints");
+    assertThat(api.post(song + "/corrections", Map.of("name", "halve")).status()).isEqualTo(204);
+    assertThat(song(cut).get("bpm").asDouble()).isCloseTo(bpm / 2, within(0.5));
+    assertThat(song(cut).get("undo").asString()).isEqualTo("halve the tempo");
+    JsonNode film = api.get(cut.path + "/film").json();
+    assertThat(film.get("undo").asString()).isEqualTo("follow the beats");
+    double gap = 24 * 60 / bpm;
+    for (int i = 0; i < before.size(); i++) {
+      assertThat(film.get("joints").get(i).get("frame").asDouble())
+          .isCloseTo(before.get(i).get("frame").asDouble(), within(gap + 1));
+    }
+    api.post(song + "/undo", Map.of());
+    assertThat(song(cut).get("bpm").asDouble()).isEqualTo(bpm);
+    api.post(song + "/redo", Map.of());
+    assertThat(song(cut).get("redo").asString()).isEmpty();
+  }
+
+  @Test
+  void aBeatThatMovesTakesItsCutAlong() {
+    CutFilm cut = CutFilm.make(api, 18);
+    JsonNode song = song(cut);
+    String path = cut.path + "/songs/" + song.get("id").asLong();
+    int beat = cut.joint(2).get("beat").asInt();
+    double at = song.get("beats").get(beat).asDouble();
+    long frame = cut.joint(2).get("frame").asLong();
+    api.post(path + "/corrections", Map.of("name", "move-beat", "at", at, "to", at + 0.125));
+    JsonNode film = api.get(cut.path + "/film").json();
+    assertThat(film.get("joints").get(2).get("frame").asLong()).isEqualTo(frame + 3);
+    assertThat(film.get("revision").asLong()).isGreaterThan(cut.film.get("revision").asLong());
+  }
+
+  @Test
+  void whatCannotBePutRightIsSaid() {
+    CutFilm cut = CutFilm.make(api, 18);
+    String path = cut.path + "/songs/" + song(cut).get("id").asLong();
+    String before = api.get(cut.path + "/songs").text();
+    Api.Answer bars = api.post(path + "/corrections", Map.of("name", "bars", "count", 40));
+    assertThat(bars.status()).isEqualTo(422);
+    assertThat(bars.detail()).contains("A bar of 40 beats");
+    Api.Answer taps =
+        api.post(path + "/corrections", Map.of("name", "taps", "taps", java.util.List.of(1, 2)));
+    assertThat(taps.detail()).contains("Tap four beats or more");
+    assertThat(api.post(path + "/undo", Map.of()).status()).isEqualTo(422);
+    assertThat(api.get(cut.path + "/songs").text()).isEqualTo(before);
+  }
+}
