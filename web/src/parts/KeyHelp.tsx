@@ -67,6 +67,17 @@ const GROUPS: { name: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    name: "Cues",
+    keys: [
+      ["Space", "hear the song, stop"],
+      ["C", "clicks on the beats"],
+      ["T", "tap the beats along"],
+      ["H, D", "halve, double the tempo"],
+      ["B", "the beat at the playhead begins a bar"],
+      [", .", "move the beat at the playhead 10 ms"],
+    ],
+  },
+  {
     name: "Anywhere",
     keys: [
       ["Ctrl+Z", "undo"],

@@ -173,7 +173,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["redo_1"];
+        post: operations["redo_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -269,7 +269,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["undo_1"];
+        post: operations["undo_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -596,6 +596,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/songs/{songId}/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["correct"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/songs/{songId}/peaks": {
         parameters: {
             query?: never;
@@ -612,6 +628,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/songs/{songId}/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redo_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/songs/{songId}/sound": {
         parameters: {
             query?: never;
@@ -622,6 +654,22 @@ export interface paths {
         get: operations["sound"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/songs/{songId}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1025,7 +1073,7 @@ export interface paths {
         delete?: never;
         options?: never;
         head?: never;
-        patch: operations["correct"];
+        patch: operations["correct_1"];
         trace?: never;
     };
     "/api/productions/{productionId}/takes/{takeId}/frames/{frame}.jpg": {
@@ -1775,12 +1823,14 @@ export interface components {
             /** Format: int64 */
             id: number;
             reason: string | null;
+            redo: string;
             /** Format: double */
             seconds: number;
             /** @enum {string} */
             state: "PREPARING" | "READY" | "REFUSED";
             sureness: number[];
             title: string;
+            undo: string;
         };
         Sound: {
             name: string;
@@ -1932,6 +1982,16 @@ export interface components {
             /** @enum {string} */
             kind: "CLIPS" | "MEASURING" | "ASKED" | "SONG" | "MASTER";
             what: string;
+        };
+        Wrong: {
+            /** Format: double */
+            at: number | null;
+            /** Format: int32 */
+            count: number | null;
+            name: string;
+            taps: number[] | null;
+            /** Format: double */
+            to: number | null;
         };
     };
     responses: never;
@@ -2253,7 +2313,7 @@ export interface operations {
             };
         };
     };
-    redo_1: {
+    redo_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2409,7 +2469,7 @@ export interface operations {
             };
         };
     };
-    undo_1: {
+    undo_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -2944,6 +3004,31 @@ export interface operations {
             };
         };
     };
+    correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                songId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Wrong"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     peaks: {
         parameters: {
             query?: never;
@@ -2967,6 +3052,27 @@ export interface operations {
             };
         };
     };
+    redo_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                songId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     sound: {
         parameters: {
             query?: never;
@@ -2987,6 +3093,27 @@ export interface operations {
                 content: {
                     "application/json": string;
                 };
+            };
+        };
+    };
+    undo_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                songId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -3598,7 +3725,7 @@ export interface operations {
             };
         };
     };
-    correct: {
+    correct_1: {
         parameters: {
             query?: never;
             header?: never;

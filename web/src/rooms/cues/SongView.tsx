@@ -1,12 +1,16 @@
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { under, type Film, type Production, type Song } from "../../api/client";
 import { usePeaks } from "../../api/queries";
 import { clockTime } from "../../parts/time";
 import { isTyping } from "../../parts/isTyping";
 import { face, ink } from "../../theme";
+import { Beats, UNSURE } from "./Beats";
+import { CorrectionBar } from "./CorrectionBar";
 import { outlineOf, outlinePath } from "./peaks";
+import { useClicks } from "./useClicks";
+import { useCorrections } from "./useCorrections";
+import { useTaps } from "./useTaps";
 
 interface Props {
   song: Song;
@@ -17,9 +21,6 @@ interface Props {
 const WIDTH = 1248;
 const HEIGHT = 400;
 const MIDDLE = 212;
-const DOTS = 372;
-/** Below this sureness a beat is drawn hollow: common practice, no source. */
-const UNSURE = 0.25;
 
 /** A song with its beats, bars and the stretch the film uses; it can be heard from any place. */
 export function SongView({ song, production, film }: Props) {
@@ -28,6 +29,11 @@ export function SongView({ song, production, film }: Props) {
   const audio = useRef<HTMLAudioElement>(null);
   const [at, setAt] = useState(0);
   const [playing, setPlaying] = useState(false);
+  const [clicks, setClicks] = useState(false);
+  const corrections = useCorrections(production, song);
+  const now = useCallback(() => audio.current?.currentTime ?? 0, []);
+  const taps = useTaps(now, corrections.taps);
+  useClicks(clicks, song, audio);
   const x = (seconds: number) => (seconds / Math.max(0.01, song.seconds)) * WIDTH;
 
   useEffect(() => {
@@ -39,11 +45,34 @@ export function SongView({ song, production, film }: Props) {
     return () => cancelAnimationFrame(handle);
   }, [playing]);
 
+  const keys = useRef({ corrections, taps, song });
+  useEffect(() => {
+    keys.current = { corrections, taps, song };
+  });
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
-      if (e.key !== " " || isTyping(e)) return;
+      if (isTyping(e)) return;
+      const { corrections: correct, taps: tapping, song: shown } = keys.current;
+      const time = audio.current?.currentTime ?? 0;
+      if (e.ctrlKey || e.metaKey) {
+        if (e.key.toLowerCase() !== "z") return;
+        if (e.shiftKey && shown.redo !== "") correct.redo();
+        else if (!e.shiftKey && shown.undo !== "") correct.undo();
+      } else if (e.key === " ") {
+        const onControl = (e.target as HTMLElement).closest("button, a, [role=combobox]");
+        if (onControl) return;
+        toggle(audio.current);
+      } else if (e.key === "t" && !e.repeat) tapping.tap();
+      else if (e.key === "h") correct.halve();
+      else if (e.key === "d") correct.double();
+      else if (e.key === "b") correct.downbeatAt(time);
+      else if (e.key === "c") setClicks((on) => !on);
+      else if (e.key === "," || e.key === ".") {
+        const beat = nearest(shown.beats, time);
+        const by = e.key === "," ? -0.01 : 0.01;
+        if (beat !== null) correct.moveBeat(beat, beat + by);
+      } else return;
       e.preventDefault();
-      toggle(audio.current);
     };
     window.addEventListener("keydown", press);
     return () => window.removeEventListener("keydown", press);
@@ -80,24 +109,15 @@ export function SongView({ song, production, film }: Props) {
         onPlay={() => setPlaying(true)}
         onPause={() => setPlaying(false)}
       />
-      <Box sx={{ display: "flex", alignItems: "center", gap: 6, height: 34 }}>
-        <Button onClick={() => toggle(audio.current)} sx={{ width: 64 }}>
-          {playing ? "Stop" : "Hear it"}
-        </Button>
-        <Fact name="Tempo">{song.bpm.toFixed(1)} BPM</Fact>
-        <Fact name="Metre">{song.beatsPerBar}/4</Fact>
-        <Fact name="First downbeat">{clockTime(song.beats[song.firstDownbeat] ?? 0)}</Fact>
-        <Fact name="Beats">{song.beats.length}</Fact>
-        <Box sx={{ flex: 1 }} />
-        <Box>
-          <b>{Math.round(song.confidence * 100)} % sure</b>
-          {unsure > 0 && (
-            <Box component="span" sx={{ color: ink.rust }}>
-              , {unsure} of {song.beats.length} beats hardly heard
-            </Box>
-          )}
-        </Box>
-      </Box>
+      <CorrectionBar
+        song={song}
+        corrections={corrections}
+        taps={taps}
+        playing={playing}
+        clicks={clicks}
+        onPlay={() => toggle(audio.current)}
+        onClicks={setClicks}
+      />
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         width="100%"
@@ -138,7 +158,12 @@ export function SongView({ song, production, film }: Props) {
             <path d={paths.body} fill={ink.waveBody} />
           </>
         )}
-        <Beats song={song} x={x} />
+        <Beats
+          song={song}
+          width={WIDTH}
+          onMove={corrections.moveBeat}
+          onDownbeat={corrections.downbeatAt}
+        />
         <g transform={`translate(${x(at)} 0)`} pointerEvents="none">
           <line y1={50} y2={HEIGHT - 16} stroke={ink.thistle} strokeWidth={2} />
           <path d="M-6 44h12v7l-6 6l-6-6z" fill={ink.thistle} />
@@ -149,12 +174,21 @@ export function SongView({ song, production, film }: Props) {
           {clockTime(at)}
         </Box>
         <span>● downbeat</span>
-        <span>• beat</span>
+        <span>• beat: drag it, or double-click it to begin a bar there</span>
         {unsure > 0 && (
           <Box component="span" sx={{ color: ink.rust }}>
             ○ beat hardly heard, placed by the tempo
           </Box>
         )}
+        <Box sx={{ flex: 1 }} />
+        <Box sx={{ color: ink.ink }}>
+          <b>{Math.round(song.confidence * 100)} % sure</b>, {song.beats.length} beats
+          {unsure > 0 && (
+            <Box component="span" sx={{ color: ink.rust }}>
+              , {unsure} hardly heard
+            </Box>
+          )}
+        </Box>
       </Box>
     </Box>
   );
@@ -166,61 +200,10 @@ function toggle(audio: HTMLAudioElement | null) {
   else audio.pause();
 }
 
-function Fact({ name, children }: { name: string; children: React.ReactNode }) {
-  return (
-    <Box>
-      <Box component="span" sx={{ color: ink.ink2, mr: 2 }}>
-        {name}
-      </Box>
-      <Box component="span" sx={{ fontFamily: face.mono, fontSize: 14 }}>
-        {children}
-      </Box>
-    </Box>
-  );
-}
-
-function Beats({ song, x }: { song: Song; x: (seconds: number) => number }) {
-  const apart = WIDTH / Math.max(1, song.beats.length);
-  const small = apart < 7;
-  const every = [1, 2, 4, 8, 16].find((n) => n * apart * song.beatsPerBar > 34) ?? 32;
-  return (
-    <g>
-      {song.beats.map((seconds, i) => {
-        const inBar = (i - song.firstDownbeat) % song.beatsPerBar;
-        const down = inBar === 0;
-        const bar = (i - song.firstDownbeat) / song.beatsPerBar + 1;
-        const sure = (song.sureness[i] ?? 1) >= UNSURE;
-        const px = x(seconds);
-        return (
-          <g key={i}>
-            {down && (
-              <line
-                x1={px}
-                x2={px}
-                y1={bar % every === 1 || every === 1 ? 62 : 76}
-                y2={DOTS}
-                stroke={ink.rule2}
-                strokeOpacity={0.8}
-              />
-            )}
-            {down && (bar - 1) % every === 0 && (
-              <text x={px + 4} y={72} fontSize={12} fill={ink.ink3}>
-                {bar}
-              </text>
-            )}
-            {(!small || down) && (
-              <circle
-                cx={px}
-                cy={DOTS}
-                r={down ? (small ? 2.5 : 5) : 2.4}
-                fill={sure ? ink.ink : ink.sheet}
-                stroke={sure ? "none" : ink.rust}
-                strokeWidth={1.3}
-              />
-            )}
-          </g>
-        );
-      })}
-    </g>
+/** The time in a list that is nearest to one, or null of none. */
+function nearest(times: readonly number[], to: number): number | null {
+  return times.reduce<number | null>(
+    (best, time) => (best === null || Math.abs(time - to) < Math.abs(best - to) ? time : best),
+    null,
   );
 }

@@ -1,0 +1,113 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import IconButton from "@mui/material/IconButton";
+import MenuItem from "@mui/material/MenuItem";
+import Select from "@mui/material/Select";
+import ToggleButton from "@mui/material/ToggleButton";
+import type { Song } from "../../api/client";
+import { clockTime } from "../../parts/time";
+import { face, ink } from "../../theme";
+import type { Corrections } from "./useCorrections";
+
+interface Props {
+  song: Song;
+  corrections: Corrections;
+  taps: { tap: () => void; count: number; bpm: number };
+  playing: boolean;
+  clicks: boolean;
+  onPlay: () => void;
+  onClicks: (on: boolean) => void;
+}
+
+const METRES = [2, 3, 4, 5, 6];
+
+/** What was heard of a song's beats, each with the means to put it right. */
+export function CorrectionBar(props: Props) {
+  const { song, corrections, taps, playing, clicks, onPlay, onClicks } = props;
+  const metres = METRES.includes(song.beatsPerBar) ? METRES : [...METRES, song.beatsPerBar];
+  return (
+    <Box sx={{ display: "flex", alignItems: "center", gap: 2, height: 34, whiteSpace: "nowrap" }}>
+      <Button onClick={onPlay} sx={{ width: 64 }}>
+        {playing ? "Stop" : "Hear it"}
+      </Button>
+      <ToggleButton
+        value="clicks"
+        size="small"
+        selected={clicks}
+        onChange={() => onClicks(!clicks)}
+        sx={{ mr: 2 }}
+      >
+        with clicks
+      </ToggleButton>
+      <Box sx={{ color: ink.ink2 }}>Tempo</Box>
+      <Mono>{song.bpm.toFixed(1)}</Mono>
+      <Button onClick={taps.tap} title="Tap along while the song plays (T)" sx={{ minWidth: 44 }}>
+        Tap
+      </Button>
+      {taps.count > 0 ? (
+        <Box sx={{ color: ink.thistleDeep, width: 168 }} aria-live="polite">
+          {"●".repeat(Math.min(8, taps.count))}
+          {taps.bpm > 0 && ` tapped ${taps.bpm.toFixed(1)}`}
+        </Box>
+      ) : (
+        <>
+          <Button onClick={corrections.halve}>Halve to {(song.bpm / 2).toFixed(0)}</Button>
+          <Button onClick={corrections.double}>Double to {(song.bpm * 2).toFixed(0)}</Button>
+        </>
+      )}
+      <Box sx={{ color: ink.ink2, ml: 3 }}>First downbeat</Box>
+      <IconButton
+        size="small"
+        aria-label="First downbeat a beat earlier"
+        onClick={() => corrections.shiftDownbeat(-1)}
+      >
+        −
+      </IconButton>
+      <Mono>{clockTime(song.beats[song.firstDownbeat] ?? 0)}</Mono>
+      <IconButton
+        size="small"
+        aria-label="First downbeat a beat later"
+        onClick={() => corrections.shiftDownbeat(1)}
+      >
+        +
+      </IconButton>
+      <Box sx={{ color: ink.ink2, ml: 3 }}>Metre</Box>
+      <Select
+        value={song.beatsPerBar}
+        inputProps={{ "aria-label": "Beats in a bar" }}
+        onChange={(e) => corrections.bars(Number(e.target.value))}
+        sx={{ fontFamily: face.mono, fontSize: 14 }}
+      >
+        {metres.map((n) => (
+          <MenuItem key={n} value={n}>
+            {n}/4
+          </MenuItem>
+        ))}
+      </Select>
+      <Box sx={{ flex: 1 }} />
+      {/* Each keeps its place when the other goes, so that none moves from under the pointer. */}
+      <Button
+        onClick={corrections.undo}
+        title={`Undo: ${song.undo} (Ctrl+Z)`}
+        sx={{ visibility: song.undo === "" ? "hidden" : "visible" }}
+      >
+        Undo
+      </Button>
+      <Button
+        onClick={corrections.redo}
+        title={`Redo: ${song.redo} (Ctrl+Shift+Z)`}
+        sx={{ visibility: song.redo === "" ? "hidden" : "visible" }}
+      >
+        Redo
+      </Button>
+    </Box>
+  );
+}
+
+function Mono({ children }: { children: React.ReactNode }) {
+  return (
+    <Box component="span" sx={{ fontFamily: face.mono, fontSize: 14 }}>
+      {children}
+    </Box>
+  );
+}
