@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -110,6 +111,35 @@ class RoomsTest {
     page.waitForFunction("() => document.querySelector('audio').currentTime > 0.3");
     steps.button("Stop").click();
     assertThat(steps.button("Hear it")).isVisible();
+    correctTheBeats(page, steps, first);
+  }
+
+  private static void correctTheBeats(Page page, Steps steps, Locator song) {
+    Locator undo = steps.button("Undo");
+    page.keyboard().press("d");
+    assertThat(song.getByText("184.0 BPM, 4/4")).isVisible();
+    page.keyboard().press("Control+z");
+    assertThat(song.getByText("92.0 BPM, 4/4")).isVisible();
+    assertThat(undo).not().isVisible();
+
+    page.getByLabel("First downbeat a beat later").click();
+    undo.hover();
+    assertThat(undo).hasAttribute("title", "Undo: move the downbeat (Ctrl+Z)");
+    assertThat(page.getByText("0:01.9")).isVisible();
+    page.reload();
+    assertThat(song).isVisible();
+    song.click();
+    assertThat(page.getByText("0:01.9")).isVisible();
+    page.locator("[data-beat='2']").dblclick();
+    assertThat(page.getByText("0:01.3")).isVisible();
+
+    BoundingBox beat = page.locator("[data-beat='9']").boundingBox();
+    double y = beat.y + beat.height / 2;
+    page.mouse().move(beat.x + beat.width / 2, y);
+    page.mouse().down();
+    page.mouse().move(beat.x + beat.width / 2 + 6, y);
+    page.mouse().up();
+    assertThat(undo).hasAttribute("title", "Undo: move a beat (Ctrl+Z)");
   }
 
   /** Half a minute of clicks at 132 BPM, as a WAV file made by ffmpeg's own expression source. */
