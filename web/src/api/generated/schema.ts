@@ -1449,6 +1449,12 @@ export interface components {
             refusals: components["schemas"]["RefusalView"][];
             shots: components["schemas"]["ShotView"][];
         };
+        MomentView: {
+            /** Format: double */
+            at: number;
+            /** @enum {string} */
+            kind: "DROP" | "HIT" | "BREAK" | "SILENCE" | "ENDING";
+        };
         MoveJoint: {
             /** Format: int32 */
             beat: number | null;
@@ -1681,6 +1687,19 @@ export interface components {
             revision: number;
             text: string;
         };
+        SectionView: {
+            /** Format: int32 */
+            bars: number;
+            /** Format: double */
+            end: number;
+            /** Format: double */
+            energy: number;
+            kind: string;
+            /** @enum {string} */
+            name: "OPENING" | "QUIET" | "BUILD" | "FULL" | "CODA";
+            /** Format: double */
+            start: number;
+        };
         ServiceChange: {
             /** Format: int32 */
             failsEvery: number;
@@ -1822,10 +1841,12 @@ export interface components {
             firstDownbeat: number;
             /** Format: int64 */
             id: number;
+            moments: components["schemas"]["MomentView"][];
             reason: string | null;
             redo: string;
             /** Format: double */
             seconds: number;
+            sections: components["schemas"]["SectionView"][];
             /** @enum {string} */
             state: "PREPARING" | "READY" | "REFUSED";
             sureness: number[];

@@ -5,8 +5,9 @@ import { useMemo } from "react";
 import { under, type Production, type Song } from "../../api/client";
 import { useChange, usePeaks } from "../../api/queries";
 import { clockTime } from "../../parts/time";
-import { ink } from "../../theme";
+import { fraunces, ink } from "../../theme";
 import { outlineOf, outlinePath } from "./peaks";
+import { sectionName } from "./sections";
 
 interface Props {
   song: Song;
@@ -102,6 +103,30 @@ export function SongChoice({ song, production, shown, onShow }: Props) {
           </Box>
         )}
         {song.state === "REFUSED" && <Box sx={{ color: ink.rust }}>{song.reason}</Box>}
+        {song.sections.length > 1 && (
+          <Box sx={{ position: "relative", height: 18, overflow: "hidden" }}>
+            {song.sections.map((section) => (
+              <Box
+                key={section.start}
+                sx={{
+                  ...fraunces,
+                  position: "absolute",
+                  left: `${(100 * section.start) / song.seconds}%`,
+                  width: `${(100 * (section.end - section.start)) / song.seconds}%`,
+                  fontStyle: "italic",
+                  fontSize: 13,
+                  lineHeight: "18px",
+                  pl: "3px",
+                  whiteSpace: "nowrap",
+                  overflow: "hidden",
+                  color: song.chosen ? ink.thistleDeep : ink.ink2,
+                }}
+              >
+                {sectionName(section, song.sections)}
+              </Box>
+            ))}
+          </Box>
+        )}
         {path && (
           <svg
             viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
@@ -112,6 +137,17 @@ export function SongChoice({ song, production, shown, onShow }: Props) {
             aria-label="how loud it is over its length"
           >
             <path d={path} fill={song.chosen ? ink.wavePeak : ink.rule2} />
+            {song.sections.slice(1).map((section) => (
+              <line
+                key={section.start}
+                x1={(section.start / song.seconds) * WIDTH}
+                x2={(section.start / song.seconds) * WIDTH}
+                y1={0}
+                y2={HEIGHT}
+                stroke={song.chosen ? ink.thistle : ink.ink3}
+                vectorEffect="non-scaling-stroke"
+              />
+            ))}
             <line x1={0} x2={WIDTH} y1={HEIGHT - 0.5} y2={HEIGHT - 0.5} stroke={ink.ink2} />
           </svg>
         )}

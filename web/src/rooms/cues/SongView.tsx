@@ -7,6 +7,7 @@ import { isTyping } from "../../parts/isTyping";
 import { face, ink } from "../../theme";
 import { Beats, UNSURE } from "./Beats";
 import { CorrectionBar } from "./CorrectionBar";
+import { SectionRibbon } from "./SectionRibbon";
 import { outlineOf, outlinePath } from "./peaks";
 import { useClicks } from "./useClicks";
 import { useCorrections } from "./useCorrections";
@@ -138,18 +139,18 @@ export function SongView({ song, production, film }: Props) {
           if (e.key === "ArrowRight") seek(at + 1);
         }}
       >
+        <SectionRibbon song={song} width={WIDTH} y={8} height={20} />
         {used && (
-          <g>
+          <g fill={ink.thistle}>
             <rect
               x={x(used.from)}
-              y={22}
-              width={x(used.to - used.from)}
-              height={26}
-              fill={ink.thistleWash}
+              y={2}
+              width={x(Math.min(used.to, song.seconds)) - x(used.from)}
+              height={4}
             />
-            <text x={x(used.from) + 8} y={39} fontSize={13} fill={ink.thistleDeep}>
+            <title>
               in the film, {clockTime(used.from)} to {clockTime(Math.min(used.to, song.seconds))}
-            </text>
+            </title>
           </g>
         )}
         {paths && (
@@ -179,6 +180,14 @@ export function SongView({ song, production, film }: Props) {
           <Box component="span" sx={{ color: ink.rust }}>
             ○ beat hardly heard, placed by the tempo
           </Box>
+        )}
+        {used && (
+          <span>
+            <Box component="span" sx={{ color: ink.thistle }}>
+              ▬
+            </Box>{" "}
+            in the film, {clockTime(used.from)} to {clockTime(Math.min(used.to, song.seconds))}
+          </span>
         )}
         <Box sx={{ flex: 1 }} />
         <Box sx={{ color: ink.ink }}>

@@ -87,7 +87,7 @@ final class AssembleCommand implements Callable<Integer> {
     }
     PrintWriter err = spec.commandLine().getErr();
     List<CutPlanner.Wanted> shots = gather(rate, shape, err);
-    BeatGrid grid = BeatsCommand.listen(song);
+    BeatGrid grid = BeatsCommand.listen(song).grid();
     MediaFacts songFacts = Probe.probe(song);
     double seconds = length == null ? songFacts.seconds() : Math.min(length, songFacts.seconds());
     CutPlan plan =

@@ -1,7 +1,9 @@
 package app.latethistle.cli;
 
 import app.latethistle.core.music.BeatGrid;
-import app.latethistle.core.music.BeatTracker;
+import app.latethistle.core.music.KeyMoment;
+import app.latethistle.core.music.Section;
+import app.latethistle.core.music.SongAnalysis;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.Container;
 import app.latethistle.media.SongDecoder;
@@ -28,17 +30,21 @@ final class BeatsCommand implements Callable<Integer> {
   @Option(names = "--csv", description = "Print columns time_s,bar,beat.")
   private boolean csv;
 
+  @Option(
+      names = "--sections",
+      description =
+          "Print sections and key moments instead: columns start_s,end_s,kind,name,energy.")
+  private boolean sections;
+
   @Override
   public Integer call() throws IOException {
-    BeatGrid grid = listen(song);
+    SongAnalysis heard = listen(song);
+    BeatGrid grid = heard.grid();
     PrintWriter out = spec.commandLine().getOut();
-    if (csv) {
-      out.println("time_s,bar,beat");
-    }
-    for (int i = 0; i < grid.size(); i++) {
-      double seconds = Samples.toSeconds(grid.sampleOf(i));
-      String form = csv ? "%.4f,%d,%d%n" : "%10.4f s  bar %d, beat %d%n";
-      out.printf(Locale.ROOT, form, seconds, grid.barOf(i), grid.placeOf(i));
+    if (sections) {
+      printSections(heard, out);
+    } else {
+      printBeats(grid, out);
     }
     out.flush();
     spec.commandLine()
@@ -52,12 +58,46 @@ final class BeatsCommand implements Callable<Integer> {
     return 0;
   }
 
-  static BeatGrid listen(Path song) throws IOException {
+  private void printBeats(BeatGrid grid, PrintWriter out) {
+    if (csv) {
+      out.println("time_s,bar,beat");
+    }
+    for (int i = 0; i < grid.size(); i++) {
+      double seconds = Samples.toSeconds(grid.sampleOf(i));
+      String form = csv ? "%.4f,%d,%d%n" : "%10.4f s  bar %d, beat %d%n";
+      out.printf(Locale.ROOT, form, seconds, grid.barOf(i), grid.placeOf(i));
+    }
+  }
+
+  /** Sections, then key moments, which have no length, kind or energy. */
+  private void printSections(SongAnalysis heard, PrintWriter out) {
+    if (csv) {
+      out.println("start_s,end_s,kind,name,energy");
+    }
+    String form = csv ? "%.4f,%.4f,%s,%s,%.3f%n" : "%10.4f s to %10.4f s  %s  %s, energy %.2f%n";
+    for (Section section : heard.sections()) {
+      double start = Samples.toSeconds(section.start());
+      double end = Samples.toSeconds(section.end());
+      String name = section.name().name().toLowerCase(Locale.ROOT);
+      out.printf(Locale.ROOT, form, start, end, section.kind(), name, section.energy());
+    }
+    for (KeyMoment moment : heard.moments()) {
+      double at = Samples.toSeconds(moment.at());
+      String name = moment.kind().name().toLowerCase(Locale.ROOT);
+      if (csv) {
+        out.printf(Locale.ROOT, "%.4f,%.4f,,%s,%n", at, at, name);
+      } else {
+        out.printf(Locale.ROOT, "%10.4f s  %s%n", at, name);
+      }
+    }
+  }
+
+  static SongAnalysis listen(Path song) throws IOException {
     if (!Files.isRegularFile(song)) {
       throw new IOException(song + ": there is no such file.");
     }
     try {
-      return BeatTracker.track(SongDecoder.mono(song, Container.of(song)));
+      return SongAnalysis.of(SongDecoder.mono(song, Container.of(song)));
     } catch (IOException e) {
       throw new IOException(song + ": " + e.getMessage(), e);
     }

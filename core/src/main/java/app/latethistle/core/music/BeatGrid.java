@@ -146,6 +146,23 @@ public final class BeatGrid {
     return 60.0 * Samples.RATE / median;
   }
 
+  /** Where the downbeat nearest to a sample is; the sample itself if there is none. */
+  public long nearestDownbeat(long sample) {
+    int beat = nearest(sample);
+    if (beat < 0) {
+      return sample;
+    }
+    int before = beat - (placeOf(beat) - 1);
+    long best = -1;
+    for (int downbeat : new int[] {before, before + beatsPerBar}) {
+      boolean there = downbeat >= 0 && downbeat < beats.length;
+      if (there && (best < 0 || Math.abs(beats[downbeat] - sample) < Math.abs(best - sample))) {
+        best = beats[downbeat];
+      }
+    }
+    return best < 0 ? sample : best;
+  }
+
   /** The beat nearest to a sample of the song, the earlier of two equally near; -1 if none. */
   public int nearest(long sample) {
     int at = Arrays.binarySearch(beats, sample);

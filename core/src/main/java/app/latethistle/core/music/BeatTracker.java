@@ -13,6 +13,9 @@ public final class BeatTracker {
    */
   private static final double FLUX_DELAY = 0.004;
 
+  /** Seconds that a song with beats lasts at least. */
+  static final double SHORTEST_SONG = 1.5;
+
   private BeatTracker() {}
 
   /**
@@ -22,7 +25,7 @@ public final class BeatTracker {
    * @return a grid; empty if the song is shorter than two beats or silent
    */
   public static BeatGrid track(MonoSound song) {
-    if (song.seconds() < 1.5) {
+    if (song.seconds() < SHORTEST_SONG) {
       return BeatGrid.EMPTY;
     }
     Features features = new Features(song);

@@ -1,7 +1,6 @@
 package app.latethistle.server.material;
 
-import app.latethistle.core.music.BeatGrid;
-import app.latethistle.core.music.BeatTracker;
+import app.latethistle.core.music.SongAnalysis;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.signal.Peaks;
 import app.latethistle.media.ContentStore;
@@ -39,10 +38,11 @@ class ListenToSong {
                 Medium medium = song.medium();
                 MonoSound sound =
                     SongDecoder.mono(store.path(medium.hash()), medium.facts().container());
-                BeatGrid grid = BeatTracker.track(sound);
+                SongAnalysis heard = SongAnalysis.of(sound);
                 Peaks peaks = Peaks.of(sound, PEAKS_A_SECOND);
                 transaction.executeWithoutResult(
-                    status -> songs.findById(song.id()).ifPresent(kept -> kept.heard(grid, peaks)));
+                    status ->
+                        songs.findById(song.id()).ifPresent(kept -> kept.heard(heard, peaks)));
               } catch (RefusedMedia e) {
                 transaction.executeWithoutResult(
                     status ->

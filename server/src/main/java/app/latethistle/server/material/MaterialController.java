@@ -4,6 +4,8 @@ import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.MoveVerdict;
 import app.latethistle.core.measure.Travel;
 import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.music.KeyMoment;
+import app.latethistle.core.music.Section;
 import app.latethistle.core.story.CameraMove;
 import app.latethistle.core.story.StoryShot;
 import app.latethistle.core.take.Fault;
@@ -193,7 +195,21 @@ class MaterialController {
       double[] beats,
       float[] sureness,
       String undo,
-      String redo) {}
+      String redo,
+      List<SectionView> sections,
+      List<MomentView> moments) {}
+
+  /**
+   * A section of a song, in seconds.
+   *
+   * @param kind a letter; sections that sound alike have the same one
+   * @param bars how many bars it has
+   */
+  record SectionView(
+      double start, double end, char kind, Section.Name name, double energy, int bars) {}
+
+  /** A key moment of a song, in seconds. */
+  record MomentView(double at, KeyMoment.Kind kind) {}
 
   /** A waveform: {@code peak} and {@code body} are base64 of one byte a span. */
   record PeaksView(int perSecond, String peak, String body) {}
@@ -462,7 +478,24 @@ class MaterialController {
         beats,
         sureness,
         song.undo(),
-        song.redo());
+        song.redo(),
+        song.sections().stream().map(s -> view(s, grid)).toList(),
+        song.moments().stream()
+            .map(m -> new MomentView(Samples.toSeconds(m.at()), m.kind()))
+            .toList());
+  }
+
+  private static SectionView view(Section section, BeatGrid grid) {
+    int first = grid.barOf(grid.nearest(section.start()));
+    int last = grid.barOf(grid.nearest(section.end()));
+    boolean ends = section.end() > grid.sampleOf(grid.size() - 1);
+    return new SectionView(
+        Samples.toSeconds(section.start()),
+        Samples.toSeconds(section.end()),
+        section.kind(),
+        section.name(),
+        section.energy(),
+        Math.max(0, last - Math.max(1, first) + (ends ? 1 : 0)));
   }
 
   @PostMapping("/songs/{songId}/choose")

@@ -2,6 +2,9 @@ package app.latethistle.server.material;
 
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.Correction;
+import app.latethistle.core.music.KeyMoment;
+import app.latethistle.core.music.Section;
+import app.latethistle.core.music.SongAnalysis;
 import app.latethistle.core.signal.Peaks;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -47,12 +50,19 @@ public class Song {
   @Column(columnDefinition = "text")
   private String corrections = "[]";
 
+  /** Sections and key moments, as heard. */
+  @Column(columnDefinition = "text")
+  private String parts = "{\"sections\":[],\"moments\":[]}";
+
   /** How many of the corrections are in force; the others were taken back. */
   private int corrected;
 
   /** A beat grid as it is stored. */
   private record StoredGrid(
       long[] beats, float[] sureness, int beatsPerBar, int firstDownbeat, double confidence) {}
+
+  /** Sections and key moments as they are stored. */
+  private record StoredParts(List<Section> sections, List<KeyMoment> moments) {}
 
   protected Song() {}
 
@@ -95,6 +105,19 @@ public class Song {
     BeatGrid heard =
         new BeatGrid(s.beats(), s.sureness(), s.beatsPerBar(), s.firstDownbeat(), s.confidence());
     return Correction.all(heard, corrections().subList(0, corrected));
+  }
+
+  /** Its sections, each beginning where the nearest downbeat is now. */
+  public List<Section> sections() {
+    BeatGrid now = grid();
+    return JSON.readValue(parts, StoredParts.class).sections().stream()
+        .map(section -> section.onBars(now))
+        .toList();
+  }
+
+  /** Its key moments. */
+  public List<KeyMoment> moments() {
+    return JSON.readValue(parts, StoredParts.class).moments();
   }
 
   private List<Correction> corrections() {
@@ -145,7 +168,9 @@ public class Song {
         Arrays.copyOfRange(both, half, both.length));
   }
 
-  void heard(BeatGrid heard, Peaks drawn) {
+  void heard(SongAnalysis analysis, Peaks drawn) {
+    BeatGrid heard = analysis.grid();
+    parts = JSON.writeValueAsString(new StoredParts(analysis.sections(), analysis.moments()));
     long[] beats = new long[heard.size()];
     float[] sureness = new float[heard.size()];
     for (int i = 0; i < beats.length; i++) {

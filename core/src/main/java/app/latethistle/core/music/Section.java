@@ -1,0 +1,31 @@
+package app.latethistle.core.music;
+
+/**
+ * A part of a song that is of one kind.
+ *
+ * @param start where it begins, in samples at 48 kHz: on a downbeat, or 0
+ * @param end where the next one begins, or the song ends
+ * @param kind a letter; sections that sound alike have the same one
+ * @param name what it does in the song, by its loudness and place
+ * @param energy how loud it is against the loudest section, 0 to 1
+ */
+public record Section(long start, long end, char kind, Name name, double energy) {
+  /** The section between the downbeats nearest to its borders; the song's ends stay. */
+  public Section onBars(BeatGrid grid) {
+    return new Section(
+        start == 0 ? 0 : grid.nearestDownbeat(start),
+        grid.size() > 0 && end > grid.sampleOf(grid.size() - 1) ? end : grid.nearestDownbeat(end),
+        kind,
+        name,
+        energy);
+  }
+
+  /** What a section does. */
+  public enum Name {
+    OPENING,
+    QUIET,
+    BUILD,
+    FULL,
+    CODA
+  }
+}
