@@ -26,7 +26,16 @@ export function CorrectionBar(props: Props) {
   const { song, corrections, taps, playing, clicks, onPlay, onClicks } = props;
   const metres = METRES.includes(song.beatsPerBar) ? METRES : [...METRES, song.beatsPerBar];
   return (
-    <Box sx={{ display: "flex", alignItems: "center", gap: 2, height: 34, mb: 2, whiteSpace: "nowrap" }}>
+    <Box
+      sx={{
+        display: "flex",
+        alignItems: "center",
+        gap: 2,
+        height: 34,
+        mb: 2,
+        whiteSpace: "nowrap",
+      }}
+    >
       <Button onClick={onPlay} sx={{ width: 64 }}>
         {playing ? "Stop" : "Hear it"}
       </Button>

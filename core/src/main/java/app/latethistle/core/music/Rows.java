@@ -1,5 +1,6 @@
 package app.latethistle.core.music;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -17,6 +18,12 @@ final class Rows {
 
   /** What it costs to change from on to between the beats. */
   private static final double SWITCH = 12;
+
+  /** From so many standard deviations of onset strength on, a row may begin or go on. */
+  private static final float BEGINS = 0.3f;
+
+  /** Beats that make a row. */
+  private static final int FEWEST = 4;
 
   /** Bands of tempo, in seconds a beat. */
   private static final double[][] BANDS = {
@@ -46,16 +53,16 @@ final class Rows {
     List<Row> rows = new ArrayList<>();
     for (TempoCurve curve : curves) {
       for (double tightness : TIGHTNESS) {
-        int[] beats = row(smooth, f.hop, curve, tightness);
-        if (beats.length > 4) {
-          beats = trim(f.onsets, beats);
+        int[] beats = trim(f.onsets, row(smooth, f.hop, curve, tightness));
+        if (beats.length < FEWEST) {
+          continue;
         }
-        if (beats.length > 4) {
-          rows.add(new Row(beats, curve));
-          rows.add(new Row(between(f.onsets, beats), curve));
-          int[] mixed = phased(f, beats);
-          rows.add(new Row(mixed, curve));
-          rows.add(new Row(between(f.onsets, mixed), curve));
+        int[] mixed = phased(f, beats);
+        for (int[] each :
+            List.of(beats, between(f.onsets, beats), mixed, between(f.onsets, mixed))) {
+          if (each.length >= FEWEST) {
+            rows.add(new Row(each, curve));
+          }
         }
       }
     }
@@ -172,36 +179,30 @@ final class Rows {
 
   /** Goes on with the first and last gap of a row as far as something begins there. */
   static int[] extend(float[] onsets, int[] row) {
+    ArrayDeque<Integer> beats = new ArrayDeque<>();
+    for (int beat : row) {
+      beats.add(beat);
+    }
     int gap = row[1] - row[0];
-    int first = row[0];
-    int before = 0;
-    while (first - gap >= 0 && strongest(onsets, first - gap, 4) >= 0.3) {
-      first = snap(onsets, first - gap);
-      before++;
+    int next = row[0] - gap;
+    while (next >= 0 && strongest(onsets, next, 4) >= BEGINS) {
+      beats.addFirst(snap(onsets, next));
+      next = beats.getFirst() - gap;
     }
-    int last = row[row.length - 1];
-    int lastGap = last - row[row.length - 2];
-    int after = 0;
-    while (last + lastGap < onsets.length && strongest(onsets, last + lastGap, 4) >= 0.3) {
-      last = snap(onsets, last + lastGap);
-      after++;
+    gap = row[row.length - 1] - row[row.length - 2];
+    next = row[row.length - 1] + gap;
+    while (next < onsets.length && strongest(onsets, next, 4) >= BEGINS) {
+      beats.addLast(snap(onsets, next));
+      next = beats.getLast() + gap;
     }
-    int[] out = Arrays.copyOf(new int[before], before + row.length + after);
-    System.arraycopy(row, 0, out, before, row.length);
-    for (int i = before - 1; i >= 0; i--) {
-      out[i] = snap(onsets, out[i + 1] - gap);
-    }
-    for (int i = before + row.length; i < out.length; i++) {
-      out[i] = snap(onsets, out[i - 1] + lastGap);
-    }
-    return out;
+    return beats.stream().mapToInt(Integer::intValue).toArray();
   }
 
   /** Leaves out beats before the first and after the last audible one. */
   private static int[] trim(float[] onsets, int[] row) {
     int first = 0;
     int last = row.length - 1;
-    while (first < last && strongest(onsets, row[first], 4) < 0.3) {
+    while (first < last && strongest(onsets, row[first], 4) < BEGINS) {
       first++;
     }
     while (last > first && strongest(onsets, row[last], 4) < 0.1) {
