@@ -5,11 +5,9 @@ import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.music.SongAnalysis;
 import app.latethistle.core.time.Samples;
-import app.latethistle.media.Container;
 import app.latethistle.media.SongDecoder;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
@@ -93,13 +91,6 @@ final class BeatsCommand implements Callable<Integer> {
   }
 
   static SongAnalysis listen(Path song) throws IOException {
-    if (!Files.isRegularFile(song)) {
-      throw new IOException(song + ": there is no such file.");
-    }
-    try {
-      return SongAnalysis.of(SongDecoder.mono(song, Container.of(song)));
-    } catch (IOException e) {
-      throw new IOException(song + ": " + e.getMessage(), e);
-    }
+    return SongAnalysis.of(SoundFile.read(song, SongDecoder::mono));
   }
 }

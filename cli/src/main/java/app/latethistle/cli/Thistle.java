@@ -11,6 +11,8 @@ import picocli.CommandLine.Command;
     description = "Cuts films made of generated clips to their music.",
     subcommands = {
       BeatsCommand.class,
+      AlignCommand.class,
+      PausesCommand.class,
       ProbeCommand.class,
       AssembleCommand.class,
       ShotsCommand.class,

@@ -2,6 +2,10 @@ package app.latethistle.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.latethistle.core.signal.MonoSound;
+import app.latethistle.media.WaveFile;
+import app.latethistle.standins.narrator.Manner;
+import app.latethistle.standins.narrator.Narrator;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
@@ -52,6 +56,38 @@ class ThistleTest {
     assertThat(lines).hasSizeBetween(95, 105);
     assertThat(lines.subList(1, lines.size())).allMatch(l -> l.matches("\\d+\\.\\d+,\\d+,[1-4]"));
     assertThat(said.err()).containsPattern("9[12]\\.\\d");
+  }
+
+  @Test
+  void alignsATextWithItsReadingAndTightensItsPauses() throws IOException {
+    Path voice = folder.resolve("voice.wav");
+    String line = "Nobody remembers the year (pause) the valley filled.";
+    MonoSound spoken = Narrator.read(line, Narrator.voice("Merrin"), 120, Manner.EVEN);
+    WaveFile.write(voice, spoken.samples(), 1, spoken.rate());
+    Path text = Files.writeString(folder.resolve("line.txt"), line);
+
+    Said said = run("align", "--text", text.toString(), "--voice", voice.toString(), "--csv");
+    assertThat(said.code()).as(said.err()).isZero();
+    List<String> rows = said.out().lines().toList();
+    assertThat(rows.get(0)).isEqualTo("word,start_s,end_s,confidence");
+    assertThat(rows).hasSize(8);
+    assertThat(rows.get(5)).startsWith("the,");
+    double year = Double.parseDouble(rows.get(4).split(",")[2]);
+    double the = Double.parseDouble(rows.get(5).split(",")[1]);
+    assertThat(the - year).isBetween(0.8, 1.4);
+    assertThat(said.err()).contains("7 of 7 words found");
+
+    Path tight = folder.resolve("tight.wav");
+    Said pauses = run("pauses", voice.toString(), "--longest", "0.25", "--out", tight.toString());
+    assertThat(pauses.code()).as(pauses.err()).isZero();
+    assertThat(pauses.out()).startsWith("start_s,end_s,cut_s");
+    assertThat(Files.size(tight)).isLessThan((long) ((spoken.seconds() - 0.5) * 48_000 * 3));
+
+    Said refused = run("pauses", voice.toString(), "--longest", "0.001", "--out", tight.toString());
+    assertThat(refused.code()).isNotZero();
+    assertThat(refused.err()).contains("--longest").contains("0.05 s or more");
+    Said absent = run("align", "--text", text.toString(), "--voice", folder + "/none.wav");
+    assertThat(absent.err()).contains("none.wav").contains("no such file");
   }
 
   @Test

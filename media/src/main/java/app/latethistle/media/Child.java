@@ -37,24 +37,30 @@ final class Child implements Closeable {
               + command.get(0)
               + ": "
               + e.getMessage()
-              + ". Install ffmpeg and util-linux, then try again.",
+              + ". Install ffmpeg, espeak-ng and util-linux, then try again.",
           e);
     }
   }
 
   /** Runs a command to its end and returns what it printed. */
   static String output(List<String> command, int seconds) throws IOException {
+    return new String(output(command, new byte[0], seconds), StandardCharsets.UTF_8);
+  }
+
+  /** Runs a command to its end on some input, small enough for a pipe, and returns its output. */
+  static byte[] output(List<String> command, byte[] input, int seconds) throws IOException {
     try (Child child = start(command)) {
+      child.stdin().write(input);
       child.stdin().close();
       // A reader that blocks for ever would outlive the limit, so the process is ended first.
       Thread watchdog = child.endAfter(seconds);
-      String text = new String(child.stdout().readAllBytes(), StandardCharsets.UTF_8);
+      byte[] answer = child.stdout().readAllBytes();
       int status = child.waitFor();
       watchdog.interrupt();
       if (status != 0) {
         throw new IOException(child.errorLine());
       }
-      return text;
+      return answer;
     }
   }
 

@@ -24,6 +24,11 @@ public final class SongDecoder {
     return new MonoSound(decode(file, container, 1, LISTENING_RATE), LISTENING_RATE);
   }
 
+  /** One channel at the film's sample rate, as readings are measured. */
+  public static MonoSound reading(Path file, Container container) throws IOException {
+    return new MonoSound(decode(file, container, 1, Samples.RATE), Samples.RATE);
+  }
+
   /** Left and right in turn at the film's sample rate. */
   public static float[] stereo(Path file, Container container) throws IOException {
     return decode(file, container, 2, Samples.RATE);

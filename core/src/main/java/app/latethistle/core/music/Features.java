@@ -25,7 +25,7 @@ final class Features {
   final float[] harmony;
 
   Features(MonoSound song) {
-    mel = LogMel.of(song);
+    mel = LogMel.of(song, LogMel.Grain.MUSIC);
     chroma = Chroma.of(song);
     hop = mel.hopSeconds();
     onsets = OnsetStrength.of(mel);

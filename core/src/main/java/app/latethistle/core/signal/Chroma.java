@@ -1,7 +1,5 @@
 package app.latethistle.core.signal;
 
-import org.jtransforms.fft.FloatFFT_1D;
-
 /**
  * How much of each of the twelve pitch classes sounds, twenty times a second: what harmony is heard
  * in. A Hann window of about 0.19 s; magnitudes from 110 Hz to 2.1 kHz, as square roots, each added
@@ -28,27 +26,14 @@ public final class Chroma {
 
   /** The chroma of a sound; frame {@code i} is centred on {@code i} hops. */
   public static Chroma of(MonoSound sound) {
-    int hop = sound.rate() / 20;
-    int size = Integer.highestOneBit((int) (sound.rate() * 0.2));
-    float[] window = new float[size];
-    for (int k = 0; k < size; k++) {
-      window[k] = (float) (0.5 - 0.5 * Math.cos(2 * Math.PI * k / size));
-    }
+    int size = Spectra.sizeWithin(0.2, sound.rate());
+    Spectra spectra = new Spectra(sound, size, sound.rate() / 20);
     int[] classes = classes(size, sound.rate());
-    FloatFFT_1D fft = new FloatFFT_1D(size);
-    float[] buffer = new float[size];
-    float[] samples = sound.samples();
-    float[][] frames = new float[samples.length / hop + 1][];
+    float[][] frames = new float[spectra.length()][];
     for (int i = 0; i < frames.length; i++) {
-      int from = i * hop - size / 2;
-      for (int k = 0; k < size; k++) {
-        int at = from + k;
-        buffer[k] = at >= 0 && at < samples.length ? samples[at] * window[k] : 0;
-      }
-      fft.realForward(buffer);
-      frames[i] = fold(buffer, classes, size);
+      frames[i] = fold(spectra.frame(i), classes);
     }
-    return new Chroma(frames, (double) hop / sound.rate());
+    return new Chroma(frames, spectra.hopSeconds());
   }
 
   private static int[] classes(int size, int rate) {
@@ -62,12 +47,11 @@ public final class Chroma {
     return classes;
   }
 
-  private static float[] fold(float[] spectrum, int[] classes, int size) {
+  private static float[] fold(float[] magnitudes, int[] classes) {
     float[] chroma = new float[CLASSES];
     for (int k = 1; k < classes.length; k++) {
       if (classes[k] >= 0) {
-        double magnitude = Math.hypot(spectrum[2 * k], spectrum[2 * k + 1]) * 4 / size;
-        chroma[classes[k]] += (float) Math.sqrt(magnitude);
+        chroma[classes[k]] += (float) Math.sqrt(magnitudes[k]);
       }
     }
     double square = 0;

@@ -1,23 +1,34 @@
 package app.latethistle.core.signal;
 
-import org.jtransforms.fft.FloatFFT_1D;
-
 /**
- * A mel spectrogram with logarithmic magnitudes: the picture of a sound that onset and timbre
- * measures work on.
+ * A mel spectrogram with logarithmic magnitudes: the picture of a sound that onset, timbre and
+ * speech measures work on.
  *
- * <p>A Hann window of about 46 ms every 10 ms (the hop is a whole number of samples); 40 triangular
- * bands spaced evenly on the mel scale of O'Shaughnessy (1987), {@code 2595 log10(1 + f/700)}, from
- * 30 Hz to 11 kHz; magnitudes compressed as {@code ln(1 + 1000 m)}, where a full-scale sine has
+ * <p>40 triangular bands spaced evenly on the mel scale of O'Shaughnessy (1987), {@code 2595
+ * log10(1 + f/700)}; magnitudes compressed as {@code ln(1 + 1000 m)}, where a full-scale sine has
  * {@code m} near 1.
  */
 public final class LogMel {
   /** Number of bands. */
   public static final int BANDS = 40;
 
-  private static final double LOWEST_HZ = 30;
-  private static final double HIGHEST_HZ = 11_000;
   private static final float COMPRESSION = 1000;
+
+  /**
+   * How a sound is cut up.
+   *
+   * @param windowSeconds the longest a window may be; it is a power of two in samples
+   * @param framesASecond the hop is the nearest whole number of samples
+   * @param lowestHz where the first band begins
+   * @param highestHz where the last band ends, or half the sample rate if that is lower
+   */
+  public record Grain(double windowSeconds, int framesASecond, double lowestHz, double highestHz) {
+    /** For music: about 46 ms every 10 ms. */
+    public static final Grain MUSIC = new Grain(0.05, 100, 30, 11_000);
+
+    /** For speech: about 23 ms every 5 ms. */
+    public static final Grain SPEECH = new Grain(0.025, 200, 60, 7_600);
+  }
 
   private final float[][] frames;
   private final double hopSeconds;
@@ -28,31 +39,16 @@ public final class LogMel {
   }
 
   /** The spectrogram of a sound; frame {@code i} is centred on {@code i} hops. */
-  public static LogMel of(MonoSound sound) {
-    int hop = Math.round(sound.rate() / 100f);
-    int size = Integer.highestOneBit((int) (sound.rate() * 0.05));
-    float[] window = hann(size);
-    Bank bank = Bank.of(size, sound.rate());
-    FloatFFT_1D fft = new FloatFFT_1D(size);
-    int count = sound.samples().length / hop + 1;
-    float[][] frames = new float[count][];
-    float[] buffer = new float[size];
-    float[] magnitude = new float[size / 2];
-    for (int i = 0; i < count; i++) {
-      int from = i * hop - size / 2;
-      for (int k = 0; k < size; k++) {
-        int at = from + k;
-        buffer[k] = at >= 0 && at < sound.samples().length ? sound.samples()[at] * window[k] : 0;
-      }
-      fft.realForward(buffer);
-      for (int k = 1; k < size / 2; k++) {
-        float re = buffer[2 * k];
-        float im = buffer[2 * k + 1];
-        magnitude[k] = (float) Math.sqrt(re * re + im * im) * 4 / size;
-      }
-      frames[i] = bank.apply(magnitude);
+  public static LogMel of(MonoSound sound, Grain grain) {
+    int size = Spectra.sizeWithin(grain.windowSeconds, sound.rate());
+    int hop = Math.round((float) sound.rate() / grain.framesASecond);
+    Spectra spectra = new Spectra(sound, size, hop);
+    Bank bank = Bank.of(size, sound.rate(), grain);
+    float[][] frames = new float[spectra.length()][];
+    for (int i = 0; i < frames.length; i++) {
+      frames[i] = bank.apply(spectra.frame(i));
     }
-    return new LogMel(frames, (double) hop / sound.rate());
+    return new LogMel(frames, spectra.hopSeconds());
   }
 
   /** Number of frames. */
@@ -70,21 +66,13 @@ public final class LogMel {
     return frames[index];
   }
 
-  private static float[] hann(int size) {
-    float[] window = new float[size];
-    for (int k = 0; k < size; k++) {
-      window[k] = (float) (0.5 - 0.5 * Math.cos(2 * Math.PI * k / size));
-    }
-    return window;
-  }
-
   /** Triangular filters, each kept as its first bin and its weights. */
   private record Bank(int[] first, float[][] weights) {
-    static Bank of(int size, int rate) {
-      double top = Math.min(HIGHEST_HZ, rate / 2.0);
+    static Bank of(int size, int rate, Grain grain) {
+      double top = Math.min(grain.highestHz, rate / 2.0);
       double[] edges = new double[BANDS + 2];
       for (int b = 0; b < edges.length; b++) {
-        double mel = mel(LOWEST_HZ) + (mel(top) - mel(LOWEST_HZ)) * b / (BANDS + 1);
+        double mel = mel(grain.lowestHz) + (mel(top) - mel(grain.lowestHz)) * b / (BANDS + 1);
         edges[b] = 700 * (Math.pow(10, mel / 2595) - 1) * size / rate;
       }
       int[] first = new int[BANDS];

@@ -8,7 +8,7 @@
  * app.latethistle.core.signal.Peaks} keeps the waveform for drawing.
  *
  * <pre>{@code
- * LogMel mel = LogMel.of(sound);
+ * LogMel mel = LogMel.of(sound, LogMel.Grain.MUSIC);
  * float[] onsets = OnsetStrength.of(mel);   // one value every mel.hopSeconds()
  * }</pre>
  */

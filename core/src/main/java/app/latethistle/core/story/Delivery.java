@@ -74,7 +74,17 @@ public record Delivery(double wordsPerMinute, double gap) {
 
   /** The words of a text that are said: all but marked pauses. */
   static int words(String text) {
-    return Words.count(PAUSE.matcher(text).replaceAll(" "));
+    return Words.count(said(text));
+  }
+
+  /** What is said of a text: all but its marked pauses. */
+  public static String said(String text) {
+    return String.join(" ", saidBetweenPauses(text)).strip();
+  }
+
+  /** What is said of a text between one marked pause and the next; parts may be empty. */
+  public static List<String> saidBetweenPauses(String text) {
+    return List.of(PAUSE.split(text, -1));
   }
 
   /** Seconds a line takes to say. */

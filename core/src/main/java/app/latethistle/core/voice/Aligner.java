@@ -1,0 +1,137 @@
+package app.latethistle.core.voice;
+
+import app.latethistle.core.signal.MonoSound;
+import app.latethistle.core.time.Samples;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Finds the words of a text in a reading of it. Work and memory grow with the product of both
+ * lengths, some 5 MB and a tenth of a second for five seconds; a long recording is first parted
+ * into its lines by {@link LongReading}.
+ *
+ * <p>How well words fit is judged beside texts that are not read: the model in another order and
+ * backwards, each held against the reading in the same way. What fits no better than these does not
+ * fit.
+ */
+public final class Aligner {
+  /** The longest reading that is aligned whole, in seconds. */
+  public static final double LONGEST_SECONDS = 60;
+
+  /** Where a word fits so much worse than the wrong texts that nothing of it can be there. */
+  private static final double NO_FIT = 1.25;
+
+  /** Speech outside the text counts from this length on; shorter rests in it do not part it. */
+  private static final double STRAY_SECONDS = 0.22;
+
+  private static final double REST_SECONDS = 0.12;
+
+  private final SpeechFeatures heard;
+  private final ModelReading model;
+  private final WordPath path;
+  private final int[] states;
+
+  private Aligner(MonoSound reading, ModelReading model) {
+    this.model = model;
+    heard = SpeechFeatures.of(reading);
+    SpeechFeatures known = SpeechFeatures.of(model.sound());
+    path = WordPath.through(new Distances(heard, known, true), model.words());
+    states = path.find();
+  }
+
+  /**
+   * Aligns a reading with a model of its text.
+   *
+   * @throws IllegalArgumentException if the text has no words, or the reading is empty or longer
+   *     than {@link #LONGEST_SECONDS}
+   */
+  public static Alignment align(MonoSound reading, ModelReading model) {
+    if (model.words().isEmpty()) {
+      throw new IllegalArgumentException("A text without words cannot be found in a reading.");
+    }
+    if (reading.samples().length == 0 || reading.seconds() > LONGEST_SECONDS) {
+      throw new IllegalArgumentException(
+          String.format(
+              "A reading of %.0f seconds; more than 0 and up to %.0f are aligned.",
+              reading.seconds(), LONGEST_SECONDS));
+    }
+    return new Aligner(reading, model).alignment();
+  }
+
+  private Alignment alignment() {
+    double[] wrong = distancesOfWrongTexts();
+    int count = model.words().size();
+    int[] first = new int[count];
+    int[] frames = new int[count];
+    double[] distance = new double[count];
+    double[] beside = new double[count];
+    double all = 0;
+    double allBeside = 1e-9;
+    for (int t = 0; t < states.length; t++) {
+      if (!path.isGap(states[t])) {
+        int w = path.wordOf(states[t]);
+        first[w] = frames[w] == 0 ? t : first[w];
+        frames[w]++;
+        distance[w] += path.distance(t, states[t]);
+        beside[w] += wrong[t];
+        all += path.distance(t, states[t]);
+        allBeside += wrong[t];
+      }
+    }
+    double usual = Math.min(1, all / allBeside);
+    List<SpokenWord> words = new ArrayList<>();
+    long at = 0;
+    for (int w = 0; w < count; w++) {
+      long start = at;
+      double confidence = 0;
+      if (frames[w] > 0) {
+        start = sample(first[w]);
+        at = sample(first[w] + frames[w]);
+        double share = (NO_FIT - distance[w] / beside[w]) / (NO_FIT - usual);
+        confidence = Math.max(0, Math.min(1, share));
+      }
+      words.add(new SpokenWord(model.words().get(w).text(), start, at, confidence));
+    }
+    return new Alignment(words, strays(), 1 - usual);
+  }
+
+  /** For each frame, what it costs where the reading is taken for a wrong text. */
+  private double[] distancesOfWrongTexts() {
+    double[] sum = new double[states.length];
+    List<WordPath> wrong = path.wrongTexts();
+    for (WordPath other : wrong) {
+      int[] found = other.find();
+      for (int t = 0; t < found.length; t++) {
+        double d = other.isGap(found[t]) ? WordPath.STRAY : other.distance(t, found[t]);
+        sum[t] += d / wrong.size();
+      }
+    }
+    return sum;
+  }
+
+  private List<Stretch> strays() {
+    int rest = (int) Math.round(REST_SECONDS / heard.hopSeconds());
+    int least = (int) Math.round(STRAY_SECONDS / heard.hopSeconds());
+    List<Stretch> strays = new ArrayList<>();
+    int from = -1;
+    int last = -1;
+    for (int t = 0; t <= states.length; t++) {
+      boolean gap = t < states.length && path.isGap(states[t]);
+      if (from >= 0 && (!gap || t - last > rest)) {
+        if (last + 1 - from >= least) {
+          strays.add(new Stretch(sample(from), sample(last + 1)));
+        }
+        from = -1;
+      }
+      if (gap && heard.loud(t) > WordPath.QUIET_UP_TO) {
+        from = from < 0 ? t : from;
+        last = t;
+      }
+    }
+    return strays;
+  }
+
+  private long sample(int frame) {
+    return Samples.ofSeconds(frame * heard.hopSeconds());
+  }
+}

@@ -1,0 +1,46 @@
+package app.latethistle.core.signal;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.data.Offset.offset;
+
+import java.util.Arrays;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Signals of EBU Tech 3341: 1 kHz in phase on both channels; tolerance 0.1 LU. */
+class LoudnessTest {
+  @ParameterizedTest
+  @CsvSource({
+    "-23:20, -23",
+    "-33:20, -33",
+    "-36:10 -23:60 -36:10, -23",
+    "-72:10 -36:10 -23:60 -36:10 -72:10, -23",
+    "-26:20 -20:20.1 -26:20, -23"
+  })
+  void measuresTheSignalsOfTheStandard(String steps, double expected) {
+    assertThat(Loudness.integrated(tones(steps))).isCloseTo(expected, offset(0.1));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"-100:3", "-100:0.1"})
+  void silenceIsSilent(String steps) {
+    assertThat(Loudness.integrated(tones(steps))).isEqualTo(Loudness.SILENT);
+  }
+
+  /** Tones of so many dBFS for so many seconds, one after the other. */
+  private static float[] tones(String steps) {
+    float[] stereo = new float[0];
+    for (String step : steps.split(" ")) {
+      double level = Math.pow(10, Double.parseDouble(step.split(":")[0]) / 20);
+      int frames = (int) Math.round(48_000 * Double.parseDouble(step.split(":")[1]));
+      int from = stereo.length / 2;
+      stereo = Arrays.copyOf(stereo, stereo.length + 2 * frames);
+      for (int i = from; i < from + frames; i++) {
+        float value = (float) (level * Math.sin(2 * Math.PI * 1000 * i / 48_000));
+        stereo[2 * i] = value;
+        stereo[2 * i + 1] = value;
+      }
+    }
+    return stereo;
+  }
+}
