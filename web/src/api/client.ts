@@ -10,6 +10,9 @@ export type Take = Omit<Schemas["TakeView"], "facts"> & { facts: Facts | null };
 export type Shot = Omit<Schemas["ShotView"], "takes"> & { takes: Take[] };
 export type Material = Omit<Schemas["MaterialView"], "shots"> & { shots: Shot[] };
 export type Song = Schemas["SongView"];
+export type Voice = Schemas["VoiceView"];
+export type VoiceLine = Voice["lines"][number];
+export type Reading = VoiceLine["readings"][number];
 export type Peaks = Schemas["PeaksView"];
 export type Film = Schemas["FilmView"];
 export type Placed = Schemas["PlacedView"];
@@ -64,14 +67,21 @@ export function sentenceOf(status: number, body: string): string {
   return `The server answered ${status} and gave no reason.`;
 }
 
+/** Sends a change; bytes go as they are, anything else as JSON. */
 export async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+  const raw = body instanceof Blob;
   let response: Response;
   try {
     response = await fetch(path, {
       method,
       headers:
-        method === "GET" ? {} : { "Content-Type": "application/json", "X-XSRF-TOKEN": csrfToken() },
-      body: body === undefined ? null : JSON.stringify(body),
+        method === "GET"
+          ? {}
+          : {
+              "Content-Type": raw ? "application/octet-stream" : "application/json",
+              "X-XSRF-TOKEN": csrfToken(),
+            },
+      body: body === undefined ? null : raw ? body : JSON.stringify(body),
     });
   } catch {
     throw new ApiProblem(0, sentenceOf(0, ""));

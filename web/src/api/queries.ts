@@ -13,6 +13,7 @@ import {
   type Production,
   type Service,
   type Song,
+  type Voice,
 } from "./client";
 
 export const keys = {
@@ -22,6 +23,7 @@ export const keys = {
   songs: (id: number) => ["production", id, "songs"] as const,
   peaks: (id: number, song: number) => ["production", id, "peaks", song] as const,
   film: (id: number) => ["production", id, "film"] as const,
+  voice: (id: number) => ["production", id, "voice"] as const,
   requests: (id: number) => ["production", id, "requests"] as const,
   ledger: (id: number) => ["production", id, "ledger"] as const,
   services: ["services"] as const,
@@ -56,6 +58,9 @@ export const usePeaks = (id: number, song: number | null | undefined) =>
 
 export const useFilm = (id: number) =>
   useQuery({ queryKey: keys.film(id), queryFn: () => call<Film>("GET", `${under(id)}/film`) });
+
+export const useVoice = (id: number) =>
+  useQuery({ queryKey: keys.voice(id), queryFn: () => call<Voice>("GET", `${under(id)}/voice`) });
 
 export const useMasters = (id: number) =>
   useQuery({

@@ -395,7 +395,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["sound_1"];
+        get: operations["sound_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -651,7 +651,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["sound"];
+        get: operations["sound_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1124,6 +1124,150 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/voice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["voice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/voice/lines/{number}/longest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["longest"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/voice/lines/{number}/narrate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["narrate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/voice/lines/{number}/pick": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["pick"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/voice/lines/{number}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["reading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/voice/lines/{number}/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["start"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/voice/readings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_4"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/voice/readings/{id}/sound.wav": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sound"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/voice/recording": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["recording"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/services": {
         parameters: {
             query?: never;
@@ -1397,6 +1541,12 @@ export interface components {
             /** Format: double */
             waitedSeconds: number;
         };
+        LineStart: {
+            /** @enum {string} */
+            kind: "AFTER" | "BAR" | "SHOT" | "FREE";
+            /** Format: double */
+            value: number | null;
+        };
         LineView: {
             narration: boolean;
             /** Format: int32 */
@@ -1409,6 +1559,10 @@ export interface components {
             text: string;
             /** Format: int32 */
             words: number;
+        };
+        LongestPause: {
+            /** Format: double */
+            seconds: number | null;
         };
         Look: {
             film: string;
@@ -1484,6 +1638,17 @@ export interface components {
             /** Format: double */
             percent: number;
         };
+        Narration: {
+            /** @enum {string} */
+            manner: "EVEN" | "GRAVE" | "BRIGHT" | "URGENT";
+            voice: string;
+            /** Format: double */
+            wordsPerMinute: number;
+        };
+        NarratorView: {
+            about: string;
+            name: string;
+        };
         NewMaster: {
             name: string;
             /** @enum {string} */
@@ -1518,6 +1683,14 @@ export interface components {
             shotId: number;
             title: string;
         };
+        OverlapView: {
+            /** Format: int32 */
+            first: number;
+            /** Format: int32 */
+            second: number;
+            /** Format: double */
+            seconds: number;
+        };
         Page: {
             awaited: components["schemas"]["Awaited"][];
             /** Format: double */
@@ -1533,6 +1706,12 @@ export interface components {
             name: string;
             text: string;
         };
+        PartOfReading: {
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+        };
         PeaksView: {
             body: string;
             peak: string;
@@ -1544,6 +1723,10 @@ export interface components {
             looks: string;
             name: string;
             picture: string;
+        };
+        PickedReading: {
+            /** Format: int64 */
+            reading: number;
         };
         Place: {
             looks: string;
@@ -1627,6 +1810,44 @@ export interface components {
             /** Format: int64 */
             revision: number;
             work: components["schemas"]["Work"][];
+        };
+        ReadingFacts: {
+            /** Format: int32 */
+            clipped: number;
+            /** Format: double */
+            loudness: number;
+            /** Format: double */
+            noise: number;
+            /** Format: double */
+            peak: number;
+            /** Format: double */
+            wordsPerMinute: number;
+        };
+        ReadingView: {
+            cuts: components["schemas"]["PartOfReading"][];
+            facts: components["schemas"]["ReadingFacts"];
+            /** Format: double */
+            fit: number;
+            /** Format: int32 */
+            found: number;
+            /** Format: int64 */
+            id: number;
+            label: string;
+            matches: boolean;
+            /** Format: int32 */
+            number: number;
+            peaks: string;
+            /** Format: int32 */
+            perSecond: number;
+            /** Format: double */
+            seconds: number;
+            /** @enum {string} */
+            source: "NARRATOR" | "FILE" | "RECORDED";
+            stale: boolean;
+            strays: components["schemas"]["PartOfReading"][];
+            /** Format: double */
+            tightSeconds: number;
+            words: components["schemas"]["WordView"][];
         };
         RefusalView: {
             fileName: string;
@@ -1996,6 +2217,49 @@ export interface components {
             name: string;
             /** Format: double */
             slow: number;
+        };
+        VoiceLineView: {
+            /** Format: int32 */
+            bar: number;
+            /** Format: int32 */
+            beat: number;
+            /** Format: double */
+            ends: number | null;
+            /** Format: double */
+            longest: number | null;
+            /** Format: int32 */
+            number: number;
+            /** Format: int64 */
+            pick: number | null;
+            problem: string;
+            readings: components["schemas"]["ReadingView"][];
+            speaker: string;
+            /** @enum {string} */
+            startKind: "AFTER" | "BAR" | "SHOT" | "FREE";
+            /** Format: double */
+            startValue: number | null;
+            /** Format: double */
+            starts: number | null;
+            text: string;
+        };
+        VoiceView: {
+            /** Format: double */
+            fastest: number;
+            lines: components["schemas"]["VoiceLineView"][];
+            overlaps: components["schemas"]["OverlapView"][];
+            /** Format: double */
+            slowest: number;
+            voices: components["schemas"]["NarratorView"][];
+        };
+        WordView: {
+            /** Format: double */
+            confidence: number;
+            doubtful: boolean;
+            /** Format: double */
+            end: number;
+            /** Format: double */
+            start: number;
+            text: string;
         };
         Work: {
             /** Format: double */
@@ -2700,7 +2964,7 @@ export interface operations {
             };
         };
     };
-    sound_1: {
+    sound_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -3094,7 +3358,7 @@ export interface operations {
             };
         };
     };
-    sound: {
+    sound_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3842,6 +4106,220 @@ export interface operations {
                 content: {
                     "application/json": string;
                 };
+            };
+        };
+    };
+    voice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VoiceView"];
+                };
+            };
+        };
+    };
+    longest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LongestPause"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    narrate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Narration"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    pick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PickedReading"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    reading: {
+        parameters: {
+            query: {
+                name: string;
+                recorded?: boolean;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineStart"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sound: {
+        parameters: {
+            query?: {
+                longest?: number;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    recording: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -12,7 +12,7 @@ interface Props {
 /** Below this sureness a beat is drawn hollow: common practice, no source. */
 export const UNSURE = 0.25;
 
-const DOTS = 372;
+const DOTS = 198;
 /** Pixels that a press may move before it is a drag. */
 const STILL = 3;
 
@@ -42,18 +42,18 @@ export function Beats({ song, width, onMove, onDownbeat }: Props) {
               <line
                 x1={px}
                 x2={px}
-                y1={(bar - 1) % every === 0 ? 62 : 76}
+                y1={(bar - 1) % every === 0 ? 46 : 60}
                 y2={DOTS}
                 stroke={ink.rule2}
                 strokeOpacity={0.8}
               />
             )}
             {down && (bar - 1) % every === 0 && (
-              <text x={px + 4} y={72} fontSize={12} fill={ink.ink3}>
+              <text x={px + 4} y={58} fontSize={12} fill={ink.ink3}>
                 {bar}
               </text>
             )}
-            {bar === 1 && <path d={`M${px - 6} 392v-7l6-6l6 6v7z`} fill={ink.thistle} />}
+            {bar === 1 && <path d={`M${px - 6} ${DOTS + 18}v-5l6-6l6 6v5z`} fill={ink.thistle} />}
             {(!small || down) && (
               <circle
                 cx={px}

@@ -8,8 +8,9 @@ import { fraunces, ink } from "../../theme";
 import { ArrivalsPanel } from "../takes/ArrivalsPanel";
 import { SongChoice } from "./SongChoice";
 import { SongView } from "./SongView";
+import { VoiceBand } from "./voice/VoiceBand";
 
-/** The music: which song, where its beats and bars are, how sure that is. */
+/** The two clocks: the music with its beats and bars, the voice with its words. */
 export function Cues() {
   const production = useRoomProduction();
   const songs = useSongs(production.id).data;
@@ -54,6 +55,7 @@ export function Cues() {
         ))}
       </Box>
       {song && <SongView key={song.id} song={song} production={production} film={film} />}
+      <VoiceBand production={production} song={songs?.find((s) => s.chosen)} film={film} />
     </Box>
   );
 }

@@ -20,8 +20,10 @@ interface Props {
 }
 
 const WIDTH = 1248;
-const HEIGHT = 400;
-const MIDDLE = 212;
+const HEIGHT = 216;
+const MIDDLE = 128;
+/** How far the waveform reaches to either side of its middle. */
+const REACH = 62;
 
 /** A song with its beats, bars and the stretch the film uses; it can be heard from any place. */
 export function SongView({ song, production, film }: Props) {
@@ -84,8 +86,8 @@ export function SongView({ song, production, film }: Props) {
     const o = outlineOf(peaks);
     const time = (px: number) => (px / WIDTH) * song.seconds;
     return {
-      peak: outlinePath(o.peak, o.perSecond, 0, WIDTH, time, MIDDLE, 124, 124),
-      body: outlinePath(o.body, o.perSecond, 0, WIDTH, time, MIDDLE, 124, 124),
+      peak: outlinePath(o.peak, o.perSecond, 0, WIDTH, time, MIDDLE, REACH, REACH),
+      body: outlinePath(o.body, o.perSecond, 0, WIDTH, time, MIDDLE, REACH, REACH),
     };
   }, [peaks, song.seconds]);
 
@@ -166,7 +168,7 @@ export function SongView({ song, production, film }: Props) {
           onDownbeat={corrections.downbeatAt}
         />
         <g transform={`translate(${x(at)} 0)`} pointerEvents="none">
-          <line y1={50} y2={HEIGHT - 16} stroke={ink.thistle} strokeWidth={2} />
+          <line y1={50} y2={HEIGHT - 10} stroke={ink.thistle} strokeWidth={2} />
           <path d="M-6 44h12v7l-6 6l-6-6z" fill={ink.thistle} />
         </g>
       </svg>

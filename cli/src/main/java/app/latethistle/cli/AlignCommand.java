@@ -1,24 +1,18 @@
 package app.latethistle.cli;
 
 import app.latethistle.core.signal.MonoSound;
-import app.latethistle.core.story.Delivery;
-import app.latethistle.core.story.Words;
 import app.latethistle.core.time.Samples;
 import app.latethistle.core.voice.Alignment;
-import app.latethistle.core.voice.LongReading;
-import app.latethistle.core.voice.ModelReading;
 import app.latethistle.core.voice.SpokenWord;
 import app.latethistle.core.voice.Stretch;
-import app.latethistle.media.ModelVoice;
 import app.latethistle.media.SongDecoder;
+import app.latethistle.media.WordFinder;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.CharacterCodingException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -42,19 +36,13 @@ final class AlignCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    List<ModelReading> models = new ArrayList<>();
-    for (String sentence : Words.sentences(Delivery.said(readText()))) {
-      models.add(ModelVoice.read(sentence));
-    }
-    if (models.isEmpty()) {
-      throw new IOException(text + " has no words.");
-    }
+    String written = readText();
     MonoSound reading = SoundFile.read(voice, SongDecoder::mono);
     Alignment found;
     try {
-      found = LongReading.align(reading, models);
+      found = WordFinder.find(reading, written);
     } catch (IllegalArgumentException e) {
-      throw new IOException(voice + ": " + e.getMessage(), e);
+      throw new IOException(voice + " and " + text + ": " + e.getMessage(), e);
     }
     PrintWriter out = spec.commandLine().getOut();
     if (csv) {

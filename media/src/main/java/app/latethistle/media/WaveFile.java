@@ -1,7 +1,9 @@
 package app.latethistle.media;
 
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import javax.sound.sampled.AudioFileFormat;
 import javax.sound.sampled.AudioFormat;
@@ -20,6 +22,11 @@ public final class WaveFile {
    * @throws IOException if the file cannot be written
    */
   public static void write(Path file, float[] samples, int channels, int rate) throws IOException {
+    Files.write(file, bytes(samples, channels, rate));
+  }
+
+  /** The bytes of such a file. */
+  public static byte[] bytes(float[] samples, int channels, int rate) throws IOException {
     byte[] bytes = new byte[samples.length * 3];
     for (int i = 0; i < samples.length; i++) {
       int value = Math.round(Math.max(-1, Math.min(1, samples[i])) * FULL);
@@ -30,7 +37,9 @@ public final class WaveFile {
     AudioFormat format = new AudioFormat(rate, 24, channels, true, false);
     try (AudioInputStream in =
         new AudioInputStream(new ByteArrayInputStream(bytes), format, samples.length / channels)) {
-      AudioSystem.write(in, AudioFileFormat.Type.WAVE, file.toFile());
+      ByteArrayOutputStream out = new ByteArrayOutputStream(bytes.length + 64);
+      AudioSystem.write(in, AudioFileFormat.Type.WAVE, out);
+      return out.toByteArray();
     }
   }
 }

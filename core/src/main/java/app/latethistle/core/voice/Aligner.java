@@ -16,7 +16,7 @@ import java.util.List;
  */
 public final class Aligner {
   /** The longest reading that is aligned whole, in seconds. */
-  public static final double LONGEST_SECONDS = 60;
+  public static final double LONGEST_SECONDS = 30;
 
   /** Where a word fits so much worse than the wrong texts that nothing of it can be there. */
   private static final double NO_FIT = 1.25;

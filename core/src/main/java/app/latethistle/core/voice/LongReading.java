@@ -15,6 +15,9 @@ public final class LongReading {
   /** The longest recording that is parted, in seconds. */
   public static final double LONGEST_SECONDS = 600;
 
+  /** Up to here a recording is aligned whole. */
+  private static final double SHORT_SECONDS = 15;
+
   private static final int COARSE = 8;
 
   /** How far from the rough border a better rest may lie, in seconds. */
@@ -23,12 +26,15 @@ public final class LongReading {
   private LongReading() {}
 
   /**
-   * Aligns a recording of lines that follow one another: parts it, aligns each line in its part,
-   * and joins what is found.
+   * Aligns a recording of lines that follow one another: a short one whole, a longer one parted,
+   * each line aligned in its part, and what is found joined.
    *
    * @throws IllegalArgumentException as {@link #part} and {@link Aligner#align} do
    */
   public static Alignment align(MonoSound recording, List<ModelReading> lines) {
+    if (recording.seconds() <= SHORT_SECONDS && !lines.isEmpty()) {
+      return Aligner.align(recording, ModelReading.joined(lines));
+    }
     List<Stretch> parts = part(recording, lines);
     List<SpokenWord> words = new ArrayList<>();
     List<Stretch> strays = new ArrayList<>();

@@ -1,5 +1,6 @@
 package app.latethistle.server.demo;
 
+import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.story.Story;
 import app.latethistle.core.story.StoryShot;
 import app.latethistle.core.take.ClipName;
@@ -17,13 +18,17 @@ import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
 import app.latethistle.server.services.Past;
 import app.latethistle.server.story.StoryService;
+import app.latethistle.server.voice.VoiceService;
 import app.latethistle.standins.demo.NightPost;
 import app.latethistle.standins.demo.SaltCarousel;
+import app.latethistle.standins.narrator.Manner;
+import app.latethistle.standins.narrator.Narrator;
 import app.latethistle.standins.painter.Flaw;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -43,6 +48,9 @@ class DemoShelf {
   private static final double SECONDS = 60;
   private static final int PATIENCE_SECONDS = 400;
 
+  /** The voice of the second speaker, a boy in both stories. */
+  private static final int PIKE = 3;
+
   private final Settings settings;
   private final Productions productions;
   private final BringIn bringIn;
@@ -50,6 +58,7 @@ class DemoShelf {
   private final FilmService films;
   private final StoryService stories;
   private final Past past;
+  private final VoiceService voice;
 
   DemoShelf(
       Settings settings,
@@ -58,7 +67,8 @@ class DemoShelf {
       Takes takes,
       FilmService films,
       StoryService stories,
-      Past past) {
+      Past past,
+      VoiceService voice) {
     this.settings = settings;
     this.productions = productions;
     this.bringIn = bringIn;
@@ -66,6 +76,7 @@ class DemoShelf {
     this.films = films;
     this.stories = stories;
     this.past = past;
+    this.voice = voice;
   }
 
   @EventListener(ApplicationReadyEvent.class)
@@ -119,7 +130,21 @@ class DemoShelf {
         takes(production, story, name(file), in);
       }
     }
+    read(production.id(), story);
     cutWhenReady(production.id());
+  }
+
+  /** The narrator reads every line, each speaker in a voice of their own. */
+  private void read(long id, Story story) throws IOException {
+    List<String> speakers = new ArrayList<>();
+    for (SpokenLine line : voice.script(id)) {
+      if (!speakers.contains(line.speaker())) {
+        speakers.add(line.speaker());
+      }
+      boolean second = speakers.indexOf(line.speaker()) == 1;
+      Narrator.Voice reader = Narrator.VOICES.get(second ? PIKE : 0);
+      voice.narrate(id, line.number(), reader, story.delivery().wordsPerMinute(), Manner.EVEN);
+    }
   }
 
   /** A file of the demo, as if a service had made it: those that carry a mark, and the others. */

@@ -101,12 +101,37 @@ public class BringIn {
   private Became bringIn(
       long productionId, String path, InputStream bytes, Long shotId, Origin origin)
       throws IOException {
-    productions.get(productionId);
     String name = path.substring(path.lastIndexOf('/') + 1);
+    Probed probed = probe(productionId, name, bytes);
+    return transaction.execute(
+        status -> enter(productionId, name, probed.stored(), probed.facts(), shotId, origin));
+  }
+
+  /** A file in the store and what it holds. */
+  private record Probed(ContentStore.Stored stored, MediaFacts facts) {}
+
+  /**
+   * Brings in a file that is used for its sound alone.
+   *
+   * @throws RefusedMedia if it has no sound; the refusal is also kept with the production
+   */
+  public Medium bringInSound(long productionId, String name, InputStream bytes) throws IOException {
+    Probed probed = probe(productionId, name, bytes);
+    if (!probed.facts().sound()) {
+      throw new RefusedMedia(name + " has no sound.");
+    }
+    return transaction.execute(
+        status -> {
+          productions.getLocked(productionId);
+          return medium(probed.stored(), probed.facts());
+        });
+  }
+
+  private Probed probe(long productionId, String name, InputStream bytes) throws IOException {
+    productions.get(productionId);
     ContentStore.Stored stored = store.put(bytes);
-    MediaFacts facts;
     try {
-      facts = facts(stored);
+      return new Probed(stored, facts(stored));
     } catch (RefusedMedia e) {
       if (stored.isNew()) {
         store.remove(stored.hash());
@@ -115,7 +140,12 @@ public class BringIn {
           status -> refusals.save(new Refusal(productionId, name, e.getMessage())));
       throw e;
     }
-    return transaction.execute(status -> enter(productionId, name, stored, facts, shotId, origin));
+  }
+
+  private Medium medium(ContentStore.Stored stored, MediaFacts facts) {
+    return media
+        .findById(stored.hash())
+        .orElseGet(() -> media.save(new Medium(stored.hash(), stored.bytes(), facts)));
   }
 
   private MediaFacts facts(ContentStore.Stored stored) throws IOException {
@@ -132,10 +162,7 @@ public class BringIn {
       Origin origin) {
     // The lock keeps two files of one shot that arrive together from making the shot twice.
     Production production = productions.getLocked(productionId);
-    Medium medium =
-        media
-            .findById(stored.hash())
-            .orElseGet(() -> media.save(new Medium(stored.hash(), stored.bytes(), facts)));
+    Medium medium = medium(stored, facts);
     if (facts.kind() == MediaFacts.Kind.SOUND) {
       return enterSong(production, name, medium);
     }

@@ -1,0 +1,131 @@
+package app.latethistle.server.voice;
+
+import app.latethistle.core.signal.Peaks;
+import app.latethistle.core.voice.Alignment;
+import app.latethistle.core.voice.ReadingFacts;
+import app.latethistle.core.voice.SpokenWord;
+import app.latethistle.core.voice.Stretch;
+import app.latethistle.server.material.Medium;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.ManyToOne;
+import java.util.List;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A line's recording and what was heard in it. */
+@Entity
+class Reading {
+  /** Spans of the waveform a second. */
+  static final int PEAKS_A_SECOND = 100;
+
+  private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  /** Where a reading comes from. */
+  enum Source {
+    NARRATOR,
+    FILE,
+    RECORDED
+  }
+
+  /**
+   * What was heard.
+   *
+   * @param length in samples at 48 kHz
+   */
+  record Heard(
+      long length,
+      List<SpokenWord> words,
+      List<Stretch> strays,
+      double fit,
+      List<Stretch> pauses,
+      ReadingFacts facts) {
+    Alignment alignment() {
+      return new Alignment(words, strays, fit);
+    }
+  }
+
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private Long lineId;
+  private int number;
+
+  @Enumerated(EnumType.STRING)
+  private Source source;
+
+  private String label;
+  private String text;
+
+  @ManyToOne(fetch = FetchType.EAGER)
+  @JoinColumn(name = "medium_hash")
+  private Medium medium;
+
+  @Column(columnDefinition = "text")
+  private String heard;
+
+  private byte[] peaks;
+
+  protected Reading() {}
+
+  Reading(long lineId, int number, Source source, String label, String text, Medium medium) {
+    this.lineId = lineId;
+    this.number = number;
+    this.source = source;
+    this.label = label.length() > 200 ? label.substring(0, 200) : label;
+    this.text = text;
+    this.medium = medium;
+  }
+
+  Reading with(Heard found, Peaks drawn) {
+    heard = JSON.writeValueAsString(found);
+    peaks = drawn.peak();
+    return this;
+  }
+
+  Long id() {
+    return id;
+  }
+
+  Long lineId() {
+    return lineId;
+  }
+
+  int number() {
+    return number;
+  }
+
+  Source source() {
+    return source;
+  }
+
+  /** Who reads, or the name of the file. */
+  String label() {
+    return label;
+  }
+
+  /** The words that were read, as they were written then. */
+  String text() {
+    return text;
+  }
+
+  Medium medium() {
+    return medium;
+  }
+
+  Heard heard() {
+    return JSON.readValue(heard, Heard.class);
+  }
+
+  /** The highest magnitude of each span of the waveform, 0 to 255. */
+  byte[] peaks() {
+    return peaks;
+  }
+}

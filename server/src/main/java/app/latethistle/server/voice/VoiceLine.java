@@ -1,0 +1,93 @@
+package app.latethistle.server.voice;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+
+/** What is settled of a line of the script. */
+@Entity
+class VoiceLine {
+  /** What a line's start is tied to. */
+  enum StartKind {
+    /** The end of the line before, and a gap in seconds; the delivery's if none is given. */
+    AFTER,
+    /** A bar of the song, by its number. */
+    BAR,
+    /** A shot of the story, by its id. */
+    SHOT,
+    /** Seconds of the film. */
+    FREE
+  }
+
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private Long productionId;
+  private String text;
+  private Long pickId;
+
+  @Enumerated(EnumType.STRING)
+  private StartKind startKind = StartKind.AFTER;
+
+  private Double startValue;
+  private Double longest;
+
+  protected VoiceLine() {}
+
+  VoiceLine(long productionId, String text) {
+    this.productionId = productionId;
+    this.text = text;
+  }
+
+  Long id() {
+    return id;
+  }
+
+  Long productionId() {
+    return productionId;
+  }
+
+  String text() {
+    return text;
+  }
+
+  /** The reading that is used, or null. */
+  Long pickId() {
+    return pickId;
+  }
+
+  StartKind startKind() {
+    return startKind;
+  }
+
+  /** What the start is tied to; null for a gap as the delivery has it. */
+  Double startValue() {
+    return startValue;
+  }
+
+  /** The longest pause left in it, in seconds; null if it is as it was read. */
+  Double longest() {
+    return longest;
+  }
+
+  void say(String newText) {
+    text = newText;
+  }
+
+  void pick(Long reading) {
+    pickId = reading;
+  }
+
+  void tie(StartKind kind, Double value) {
+    startKind = kind;
+    startValue = value;
+  }
+
+  void tighten(Double seconds) {
+    longest = seconds;
+  }
+}

@@ -1,0 +1,229 @@
+package app.latethistle.server.voice;
+
+import app.latethistle.core.signal.MonoSound;
+import app.latethistle.core.signal.Peaks;
+import app.latethistle.core.story.Delivery;
+import app.latethistle.core.story.SpokenLine;
+import app.latethistle.core.time.Samples;
+import app.latethistle.core.voice.Alignment;
+import app.latethistle.core.voice.LongReading;
+import app.latethistle.core.voice.ModelReading;
+import app.latethistle.core.voice.Pauses;
+import app.latethistle.core.voice.ReadingFacts;
+import app.latethistle.core.voice.Stretch;
+import app.latethistle.core.voice.Tightening;
+import app.latethistle.media.ContentStore;
+import app.latethistle.media.ModelVoice;
+import app.latethistle.media.SongDecoder;
+import app.latethistle.media.WaveFile;
+import app.latethistle.media.WordFinder;
+import app.latethistle.server.material.BringIn;
+import app.latethistle.server.material.Medium;
+import app.latethistle.server.production.Productions;
+import app.latethistle.server.story.StoryService;
+import app.latethistle.standins.narrator.Manner;
+import app.latethistle.standins.narrator.Narrator;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.NoSuchElementException;
+import java.util.function.Consumer;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Takes readings in, finds their words, and keeps what is settled of each line. */
+@Service
+public class VoiceService {
+  private final Productions productions;
+  private final StoryService stories;
+  private final VoiceLines lines;
+  private final Readings readings;
+  private final BringIn bringIn;
+  private final ContentStore store;
+  private final TransactionTemplate transaction;
+
+  VoiceService(
+      Productions productions,
+      StoryService stories,
+      VoiceLines lines,
+      Readings readings,
+      BringIn bringIn,
+      ContentStore store,
+      TransactionTemplate transaction) {
+    this.productions = productions;
+    this.stories = stories;
+    this.lines = lines;
+    this.readings = readings;
+    this.bringIn = bringIn;
+    this.store = store;
+    this.transaction = transaction;
+  }
+
+  /** The script's lines. */
+  public List<SpokenLine> script(long productionId) {
+    return stories.state(productionId).story().script().lines();
+  }
+
+  /** What is settled of each line, by its number. */
+  Map<Integer, VoiceLine> settled(long productionId, List<SpokenLine> script) {
+    return LineMatch.match(script, lines.findByProductionIdOrderById(productionId));
+  }
+
+  /** Lets the narrator read a line. */
+  public void narrate(
+      long productionId, int number, Narrator.Voice voice, double rate, Manner manner)
+      throws IOException {
+    SpokenLine line = line(productionId, number);
+    MonoSound sound = Narrator.read(line.text(), voice, rate, manner);
+    String label =
+        String.format("%s, %.0f words a minute", voice.name(), rate)
+            + (manner == Manner.EVEN ? "" : ", " + manner.name().toLowerCase(Locale.ROOT));
+    byte[] wave = WaveFile.bytes(sound.samples(), 1, sound.rate());
+    Medium medium =
+        bringIn.bringInSound(productionId, label + ".wav", new ByteArrayInputStream(wave));
+    enter(productionId, line, Reading.Source.NARRATOR, label, medium);
+  }
+
+  /** Takes a file or a recording as a reading of a line. */
+  void bringIn(long productionId, int number, Reading.Source source, String name, InputStream bytes)
+      throws IOException {
+    SpokenLine line = line(productionId, number);
+    enter(productionId, line, source, name, bringIn.bringInSound(productionId, name, bytes));
+  }
+
+  /** Parts one recording of all lines, in their order, into a reading of each. */
+  void part(long productionId, String name, InputStream bytes) throws IOException {
+    List<SpokenLine> script = script(productionId);
+    List<ModelReading> models = new ArrayList<>();
+    List<SpokenLine> spoken = new ArrayList<>();
+    for (SpokenLine line : script) {
+      if (line.words() > 0) {
+        models.add(ModelVoice.read(Delivery.said(line.text())));
+        spoken.add(line);
+      }
+    }
+    if (spoken.isEmpty()) {
+      throw new IllegalArgumentException("The script has no lines; write them in Story first.");
+    }
+    Medium whole = bringIn.bringInSound(productionId, name, bytes);
+    MonoSound recording = SongDecoder.reading(store.path(whole.hash()), whole.facts().container());
+    List<Stretch> parts = LongReading.part(recording, models);
+    for (int i = 0; i < parts.size(); i++) {
+      int from = (int) Math.min(recording.samples().length, parts.get(i).start());
+      int to = (int) Math.min(recording.samples().length, parts.get(i).end());
+      if (to <= from) {
+        continue;
+      }
+      byte[] wave =
+          WaveFile.bytes(Arrays.copyOfRange(recording.samples(), from, to), 1, Samples.RATE);
+      Medium medium = bringIn.bringInSound(productionId, name, new ByteArrayInputStream(wave));
+      enter(productionId, spoken.get(i), Reading.Source.FILE, name, medium);
+    }
+  }
+
+  private void enter(
+      long productionId, SpokenLine line, Reading.Source source, String label, Medium medium)
+      throws IOException {
+    MonoSound sound = SongDecoder.reading(store.path(medium.hash()), medium.facts().container());
+    MonoSound coarse = SongDecoder.mono(store.path(medium.hash()), medium.facts().container());
+    Alignment found = WordFinder.find(coarse, line.text());
+    Reading.Heard heard =
+        new Reading.Heard(
+            sound.samples().length,
+            found.words(),
+            found.strays(),
+            found.fit(),
+            Pauses.of(sound),
+            ReadingFacts.of(sound, found.words()));
+    Peaks peaks = Peaks.of(sound, Reading.PEAKS_A_SECOND);
+    transaction.executeWithoutResult(
+        status -> {
+          VoiceLine kept = settledLine(productionId, line.number());
+          int next =
+              readings.findByLineIdInOrderByNumber(List.of(kept.id())).stream()
+                      .mapToInt(Reading::number)
+                      .max()
+                      .orElse(0)
+                  + 1;
+          Reading reading =
+              readings.save(
+                  new Reading(kept.id(), next, source, label, line.text(), medium)
+                      .with(heard, peaks));
+          kept.pick(reading.id());
+        });
+  }
+
+  /** Changes what is settled of a line. */
+  @Transactional
+  public void settle(long productionId, int number, Consumer<VoiceLine> change) {
+    change.accept(settledLine(productionId, number));
+  }
+
+  private VoiceLine settledLine(long productionId, int number) {
+    productions.getLocked(productionId);
+    SpokenLine line = line(productionId, number);
+    VoiceLine kept = settled(productionId, script(productionId)).get(number);
+    if (kept == null) {
+      return lines.save(new VoiceLine(productionId, line.text()));
+    }
+    kept.say(line.text());
+    return kept;
+  }
+
+  /** A reading of a production. */
+  Reading reading(long productionId, long id) {
+    return readings
+        .findById(id)
+        .filter(
+            r ->
+                lines
+                    .findById(r.lineId())
+                    .filter(l -> l.productionId() == productionId)
+                    .isPresent())
+        .orElseThrow(() -> new NoSuchElementException("There is no reading " + id + " here."));
+  }
+
+  /** Takes a reading out; the newest of the others becomes the pick if it was. */
+  @Transactional
+  public void remove(long productionId, long id) {
+    productions.getLocked(productionId);
+    Reading gone = reading(productionId, id);
+    VoiceLine line = lines.findById(gone.lineId()).orElseThrow();
+    readings.delete(gone);
+    readings.flush();
+    if (gone.id().equals(line.pickId())) {
+      List<Reading> left = readings.findByLineIdInOrderByNumber(List.of(line.id()));
+      line.pick(left.isEmpty() ? null : left.get(left.size() - 1).id());
+    }
+  }
+
+  /** What is left out of a reading if no pause is to be longer. */
+  static Tightening tightening(Reading.Heard heard, double longest) {
+    return Tightening.to(heard.pauses(), heard.words(), longest, heard.length());
+  }
+
+  /** A reading as a WAV file, tightened if a longest pause is given. */
+  byte[] wave(long productionId, long id, Double longest) throws IOException {
+    Reading reading = reading(productionId, id);
+    Medium medium = reading.medium();
+    MonoSound sound = SongDecoder.reading(store.path(medium.hash()), medium.facts().container());
+    float[] samples = sound.samples();
+    if (longest != null) {
+      samples = tightening(reading.heard(), longest).apply(samples, 1);
+    }
+    return WaveFile.bytes(samples, 1, Samples.RATE);
+  }
+
+  private SpokenLine line(long productionId, int number) {
+    return script(productionId).stream()
+        .filter(l -> l.number() == number)
+        .findFirst()
+        .orElseThrow(() -> new NoSuchElementException("The script has no line " + number + "."));
+  }
+}
