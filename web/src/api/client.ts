@@ -10,6 +10,7 @@ export type Take = Omit<Schemas["TakeView"], "facts"> & { facts: Facts | null };
 export type Shot = Omit<Schemas["ShotView"], "takes"> & { takes: Take[] };
 export type Material = Omit<Schemas["MaterialView"], "shots"> & { shots: Shot[] };
 export type Song = Schemas["SongView"];
+export type SongLength = Schemas["LengthView"];
 export type Voice = Schemas["VoiceView"];
 export type VoiceLine = Voice["lines"][number];
 export type Reading = VoiceLine["readings"][number];

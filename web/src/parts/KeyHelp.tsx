@@ -74,6 +74,7 @@ const GROUPS: { name: string; keys: [string, string][] }[] = [
       ["T", "tap the beats along"],
       ["H, D", "halve, double the tempo"],
       ["B", "the beat at the playhead begins a bar"],
+      ["S", "a section begins at the playhead"],
       [", .", "move the beat at the playhead 10 ms"],
     ],
   },

@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/band": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/files": {
         parameters: {
             query?: never;
@@ -612,6 +628,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/songs/{songId}/lengths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lengths"];
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/songs/{songId}/lengths/{choice}/joins/{join}.wav": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["around"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/songs/{songId}/peaks": {
         parameters: {
             query?: never;
@@ -654,6 +702,22 @@ export interface paths {
         get: operations["sound_1"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/songs/{songId}/tempo-map": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tempoMap"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1493,6 +1557,12 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        JoinView: {
+            /** Format: double */
+            at: number;
+            /** Format: double */
+            cost: number;
+        };
         JointView: {
             /** Format: int32 */
             bar: number;
@@ -1512,6 +1582,28 @@ export interface components {
             faults: ("WRONG_MOVE" | "EXTRA_LIMBS" | "FACE" | "LETTERING" | "LOOK" | "OTHER")[] | null;
             note: string | null;
             rejected: boolean | null;
+        };
+        KeptView: {
+            /** Format: double */
+            end: number;
+            /** Format: int32 */
+            firstBar: number;
+            /** Format: int32 */
+            lastBar: number;
+            /** Format: double */
+            start: number;
+        };
+        LengthTaken: {
+            /** Format: int32 */
+            choice: number;
+            /** Format: double */
+            seconds: number;
+        };
+        LengthView: {
+            /** Format: double */
+            cost: number;
+            joins: components["schemas"]["JoinView"][];
+            kept: components["schemas"]["KeptView"][];
         };
         LexiconChange: {
             /** Format: int64 */
@@ -2062,6 +2154,8 @@ export interface components {
             firstDownbeat: number;
             /** Format: int64 */
             id: number;
+            /** Format: double */
+            loudness: number | null;
             moments: components["schemas"]["MomentView"][];
             reason: string | null;
             redo: string;
@@ -2073,6 +2167,16 @@ export interface components {
             sureness: number[];
             title: string;
             undo: string;
+        };
+        SongWish: {
+            /** Format: double */
+            bpm: number;
+            /** @enum {string} */
+            mood: "DARK" | "WARM" | "BRIGHT";
+            /** Format: double */
+            seconds: number;
+            style: string;
+            voice: boolean;
         };
         Sound: {
             name: string;
@@ -2418,6 +2522,30 @@ export interface operations {
                 content: {
                     "text/event-stream": components["schemas"]["Pulse"];
                 };
+            };
+        };
+    };
+    ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SongWish"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -3314,6 +3442,83 @@ export interface operations {
             };
         };
     };
+    lengths: {
+        parameters: {
+            query: {
+                seconds: number;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                songId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LengthView"][];
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                songId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LengthTaken"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    around: {
+        parameters: {
+            query: {
+                seconds: number;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                songId: number;
+                choice: number;
+                join: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
     peaks: {
         parameters: {
             query?: never;
@@ -3378,6 +3583,27 @@ export interface operations {
                 content: {
                     "application/json": string;
                 };
+            };
+        };
+    };
+    tempoMap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                songId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -4,6 +4,7 @@ import IconButton from "@mui/material/IconButton";
 import MenuItem from "@mui/material/MenuItem";
 import Select from "@mui/material/Select";
 import ToggleButton from "@mui/material/ToggleButton";
+import { useRef } from "react";
 import type { Song } from "../../api/client";
 import { clockTime } from "../../parts/time";
 import { face, ink } from "../../theme";
@@ -24,6 +25,7 @@ const METRES = [2, 3, 4, 5, 6];
 /** What was heard of a song's beats, each with the means to put it right. */
 export function CorrectionBar(props: Props) {
   const { song, corrections, taps, playing, clicks, onPlay, onClicks } = props;
+  const map = useRef<HTMLInputElement>(null);
   const metres = METRES.includes(song.beatsPerBar) ? METRES : [...METRES, song.beatsPerBar];
   return (
     <Box
@@ -93,6 +95,24 @@ export function CorrectionBar(props: Props) {
           </MenuItem>
         ))}
       </Select>
+      <input
+        ref={map}
+        type="file"
+        accept=".mid,.midi"
+        hidden
+        data-testid="tempo-map"
+        onChange={(e) => {
+          const file = e.currentTarget.files?.[0];
+          e.currentTarget.value = "";
+          if (file) corrections.tempoMap(file);
+        }}
+      />
+      <Button
+        onClick={() => map.current?.click()}
+        title="Take beats and bars from a MIDI file whose time is the song's"
+      >
+        From MIDI
+      </Button>
       <Box sx={{ flex: 1 }} />
       {/* Each keeps its place when the other goes, so that none moves from under the pointer. */}
       <Button

@@ -1,13 +1,18 @@
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import { useState } from "react";
+import type { Song } from "../../api/client";
 import { useFilm, useSongs } from "../../api/queries";
 import { BringInButtons } from "../../parts/BringInButtons";
 import { plural } from "../../parts/words";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { fraunces, ink } from "../../theme";
 import { ArrivalsPanel } from "../takes/ArrivalsPanel";
+import { BandPanel } from "./BandPanel";
+import { LengthPanel } from "./LengthPanel";
 import { SongChoice } from "./SongChoice";
 import { SongView } from "./SongView";
+import { useSpot } from "./useSpot";
 import { VoiceBand } from "./voice/VoiceBand";
 
 /** The two clocks: the music with its beats and bars, the voice with its words. */
@@ -16,6 +21,8 @@ export function Cues() {
   const songs = useSongs(production.id).data;
   const film = useFilm(production.id).data;
   const [shown, setShown] = useState<number | null>(null);
+  const [panel, setPanel] = useState<"band" | "length" | null>(null);
+  const spot = useSpot();
   const song = songs?.find((s) => s.id === shown) ?? songs?.find((s) => s.chosen) ?? songs?.[0];
   if (songs?.length === 0) {
     return (
@@ -25,7 +32,12 @@ export function Cues() {
           <Box sx={{ fontSize: 15, lineHeight: "22px", color: ink.ink2, mb: 5 }}>
             Drop a song anywhere on this page. Its beats and bars are found, and cuts follow them.
           </Box>
-          <BringInButtons strong what="music" />
+          <Box sx={{ display: "flex", gap: 2, mb: 4 }}>
+            <BringInButtons strong what="music" />
+            <Button onClick={() => setPanel("band")}>Ask the house band</Button>
+          </Box>
+          {panel === "band" && <BandPanel production={production} onClose={() => setPanel(null)} />}
+          <VoiceBand production={production} song={undefined} film={film} />
         </Box>
         <Box sx={{ width: 376 }}>
           <ArrivalsPanel />
@@ -41,8 +53,30 @@ export function Cues() {
         </Box>
         <Box sx={{ color: ink.ink2 }}>{songs && plural(songs.length, "candidate")}</Box>
         <Box sx={{ flex: 1 }} />
+        {song?.state === "READY" && song.beats.length > 0 && (
+          <Button onClick={() => setPanel((p) => (p === "length" ? null : "length"))}>
+            Another length
+          </Button>
+        )}
+        <Button onClick={() => setPanel((p) => (p === "band" ? null : "band"))}>
+          Ask the house band
+        </Button>
         <BringInButtons what="music" />
       </Box>
+      {panel === "band" && <BandPanel production={production} onClose={() => setPanel(null)} />}
+      {panel === "length" && song && (
+        <LengthPanel
+          key={`length of ${song.id}`}
+          song={song}
+          production={production}
+          wanted={
+            film && film.length > 0
+              ? film.length / production.framesPerSecond
+              : production.targetSeconds
+          }
+          onClose={() => setPanel(null)}
+        />
+      )}
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 4 }}>
         {songs?.map((s) => (
           <SongChoice
@@ -54,8 +88,24 @@ export function Cues() {
           />
         ))}
       </Box>
-      {song && <SongView key={song.id} song={song} production={production} film={film} />}
+      {song && (
+        <SongView
+          key={song.id}
+          song={song}
+          production={production}
+          film={film}
+          spot={spot}
+          volume={volumeOf(song, songs ?? [])}
+        />
+      )}
       <VoiceBand production={production} song={songs?.find((s) => s.chosen)} film={film} />
     </Box>
   );
+}
+
+/** How loud a candidate is played, 0 to 1, so that all sound as loud as the softest. */
+function volumeOf(song: Song, songs: readonly Song[]): number {
+  const known = songs.flatMap((s) => (s.loudness === null ? [] : [s.loudness]));
+  if (song.loudness === null) return 1;
+  return Math.min(1, 10 ** ((Math.min(...known) - song.loudness) / 20));
 }

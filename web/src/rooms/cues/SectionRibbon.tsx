@@ -1,3 +1,4 @@
+import { useState } from "react";
 import type { Song } from "../../api/client";
 import { face, fraunces, ink } from "../../theme";
 import { momentName, sectionName } from "./sections";
@@ -7,13 +8,15 @@ interface Props {
   width: number;
   y: number;
   height: number;
+  onMove: (from: number, to: number) => void;
 }
 
 /** Letters are about this wide, for leaving out what has no room. */
 const LETTER = 7;
 
 /** The sections of a song as a band with their names, and its key moments under it. */
-export function SectionRibbon({ song, width, y, height }: Props) {
+export function SectionRibbon({ song, width, y, height, onMove }: Props) {
+  const [drag, setDrag] = useState<{ border: number; to: number } | null>(null);
   const x = (seconds: number) => (seconds / Math.max(0.01, song.seconds)) * width;
   const moments = song.moments.map((moment) => {
     const name = momentName(moment);
@@ -61,6 +64,36 @@ export function SectionRibbon({ song, width, y, height }: Props) {
           </g>
         );
       })}
+      {song.sections.slice(1).map((section, i) => (
+        <rect
+          key={section.start}
+          data-border={i + 1}
+          x={x(drag?.border === i ? drag.to : section.start) - 4}
+          y={y}
+          width={8}
+          height={height}
+          fill={drag?.border === i ? ink.thistle : "transparent"}
+          style={{ cursor: "ew-resize" }}
+          onPointerDown={(e) => {
+            e.stopPropagation();
+            e.currentTarget.setPointerCapture(e.pointerId);
+            setDrag({ border: i, to: section.start });
+          }}
+          onPointerMove={(e) => {
+            if (drag?.border !== i) return;
+            const box = e.currentTarget.ownerSVGElement?.getBoundingClientRect();
+            if (!box) return;
+            setDrag({ border: i, to: ((e.clientX - box.left) / box.width) * song.seconds });
+          }}
+          onPointerUp={() => {
+            if (drag?.border === i && drag.to !== section.start) onMove(section.start, drag.to);
+            setDrag(null);
+          }}
+          onPointerCancel={() => setDrag(null)}
+        >
+          <title>Drag the border; it goes to the nearest downbeat</title>
+        </rect>
+      ))}
       {moments.map((moment, i) => (
         <g key={`${moment.kind} ${moment.at}`} fill={ink.ink}>
           <path d={`M${moment.x - 4} ${y + height + 4}h8l-4 7z`}>

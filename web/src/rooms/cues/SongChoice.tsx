@@ -7,7 +7,7 @@ import { useChange, usePeaks } from "../../api/queries";
 import { clockTime } from "../../parts/time";
 import { fraunces, ink } from "../../theme";
 import { outlineOf, outlinePath } from "./peaks";
-import { sectionName } from "./sections";
+import { momentName, sectionName } from "./sections";
 
 interface Props {
   song: Song;
@@ -17,7 +17,7 @@ interface Props {
 }
 
 const WIDTH = 420;
-const HEIGHT = 56;
+const HEIGHT = 40;
 
 /** One candidate: its shape, its tempo, and the button that chooses it. */
 export function SongChoice({ song, production, shown, onShow }: Props) {
@@ -65,6 +65,7 @@ export function SongChoice({ song, production, shown, onShow }: Props) {
               {song.bpm.toFixed(1)} BPM, {song.beatsPerBar}/4
               <br />
               {clockTime(song.seconds)}
+              {song.loudness !== null && `, ${song.loudness.toFixed(1)} LUFS`}
             </>
           )}
         </Box>
@@ -150,6 +151,19 @@ export function SongChoice({ song, production, shown, onShow }: Props) {
             ))}
             <line x1={0} x2={WIDTH} y1={HEIGHT - 0.5} y2={HEIGHT - 0.5} stroke={ink.ink2} />
           </svg>
+        )}
+        {song.moments.length > 0 && (
+          <Box
+            sx={{
+              typography: "body2",
+              color: ink.ink2,
+              whiteSpace: "nowrap",
+              overflow: "hidden",
+              textOverflow: "ellipsis",
+            }}
+          >
+            {song.moments.map((m) => `${momentName(m)} ${clockTime(m.at)}`).join(", ")}
+          </Box>
         )}
       </Box>
     </Box>

@@ -1,23 +1,50 @@
 import Box from "@mui/material/Box";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import Button from "@mui/material/Button";
+import {
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type PointerEvent,
+  type RefObject,
+} from "react";
 import { under, type Film, type Production, type Song } from "../../api/client";
 import { usePeaks } from "../../api/queries";
 import { clockTime } from "../../parts/time";
 import { isTyping } from "../../parts/isTyping";
 import { face, ink } from "../../theme";
-import { Beats, UNSURE } from "./Beats";
+import { Beats } from "./Beats";
 import { CorrectionBar } from "./CorrectionBar";
+import { doubtsOf } from "./doubts";
 import { SectionRibbon } from "./SectionRibbon";
 import { outlineOf, outlinePath } from "./peaks";
 import { useClicks } from "./useClicks";
 import { useCorrections } from "./useCorrections";
+import type { Spot } from "./useSpot";
 import { useTaps } from "./useTaps";
 
 interface Props {
   song: Song;
   production: Production;
   film: Film | undefined;
+  /** Where the candidates are heard; it goes from one to the next. */
+  spot: RefObject<Spot>;
+  volume: number;
 }
+
+/** A stretch of the song that is marked, in seconds; `held` while the pointer still draws it. */
+interface Span {
+  from: number;
+  to: number;
+  held: boolean;
+}
+
+const ordered = ({ from, to }: Span): Span => ({
+  from: Math.min(from, to),
+  to: Math.max(from, to),
+  held: false,
+});
 
 const WIDTH = 1248;
 const HEIGHT = 216;
@@ -26,7 +53,7 @@ const MIDDLE = 128;
 const REACH = 62;
 
 /** A song with its beats, bars and the stretch the film uses; it can be heard from any place. */
-export function SongView({ song, production, film }: Props) {
+export function SongView({ song, production, film, spot, volume }: Props) {
   const ready = song.state === "READY";
   const peaks = usePeaks(production.id, ready ? song.id : null).data;
   const audio = useRef<HTMLAudioElement>(null);
@@ -37,7 +64,23 @@ export function SongView({ song, production, film }: Props) {
   const now = useCallback(() => audio.current?.currentTime ?? 0, []);
   const taps = useTaps(now, corrections.taps);
   useClicks(clicks, song, audio);
+  const [span, setSpan] = useState<Span | null>(null);
   const x = (seconds: number) => (seconds / Math.max(0.01, song.seconds)) * WIDTH;
+
+  useEffect(() => {
+    const element = audio.current;
+    if (!element) return;
+    const { seconds, playing: goOn } = spot.current;
+    element.currentTime = seconds;
+    setAt(seconds);
+    if (goOn) void element.play();
+    return () => {
+      spot.current = { seconds: element.currentTime, playing: !element.paused };
+    };
+  }, [spot]);
+  useEffect(() => {
+    if (audio.current) audio.current.volume = volume;
+  }, [volume]);
 
   useEffect(() => {
     if (!playing) return;
@@ -69,6 +112,7 @@ export function SongView({ song, production, film }: Props) {
       else if (e.key === "h") correct.halve();
       else if (e.key === "d") correct.double();
       else if (e.key === "b") correct.downbeatAt(time);
+      else if (e.key === "s") correct.addBorder(time);
       else if (e.key === "c") setClicks((on) => !on);
       else if (e.key === "," || e.key === ".") {
         const beat = nearest(shown.beats, time);
@@ -92,12 +136,16 @@ export function SongView({ song, production, film }: Props) {
   }, [peaks, song.seconds]);
 
   if (!ready) return null;
-  const unsure = song.sureness.filter((s) => s < UNSURE).length;
+  const doubts = doubtsOf(song);
   const seek = (to: number) => {
     const element = audio.current;
     if (!element) return;
     element.currentTime = Math.max(0, Math.min(song.seconds, to));
     setAt(element.currentTime);
+  };
+  const timeAt = (e: PointerEvent<SVGSVGElement>) => {
+    const box = e.currentTarget.getBoundingClientRect();
+    return ((e.clientX - box.left) / box.width) * song.seconds;
   };
   const used =
     song.chosen && film && film.length > 0
@@ -133,15 +181,56 @@ export function SongView({ song, production, film }: Props) {
         aria-valuetext={clockTime(at)}
         style={{ display: "block", cursor: "text", userSelect: "none", overflow: "visible" }}
         onPointerDown={(e) => {
-          const box = e.currentTarget.getBoundingClientRect();
-          seek(((e.clientX - box.left) / box.width) * song.seconds);
+          const at = timeAt(e);
+          if (e.shiftKey) {
+            e.currentTarget.setPointerCapture(e.pointerId);
+            setSpan({ from: at, to: at, held: true });
+          } else {
+            setSpan(null);
+            seek(at);
+          }
+        }}
+        onPointerMove={(e) => {
+          if (span?.held) setSpan({ ...span, to: timeAt(e) });
+        }}
+        onPointerUp={() => {
+          if (span?.held) setSpan(Math.abs(span.to - span.from) < 0.5 ? null : ordered(span));
         }}
         onKeyDown={(e) => {
           if (e.key === "ArrowLeft") seek(at - 1);
           if (e.key === "ArrowRight") seek(at + 1);
         }}
       >
-        <SectionRibbon song={song} width={WIDTH} y={8} height={20} />
+        <SectionRibbon
+          song={song}
+          width={WIDTH}
+          y={8}
+          height={20}
+          onMove={corrections.moveBorder}
+        />
+        {doubts.map((doubt) => (
+          <rect
+            key={doubt.from}
+            x={x(doubt.from)}
+            y={48}
+            width={x(doubt.to - doubt.from)}
+            height={HEIGHT - 62}
+            fill={ink.rustWash}
+            fillOpacity={0.7}
+          >
+            <title>{doubt.words}</title>
+          </rect>
+        ))}
+        {span && (
+          <rect
+            x={x(Math.min(span.from, span.to))}
+            y={44}
+            width={x(Math.abs(span.to - span.from))}
+            height={HEIGHT - 54}
+            fill={ink.thistleWash}
+            stroke={ink.thistle}
+          />
+        )}
         {used && (
           <g fill={ink.thistle}>
             <rect
@@ -177,12 +266,7 @@ export function SongView({ song, production, film }: Props) {
           {clockTime(at)}
         </Box>
         <span>● downbeat</span>
-        <span>• beat: drag it, or double-click it to begin a bar there</span>
-        {unsure > 0 && (
-          <Box component="span" sx={{ color: ink.rust }}>
-            ○ beat hardly heard, placed by the tempo
-          </Box>
-        )}
+        <span>• beat: drag it, or double-click it to begin a bar; Shift+drag marks a span</span>
         {used && (
           <span>
             <Box component="span" sx={{ color: ink.thistle }}>
@@ -193,10 +277,26 @@ export function SongView({ song, production, film }: Props) {
         )}
         <Box sx={{ flex: 1 }} />
         <Box sx={{ color: ink.ink }}>
+          {span && !span.held && (
+            <Button
+              onClick={() => {
+                corrections.hold(span.from, span.to);
+                setSpan(null);
+              }}
+              sx={{ mr: 3 }}
+            >
+              Hold one tempo for these {(span.to - span.from).toFixed(1)} s
+            </Button>
+          )}
           <b>{Math.round(song.confidence * 100)} % sure</b>, {song.beats.length} beats
-          {unsure > 0 && (
+          {doubts.length > 0 && (
             <Box component="span" sx={{ color: ink.rust }}>
-              , {unsure} hardly heard
+              ,{" "}
+              {doubts
+                .map((d) => d.words)
+                .slice(0, 2)
+                .join("; ")}
+              {doubts.length > 2 && ` and ${doubts.length - 2} more`}
             </Box>
           )}
         </Box>

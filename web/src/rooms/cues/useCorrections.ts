@@ -11,6 +11,10 @@ export interface Corrections {
   bars: (count: number) => void;
   moveBeat: (from: number, to: number) => void;
   hold: (from: number, to: number) => void;
+  addBorder: (at: number) => void;
+  moveBorder: (from: number, to: number) => void;
+  /** Beats and bars from a MIDI file. */
+  tempoMap: (file: File) => void;
   taps: (at: readonly number[]) => void;
   undo: () => void;
   redo: () => void;
@@ -18,11 +22,14 @@ export interface Corrections {
 
 /** What a person can put right in a song's grid. */
 export function useCorrections(production: Production, song: Song): Corrections {
-  const { mutate } = useChange<{ path: string; body: object }>(production.id, ({ path, body }) => ({
-    method: "POST",
-    path: `${under(production.id)}/songs/${song.id}/${path}`,
-    body,
-  }));
+  const { mutate } = useChange<{ path: string; body: object | File }>(
+    production.id,
+    ({ path, body }) => ({
+      method: "POST",
+      path: `${under(production.id)}/songs/${song.id}/${path}`,
+      body,
+    }),
+  );
   const correct = (name: string, values: object = {}) =>
     mutate({ path: "corrections", body: { name, ...values } });
   return {
@@ -36,6 +43,9 @@ export function useCorrections(production: Production, song: Song): Corrections 
     bars: (count) => correct("bars", { count }),
     moveBeat: (at, to) => correct("move-beat", { at, to }),
     hold: (at, to) => correct("hold-tempo", { at, to }),
+    addBorder: (at) => correct("add-border", { at }),
+    moveBorder: (at, to) => correct("move-border", { at, to }),
+    tempoMap: (file) => mutate({ path: "tempo-map", body: file }),
     taps: (at) => correct("taps", { taps: at }),
     undo: () => mutate({ path: "undo", body: {} }),
     redo: () => mutate({ path: "redo", body: {} }),

@@ -97,9 +97,11 @@ function Measured({
             ? line.problem
             : overlap
               ? `over line ${overlap.first === line.number ? overlap.second : overlap.first}, ${overlap.seconds.toFixed(1)} s`
-              : song && song.beats.length > 0
+              : line.bar > 0
                 ? clockTime(line.starts ?? 0)
-                : "of the film"}
+                : song && song.beats.length > 0
+                  ? "before bar 1"
+                  : "of the film"}
         </Small>
       </Box>
       <Box>

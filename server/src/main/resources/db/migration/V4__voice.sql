@@ -22,3 +22,6 @@ create table reading (
   peaks          bytea not null
 );
 create index on reading (line_id);
+
+-- How loud a song is as a whole, in LUFS; not known of songs that were listened to before.
+alter table song add column loudness double precision;

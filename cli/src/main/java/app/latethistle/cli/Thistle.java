@@ -13,6 +13,7 @@ import picocli.CommandLine.Command;
       BeatsCommand.class,
       AlignCommand.class,
       PausesCommand.class,
+      ShortenCommand.class,
       ProbeCommand.class,
       AssembleCommand.class,
       ShotsCommand.class,

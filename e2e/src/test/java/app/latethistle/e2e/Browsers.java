@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -21,24 +22,40 @@ final class Browsers implements AutoCloseable {
   private final Playwright playwright =
       Playwright.create(
           new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-  private final Browser browser =
-      playwright
-          .chromium()
-          .launch(
-              new BrowserType.LaunchOptions()
-                  .setExecutablePath(Path.of("/usr/bin/chromium"))
-                  .setArgs(
-                      List.of(
-                          "--no-sandbox",
-                          "--disable-gpu",
-                          "--disable-quic",
-                          "--no-first-run",
-                          "--disable-background-networking",
-                          "--disable-component-update",
-                          "--disable-sync",
-                          "--autoplay-policy=no-user-gesture-required")));
+  private final Browser browser;
 
   Browsers() {
+    this(new String[0]);
+  }
+
+  /** A browser whose microphone hears a file, once, from the moment it is opened. */
+  Browsers(Path microphone) {
+    this(
+        "--use-fake-ui-for-media-stream",
+        "--use-fake-device-for-media-stream",
+        "--use-file-for-fake-audio-capture=" + microphone + "%noloop");
+  }
+
+  private Browsers(String... more) {
+    List<String> arguments =
+        new ArrayList<>(
+            List.of(
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync",
+                "--autoplay-policy=no-user-gesture-required"));
+    arguments.addAll(List.of(more));
+    browser =
+        playwright
+            .chromium()
+            .launch(
+                new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(arguments));
     PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLIS / 2);
   }
 

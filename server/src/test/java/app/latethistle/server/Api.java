@@ -69,6 +69,11 @@ public final class Api {
   }
 
   /** Brings a file into a production. */
+  /** Sends bytes as they are. */
+  public Answer bytes(String path, byte[] bytes) {
+    return send("POST", path, BodyPublishers.ofByteArray(bytes), "application/octet-stream");
+  }
+
   public Answer bring(long production, String name, byte[] bytes) {
     String query = URLEncoder.encode(name, StandardCharsets.UTF_8);
     return send(

@@ -3,7 +3,14 @@ package app.latethistle.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.ByteArrayOutputStream;
 import java.util.Map;
+import javax.sound.midi.MetaMessage;
+import javax.sound.midi.MidiEvent;
+import javax.sound.midi.MidiSystem;
+import javax.sound.midi.Sequence;
+import javax.sound.midi.ShortMessage;
+import javax.sound.midi.Track;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -48,6 +55,31 @@ class CorrectionTest {
     JsonNode film = api.get(cut.path + "/film").json();
     assertThat(film.get("joints").get(2).get("frame").asLong()).isEqualTo(frame + 3);
     assertThat(film.get("revision").asLong()).isGreaterThan(cut.film.get("revision").asLong());
+  }
+
+  @Test
+  void beatsAndBarsComeFromAMidiFile() throws Exception {
+    CutFilm cut = CutFilm.make(api, 18);
+    String path = cut.path + "/songs/" + song(cut).get("id").asLong();
+    Sequence sequence = new Sequence(Sequence.PPQ, 96);
+    Track track = sequence.createTrack();
+    track.add(new MidiEvent(new MetaMessage(0x58, new byte[] {3, 2, 24, 8}, 4), 0));
+    track.add(new MidiEvent(new MetaMessage(0x51, new byte[] {9, 39, (byte) 192}, 3), 0));
+    for (int beat = 0; beat < 30; beat++) {
+      track.add(new MidiEvent(new ShortMessage(ShortMessage.NOTE_ON, 9, 36, 100), 96L * beat));
+    }
+    ByteArrayOutputStream file = new ByteArrayOutputStream();
+    MidiSystem.write(sequence, 0, file);
+    assertThat(api.bytes(path + "/tempo-map", file.toByteArray()).status()).isEqualTo(204);
+    JsonNode song = song(cut);
+    // 0x0927C0 is 600,000 microseconds a quarter.
+    assertThat(song.get("bpm").asDouble()).isCloseTo(100, within(0.01));
+    assertThat(song.get("beatsPerBar").asInt()).isEqualTo(3);
+    assertThat(song.get("beats")).hasSize(30);
+    assertThat(song.get("undo").asString()).isEqualTo("take the tempo map");
+    assertThat(api.bytes(path + "/tempo-map", new byte[] {1, 2, 3}).detail())
+        .contains("not a MIDI file");
+    assertThat(song(cut).get("beats")).hasSize(30);
   }
 
   @Test

@@ -2,6 +2,7 @@ package app.latethistle.core.music;
 
 import app.latethistle.core.signal.Chroma;
 import app.latethistle.core.signal.LogMel;
+import app.latethistle.core.time.Samples;
 
 /**
  * What each beat of a song sounds like until the next one begins: its timbre, its harmony and its
@@ -16,6 +17,16 @@ final class BeatSounds {
 
   /** How loud each beat is: the mean of its bands, in log magnitudes. */
   final float[] level;
+
+  /** The sounds of a grid's beats. */
+  static BeatSounds of(Features f, BeatGrid grid) {
+    int[] hops = new int[grid.size()];
+    for (int i = 0; i < hops.length; i++) {
+      hops[i] =
+          (int) Math.min(f.length() - 1, Math.round(Samples.toSeconds(grid.sampleOf(i)) / f.hop));
+    }
+    return new BeatSounds(f, hops);
+  }
 
   /**
    * @param beats where they begin, in hops of the features

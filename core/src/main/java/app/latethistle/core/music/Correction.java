@@ -17,6 +17,11 @@ public sealed interface Correction {
   /** The grid with this put right. */
   BeatGrid apply(BeatGrid grid);
 
+  /** The sections with this put right. */
+  default List<Section> applyTo(List<Section> sections) {
+    return sections;
+  }
+
   /** What was done, for the undo button: "halve the tempo". */
   String label();
 
@@ -27,6 +32,15 @@ public sealed interface Correction {
       grid = correction.apply(grid);
     }
     return grid;
+  }
+
+  /** The sections with all of them put right, in order. */
+  static List<Section> allSections(List<Section> heard, List<Correction> corrections) {
+    List<Section> sections = heard;
+    for (Correction correction : corrections) {
+      sections = correction.applyTo(sections);
+    }
+    return sections;
   }
 
   /** Counts every second beat only; downbeats stay where they are. */
@@ -289,6 +303,117 @@ public sealed interface Correction {
     /** The tempo that was tapped, in beats a minute. */
     public double bpm() {
       return 60.0 * Samples.RATE / gap();
+    }
+  }
+
+  /**
+   * Takes beats and bars as they are written elsewhere.
+   *
+   * @param beats in samples, rising by 50 ms or more
+   * @param beatsPerBar 2 to 12
+   * @param firstDownbeat the first beat that begins a bar, below {@code beatsPerBar}
+   */
+  record TempoMap(List<Long> beats, int beatsPerBar, int firstDownbeat) implements Correction {
+    /**
+     * @throws IllegalArgumentException if there are too few beats, or they lie too close
+     */
+    public TempoMap {
+      beats = List.copyOf(beats);
+      if (beats.size() < 4) {
+        throw new IllegalArgumentException(
+            "A tempo map with " + beats.size() + " beats in the song; 4 or more are needed.");
+      }
+      for (int i = 1; i < beats.size(); i++) {
+        if (beats.get(i) - beats.get(i - 1) < CLOSEST) {
+          throw new IllegalArgumentException(
+              "Beats " + i + " and " + (i + 1) + " of the tempo map lie under 50 ms apart.");
+        }
+      }
+    }
+
+    @Override
+    public BeatGrid apply(BeatGrid grid) {
+      float[] sure = new float[beats.size()];
+      Arrays.fill(sure, 1);
+      long[] samples = beats.stream().mapToLong(b -> b).toArray();
+      return new BeatGrid(samples, sure, beatsPerBar, firstDownbeat, 1);
+    }
+
+    @Override
+    public String label() {
+      return "take the tempo map";
+    }
+  }
+
+  /**
+   * Begins a new section where one goes on.
+   *
+   * @param at in samples
+   */
+  record AddBorder(long at) implements Correction {
+    @Override
+    public BeatGrid apply(BeatGrid grid) {
+      return grid;
+    }
+
+    @Override
+    public List<Section> applyTo(List<Section> sections) {
+      List<Section> parts = new ArrayList<>();
+      for (Section s : sections) {
+        if (s.start() < at && at < s.end()) {
+          parts.add(s.between(s.start(), at));
+          parts.add(s.between(at, s.end()));
+        } else {
+          parts.add(s);
+        }
+      }
+      return parts;
+    }
+
+    @Override
+    public String label() {
+      return "begin a section";
+    }
+  }
+
+  /**
+   * Moves the border of sections nearest to a place to another; it stays between its neighbours.
+   *
+   * @param from in samples
+   * @param to in samples
+   */
+  record MoveBorder(long from, long to) implements Correction {
+    @Override
+    public BeatGrid apply(BeatGrid grid) {
+      return grid;
+    }
+
+    @Override
+    public List<Section> applyTo(List<Section> sections) {
+      int border = -1;
+      for (int i = 1; i < sections.size(); i++) {
+        long away = Math.abs(sections.get(i).start() - from);
+        if (border < 0 || away < Math.abs(sections.get(border).start() - from)) {
+          border = i;
+        }
+      }
+      if (border < 0) {
+        return sections;
+      }
+      Section before = sections.get(border - 1);
+      Section after = sections.get(border);
+      if (to <= before.start() || to >= after.end()) {
+        return sections;
+      }
+      List<Section> moved = new ArrayList<>(sections);
+      moved.set(border - 1, before.between(before.start(), to));
+      moved.set(border, after.between(to, after.end()));
+      return moved;
+    }
+
+    @Override
+    public String label() {
+      return "move a section's border";
     }
   }
 }

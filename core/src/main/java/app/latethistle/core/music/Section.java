@@ -20,6 +20,11 @@ public record Section(long start, long end, char kind, Name name, double energy)
         energy);
   }
 
+  /** The section with other borders. */
+  Section between(long newStart, long newEnd) {
+    return new Section(newStart, newEnd, kind, name, energy);
+  }
+
   /** What a section does. */
   public enum Name {
     OPENING,

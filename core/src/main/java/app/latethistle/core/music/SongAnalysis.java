@@ -35,12 +35,7 @@ public record SongAnalysis(BeatGrid grid, List<Section> sections, List<KeyMoment
     if (grid.size() == 0) {
       return NOTHING;
     }
-    int[] hops = new int[grid.size()];
-    for (int i = 0; i < hops.length; i++) {
-      hops[i] =
-          (int) Math.min(f.length() - 1, Math.round(Samples.toSeconds(grid.sampleOf(i)) / f.hop));
-    }
-    BeatSounds sounds = new BeatSounds(f, hops);
+    BeatSounds sounds = BeatSounds.of(f, grid);
     return new SongAnalysis(
         grid,
         Sections.of(grid, sounds, Samples.ofSeconds(song.seconds())),

@@ -26,6 +26,14 @@ public final class Aligner {
 
   private static final double REST_SECONDS = 0.12;
 
+  /** How far lengths may stray: the deviation of their logarithms, in readings of the text. */
+  private static final double EVEN = 0.3;
+
+  /** Words of the model under this many seconds are not looked at for it. */
+  private static final double LONG_ENOUGH = 0.2;
+
+  private static final double SHORTEST_HEARD = 0.03;
+
   private final SpeechFeatures heard;
   private final ModelReading model;
   private final WordPath path;
@@ -92,7 +100,30 @@ public final class Aligner {
       }
       words.add(new SpokenWord(model.words().get(w).text(), start, at, confidence));
     }
-    return new Alignment(words, strays(), 1 - usual);
+    return new Alignment(words, strays(), (1 - usual) * evenness(words));
+  }
+
+  /**
+   * Whether words last as long beside one another as they do in the model, 0 to 1: a text that is
+   * not the one that is read is stretched and squeezed to fit.
+   */
+  private double evenness(List<SpokenWord> words) {
+    double sum = 0;
+    double squares = 0;
+    int count = 0;
+    for (int w = 0; w < words.size(); w++) {
+      double known = model.words().get(w).end() - model.words().get(w).start();
+      if (known >= LONG_ENOUGH) {
+        double heardFor = Samples.toSeconds(words.get(w).end() - words.get(w).start());
+        double ratio = Math.log(Math.max(SHORTEST_HEARD, heardFor) / known);
+        sum += ratio;
+        squares += ratio * ratio;
+        count++;
+      }
+    }
+    double mean = sum / Math.max(1, count);
+    double deviation = Math.sqrt(Math.max(1e-6, squares / Math.max(1, count) - mean * mean));
+    return Math.min(1, EVEN / deviation);
   }
 
   /** For each frame, what it costs where the reading is taken for a wrong text. */

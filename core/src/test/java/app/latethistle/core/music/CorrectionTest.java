@@ -120,4 +120,33 @@ class CorrectionTest {
     assertThat(Correction.all(GRID, corrections).samples()).isEqualTo(once.samples());
     assertThat(Correction.all(BeatGrid.EMPTY, corrections).beatsPerBar()).isBetween(2, 12);
   }
+
+  @Test
+  void aTempoMapTakesThePlaceOfWhatWasHeard() {
+    List<Long> beats = List.of(4_800L, 28_800L, 52_800L, 76_800L, 100_800L);
+    BeatGrid grid =
+        new Correction.TempoMap(beats, 3, 1).apply(BeatGrid.even(100, 0, 20, 4));
+    assertThat(grid.samples()).containsExactly(4_800, 28_800, 52_800, 76_800, 100_800);
+    assertThat(grid.beatsPerBar()).isEqualTo(3);
+    assertThat(grid.isDownbeat(1)).isTrue();
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> new Correction.TempoMap(List.of(0L, 10L, 9_000L, 20_000L), 4, 0))
+        .withMessageContaining("Beats 1 and 2");
+  }
+
+  @Test
+  void bordersOfSectionsAreAddedAndMovedBetweenTheirNeighbours() {
+    List<Section> heard =
+        List.of(
+            new Section(0, 1000, 'A', Section.Name.OPENING, 0.4),
+            new Section(1000, 4000, 'B', Section.Name.FULL, 1));
+    List<Section> parts =
+        Correction.allSections(
+            heard, List.of(new Correction.AddBorder(2000), new Correction.MoveBorder(900, 700)));
+    assertThat(parts.stream().map(Section::start)).containsExactly(0L, 700L, 2000L);
+    assertThat(parts.stream().map(Section::end)).containsExactly(700L, 2000L, 4000L);
+    assertThat(parts.stream().map(Section::kind)).containsExactly('A', 'B', 'B');
+    assertThat(new Correction.MoveBorder(700, 2500).applyTo(parts)).isEqualTo(parts);
+    assertThat(new Correction.AddBorder(9000).applyTo(parts)).isEqualTo(parts);
+  }
 }

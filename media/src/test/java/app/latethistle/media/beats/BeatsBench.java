@@ -27,7 +27,7 @@ public final class BeatsBench {
       sums[1] += r.amlt();
       sums[2] += r.downbeats();
       int column = 3;
-      List<Double> truth = MidiTruth.of(piece.midi()).beats();
+      List<Double> truth = piece.truth().beats();
       for (Reference reference : Reference.values()) {
         List<Double> found = reference.beats(piece.render());
         double f = BeatScore.f(truth, found);

@@ -5,8 +5,10 @@ import app.latethistle.core.music.BeatTracker;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.Container;
+import app.latethistle.media.MidiTempoMap;
 import app.latethistle.media.SongDecoder;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -93,8 +95,15 @@ record Piece(Path midi) {
     return wav;
   }
 
+  /** Where its beats are, by its own tempo map. */
+  MidiTempoMap truth() throws IOException {
+    try (InputStream in = Files.newInputStream(midi)) {
+      return MidiTempoMap.read(in);
+    }
+  }
+
   Result track() throws IOException {
-    MidiTruth truth = MidiTruth.of(midi);
+    MidiTempoMap truth = truth();
     MonoSound sound = SongDecoder.mono(render(), Container.WAV);
     long start = System.nanoTime();
     BeatGrid grid = BeatTracker.track(sound);

@@ -29,6 +29,7 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -121,7 +122,10 @@ class DemoShelf {
       ordered =
           files
               .filter(Files::isRegularFile)
-              .sorted((a, b) -> NaturalOrder.INSTANCE.compare(name(a), name(b)))
+              // The song that comes first is the one that is chosen.
+              .sorted(
+                  Comparator.comparing((Path file) -> name(file).equals(NightPost.OTHER_SONG))
+                      .thenComparing(DemoShelf::name, NaturalOrder.INSTANCE))
               .toList();
     }
     stories.change(production.id(), -1, "bring in the demo", s -> story);

@@ -3,8 +3,11 @@ package app.latethistle.server.material;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.Correction;
 import app.latethistle.core.time.Samples;
+import app.latethistle.media.MidiTempoMap;
 import app.latethistle.server.production.Productions;
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
 import java.util.List;
 import java.util.function.Consumer;
 import org.springframework.context.ApplicationEventPublisher;
@@ -35,9 +38,10 @@ public class CorrectionController {
   /**
    * What is put right.
    *
-   * @param name halve, double, downbeat, bars, move-beat, hold-tempo or taps
-   * @param at where: of the downbeat, of the beat that moves, where a held span begins
-   * @param to where the beat moves to, or the held span ends
+   * @param name halve, double, downbeat, bars, move-beat, hold-tempo, add-border, move-border or
+   *     taps
+   * @param at where: of the downbeat, of the beat or border that moves, where a held span begins
+   * @param to where the beat or border moves to, or the held span ends
    * @param count beats in a bar
    * @param taps when the person tapped
    */
@@ -55,6 +59,8 @@ public class CorrectionController {
         case "downbeat" -> new Correction.Downbeat(sample(at));
         case "bars" -> new Correction.Bars(count == null ? 0 : count);
         case "move-beat" -> new Correction.MoveBeat(sample(at), sample(to));
+        case "add-border" -> new Correction.AddBorder(sample(at));
+        case "move-border" -> new Correction.MoveBorder(sample(at), sample(to));
         case "hold-tempo" -> new Correction.HoldTempo(sample(at), sample(to));
         case "taps" ->
             new Correction.Taps(
@@ -78,6 +84,27 @@ public class CorrectionController {
       @PathVariable long productionId, @PathVariable long songId, @RequestBody Wrong wrong) {
     Correction correction = wrong.correction();
     change(productionId, songId, song -> song.correct(correction));
+  }
+
+  /** Takes beats and bars from a MIDI file whose time is the song's; its bytes are the body. */
+  @PostMapping("/tempo-map")
+  @Transactional
+  public void tempoMap(
+      @PathVariable long productionId, @PathVariable long songId, HttpServletRequest request)
+      throws IOException {
+    MidiTempoMap map = MidiTempoMap.read(request.getInputStream());
+    change(productionId, songId, song -> song.correct(within(map, song)));
+  }
+
+  /** What of a tempo map lies within a song, counted in the bars it mostly has. */
+  private static Correction within(MidiTempoMap map, Song song) {
+    List<Double> beats =
+        map.beats().stream().filter(b -> b < song.medium().facts().seconds()).toList();
+    int first =
+        Math.max(0, beats.indexOf(map.downbeats().isEmpty() ? -1.0 : map.downbeats().get(0)));
+    int perBar = map.usualBar();
+    return new Correction.TempoMap(
+        beats.stream().map(Samples::ofSeconds).toList(), perBar, first % perBar);
   }
 
   @PostMapping("/undo")

@@ -21,7 +21,10 @@ final class CorrectionJson {
     @JsonSubTypes.Type(value = Correction.Bars.class, name = "bars"),
     @JsonSubTypes.Type(value = Correction.MoveBeat.class, name = "move-beat"),
     @JsonSubTypes.Type(value = Correction.HoldTempo.class, name = "hold-tempo"),
-    @JsonSubTypes.Type(value = Correction.Taps.class, name = "taps")
+    @JsonSubTypes.Type(value = Correction.Taps.class, name = "taps"),
+    @JsonSubTypes.Type(value = Correction.TempoMap.class, name = "tempo-map"),
+    @JsonSubTypes.Type(value = Correction.AddBorder.class, name = "add-border"),
+    @JsonSubTypes.Type(value = Correction.MoveBorder.class, name = "move-border")
   })
   private interface Names {}
 

@@ -1,6 +1,7 @@
 package app.latethistle.server.material;
 
 import app.latethistle.core.music.SongAnalysis;
+import app.latethistle.core.signal.Loudness;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.signal.Peaks;
 import app.latethistle.media.ContentStore;
@@ -22,6 +23,9 @@ class ListenToSong {
   /** Spans of the waveform a second. */
   static final int PEAKS_A_SECOND = 50;
 
+  /** What silence counts as, in LUFS. */
+  private static final double LEAST = -90;
+
   @Bean("listen-to-song")
   OneTimeTask<Long> listenToSong(Songs songs, ContentStore store, TransactionTemplate transaction) {
     return Tasks.oneTime("listen-to-song", Long.class)
@@ -40,9 +44,15 @@ class ListenToSong {
                     SongDecoder.mono(store.path(medium.hash()), medium.facts().container());
                 SongAnalysis heard = SongAnalysis.of(sound);
                 Peaks peaks = Peaks.of(sound, PEAKS_A_SECOND);
+                double loudness =
+                    Loudness.integrated(
+                        SongDecoder.stereo(store.path(medium.hash()), medium.facts().container()));
                 transaction.executeWithoutResult(
                     status ->
-                        songs.findById(song.id()).ifPresent(kept -> kept.heard(heard, peaks)));
+                        songs
+                            .findById(song.id())
+                            .ifPresent(
+                                kept -> kept.heard(heard, peaks, Math.max(LEAST, loudness))));
               } catch (RefusedMedia e) {
                 transaction.executeWithoutResult(
                     status ->

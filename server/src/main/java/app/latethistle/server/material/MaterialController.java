@@ -179,6 +179,7 @@ class MaterialController {
   /**
    * A song.
    *
+   * @param loudness in LUFS, null if it is not known
    * @param beats when each beat falls in the song, in seconds
    */
   record SongView(
@@ -188,6 +189,7 @@ class MaterialController {
       State state,
       @Schema(nullable = true) String reason,
       double seconds,
+      @Schema(nullable = true) Double loudness,
       double bpm,
       int beatsPerBar,
       int firstDownbeat,
@@ -471,6 +473,7 @@ class MaterialController {
         song.state(),
         song.reason(),
         song.medium().facts().seconds(),
+        song.loudness(),
         grid.bpm(),
         grid.beatsPerBar(),
         grid.firstDownbeat(),

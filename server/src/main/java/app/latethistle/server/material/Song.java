@@ -47,6 +47,8 @@ public class Song {
 
   private byte[] peaks;
 
+  private Double loudness;
+
   @Column(columnDefinition = "text")
   private String corrections = "[]";
 
@@ -110,9 +112,15 @@ public class Song {
   /** Its sections, each beginning where the nearest downbeat is now. */
   public List<Section> sections() {
     BeatGrid now = grid();
-    return JSON.readValue(parts, StoredParts.class).sections().stream()
+    List<Section> heard = JSON.readValue(parts, StoredParts.class).sections();
+    return Correction.allSections(heard, corrections().subList(0, corrected)).stream()
         .map(section -> section.onBars(now))
         .toList();
+  }
+
+  /** How loud it is as a whole, in LUFS; null if it was not measured. */
+  public Double loudness() {
+    return loudness;
   }
 
   /** Its key moments. */
@@ -168,19 +176,18 @@ public class Song {
         Arrays.copyOfRange(both, half, both.length));
   }
 
-  void heard(SongAnalysis analysis, Peaks drawn) {
+  void heard(SongAnalysis analysis, Peaks drawn, double lufs) {
     BeatGrid heard = analysis.grid();
     parts = JSON.writeValueAsString(new StoredParts(analysis.sections(), analysis.moments()));
-    long[] beats = new long[heard.size()];
-    float[] sureness = new float[heard.size()];
-    for (int i = 0; i < beats.length; i++) {
-      beats[i] = heard.sampleOf(i);
-      sureness[i] = heard.sureness(i);
-    }
     grid =
         JSON.writeValueAsString(
             new StoredGrid(
-                beats, sureness, heard.beatsPerBar(), heard.firstDownbeat(), heard.confidence()));
+                heard.samples(),
+                heard.surenesses(),
+                heard.beatsPerBar(),
+                heard.firstDownbeat(),
+                heard.confidence()));
+    loudness = lufs;
     peaks = Arrays.copyOf(drawn.peak(), drawn.peak().length * 2);
     System.arraycopy(drawn.body(), 0, peaks, drawn.peak().length, drawn.body().length);
     state = State.READY;

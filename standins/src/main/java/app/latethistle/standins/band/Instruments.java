@@ -31,6 +31,22 @@ final class Instruments {
     };
   }
 
+  /** Somebody humming an open vowel. */
+  static Mixdown.Voice hum(int midi, double length) {
+    double f = hertz(midi);
+    return t -> {
+      double sway = 1 + 0.004 * Math.sin(2 * Math.PI * 5.4 * t) * Math.min(1, t / 0.4);
+      double sum = 0;
+      for (int k = 1; k * f < 3600; k++) {
+        double hz = k * f;
+        double low = Math.exp(-Math.pow((hz - 640) / 190, 2));
+        double high = 0.5 * Math.exp(-Math.pow((hz - 1150) / 240, 2));
+        sum += (0.12 / k + low + high) * Math.sin(2 * Math.PI * hz * sway * t);
+      }
+      return 0.5 * sum * edge(t, length, 0.09, 0.15);
+    };
+  }
+
   /** A plucked string. */
   static Mixdown.Voice pluck(int midi) {
     double f = hertz(midi);

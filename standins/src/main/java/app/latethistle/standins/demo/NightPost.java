@@ -3,6 +3,7 @@ package app.latethistle.standins.demo;
 import app.latethistle.core.story.Story;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.StandInEncoder;
+import app.latethistle.standins.band.Commission;
 import app.latethistle.standins.band.HouseBand;
 import app.latethistle.standins.painter.Clip;
 import app.latethistle.standins.painter.Flaw;
@@ -23,6 +24,12 @@ public final class NightPost {
 
   /** The song's file. */
   public static final String SONG = "slow bellows.m4a";
+
+  /** The file of the other candidate. */
+  public static final String OTHER_SONG = "paper lanterns.m4a";
+
+  private static final Commission PAPER_LANTERNS =
+      new Commission("drums", Commission.Mood.WARM, 104, 60, false, 5);
 
   private static final FrameRate FPS_25 = FrameRate.of(25, 1);
   private static final FrameRate FPS_12 = FrameRate.of(12, 1);
@@ -101,6 +108,8 @@ public final class NightPost {
     Files.createDirectories(folder);
     StandInEncoder.sound(folder.resolve(SONG), HouseBand.slowBellows());
     progress.accept(SONG);
+    StandInEncoder.sound(folder.resolve(OTHER_SONG), PAPER_LANTERNS.play());
+    progress.accept(OTHER_SONG);
     for (Map.Entry<String, Clip> entry : clips().entrySet()) {
       ScenePainter.paint(entry.getValue(), folder.resolve(entry.getKey()));
       progress.accept(entry.getKey());

@@ -9,7 +9,7 @@ import java.util.List;
 /** Reads lines. */
 public final class Narrator {
   /** Slower, words would be drawn out; a slower reading rests between them. */
-  private static final int SLOWEST = 110;
+  private static final int SLOWEST = 80;
 
   private static final int FASTEST = 300;
 
@@ -43,7 +43,7 @@ public final class Narrator {
   }
 
   /**
-   * Reads a line. Marked pauses are kept, and below 110 words a minute the line is slowed by rests
+   * Reads a line. Marked pauses are kept, and below 80 words a minute the line is slowed by rests
    * at its stops and commas.
    *
    * @param wordsPerMinute 60 to 300

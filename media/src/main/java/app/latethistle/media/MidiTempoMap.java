@@ -1,7 +1,9 @@
-package app.latethistle.media.beats;
+package app.latethistle.media;
 
+import java.io.BufferedInputStream;
+import java.io.EOFException;
 import java.io.IOException;
-import java.nio.file.Path;
+import java.io.InputStream;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeMap;
@@ -16,30 +18,39 @@ import javax.sound.midi.Track;
 /**
  * Beat and downbeat times of a MIDI file from its tempo map and time signatures: the beat is a
  * quarter, in signatures over 8 whose count divides by three a dotted quarter. Repeated identical
- * signatures start no bar; a set-up bar of 1/8 or 1/16 is passed over.
+ * signatures start no bar; a set-up bar of 1/8 or 1/16 is passed over. Beats before the first note
+ * and after the last are left out.
  *
  * @param beats in seconds
  * @param downbeats in seconds
  */
-record MidiTruth(List<Double> beats, List<Double> downbeats) {
+public record MidiTempoMap(List<Double> beats, List<Double> downbeats) {
   private static final int TEMPO = 0x51;
   private static final int SIGNATURE = 0x58;
 
   private record Signature(int count, int unit) {}
 
-  static MidiTruth of(Path file) throws IOException {
+  /**
+   * Reads a MIDI file.
+   *
+   * @throws IOException if it is not one; the message does not name it
+   */
+  public static MidiTempoMap read(InputStream bytes) throws IOException {
     Sequence sequence;
     try {
-      sequence = MidiSystem.getSequence(file.toFile());
-    } catch (InvalidMidiDataException e) {
-      throw new IOException(file + " is not a MIDI file.", e);
+      sequence = MidiSystem.getSequence(new BufferedInputStream(bytes));
+    } catch (InvalidMidiDataException | EOFException | RuntimeException e) {
+      throw new RefusedMedia("It is not a MIDI file that can be read.");
+    }
+    if (sequence.getDivisionType() != Sequence.PPQ) {
+      throw new RefusedMedia("It counts in frames of film, not in beats; export it in beats.");
     }
     TreeMap<Long, Integer> tempi = new TreeMap<>();
     TreeMap<Long, Signature> signatures = new TreeMap<>();
     tempi.put(0L, 500_000);
     signatures.put(0L, new Signature(4, 4));
     long firstNote = Long.MAX_VALUE;
-    long lastNote = 0;
+    long lastNote = -1;
     for (Track track : sequence.getTracks()) {
       for (int i = 0; i < track.size(); i++) {
         MidiEvent event = track.get(i);
@@ -59,10 +70,32 @@ record MidiTruth(List<Double> beats, List<Double> downbeats) {
         }
       }
     }
+    if (lastNote < 0) {
+      throw new RefusedMedia("It has no notes, so nothing tells where the song begins and ends.");
+    }
     return walk(sequence.getResolution(), tempi, signatures, firstNote, lastNote);
   }
 
-  private static MidiTruth walk(
+  /** The most frequent number of beats from one downbeat to the next, 2 to 12; 4 if none is. */
+  public int usualBar() {
+    int[] counts = new int[13];
+    int from = -1;
+    for (int i = 0; i < beats.size(); i++) {
+      if (downbeats.contains(beats.get(i))) {
+        if (from >= 0 && i - from >= 2 && i - from <= 12) {
+          counts[i - from]++;
+        }
+        from = i;
+      }
+    }
+    int usual = 4;
+    for (int n = 2; n < counts.length; n++) {
+      usual = counts[n] > counts[usual] ? n : usual;
+    }
+    return usual;
+  }
+
+  private static MidiTempoMap walk(
       int resolution,
       TreeMap<Long, Integer> tempi,
       TreeMap<Long, Signature> signatures,
@@ -96,7 +129,7 @@ record MidiTruth(List<Double> beats, List<Double> downbeats) {
         }
       }
     }
-    return new MidiTruth(beats, downbeats);
+    return new MidiTempoMap(beats, downbeats);
   }
 
   private static double seconds(long tick, int resolution, TreeMap<Long, Integer> tempi) {
