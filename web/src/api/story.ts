@@ -50,6 +50,7 @@ export function useStoryChange(id: number) {
     onSuccess: async (story) => {
       client.setQueryData(storyKey(id), story);
       await client.invalidateQueries({ queryKey: keys.material(id) });
+      await client.invalidateQueries({ queryKey: keys.voice(id) });
     },
     onError: async (error) => {
       tell(error.message, "wrong");

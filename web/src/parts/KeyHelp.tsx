@@ -76,6 +76,7 @@ const GROUPS: { name: string; keys: [string, string][] }[] = [
       ["B", "the beat at the playhead begins a bar"],
       ["S", "a section begins at the playhead"],
       [", .", "move the beat at the playhead 10 ms"],
+      ["Tab, Enter", "go from line to line, open its tools"],
     ],
   },
   {

@@ -41,6 +41,16 @@ export function ScriptTab({ production, story, change }: StoryProps) {
     return () => clearTimeout(timer);
   });
 
+  // What was typed last is kept also when the room is left before its time.
+  const leave = useRef(() => {});
+  useEffect(() => {
+    leave.current = () => {
+      const format = saved.current.trim() === "" ? null : story.format;
+      if (text !== saved.current) void write(text, format, "");
+    };
+  });
+  useEffect(() => () => leave.current(), []);
+
   const open = async (chosen: File | undefined) => {
     if (!chosen) return;
     const content = await chosen.text();

@@ -31,7 +31,11 @@ export function LineRow(props: Props) {
       role="row"
       aria-selected={selected}
       aria-label={`line ${line.number}`}
+      tabIndex={0}
       onClick={onSelect}
+      onKeyDown={(e) => {
+        if (e.target === e.currentTarget && e.key === "Enter") onSelect();
+      }}
       sx={{
         display: "grid",
         gridTemplateColumns: COLUMNS,

@@ -124,8 +124,7 @@ class CorrectionTest {
   @Test
   void aTempoMapTakesThePlaceOfWhatWasHeard() {
     List<Long> beats = List.of(4_800L, 28_800L, 52_800L, 76_800L, 100_800L);
-    BeatGrid grid =
-        new Correction.TempoMap(beats, 3, 1).apply(BeatGrid.even(100, 0, 20, 4));
+    BeatGrid grid = new Correction.TempoMap(beats, 3, 1).apply(BeatGrid.even(100, 0, 20, 4));
     assertThat(grid.samples()).containsExactly(4_800, 28_800, 52_800, 76_800, 100_800);
     assertThat(grid.beatsPerBar()).isEqualTo(3);
     assertThat(grid.isDownbeat(1)).isTrue();
