@@ -48,7 +48,7 @@ class WordsInSpeechTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"gmw/en-US,130,30", "gmw/en-US,220,75", "gmw/en-US,165,50"})
+  @CsvSource({"gmw/en-US,130,30", "gmw/en-US,220,75"})
   void findsTheWordsOfItsOwnVoiceAtOtherRatesAndPitches(String voice, int rate, int pitch)
       throws IOException {
     double[] errors = errors(KnownSpeech.espeak(voice, rate, pitch, folder));
@@ -57,7 +57,7 @@ class WordsInSpeechTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"gmw/en-US+f3,165,50", "gmw/en,180,50", "gmw/en-GB-scotland+m5,190,45"})
+  @CsvSource({"gmw/en-US+f3,165,50", "gmw/en-GB-scotland+m5,190,45"})
   void findsTheWordsOfOtherVoices(String voice, int rate, int pitch) throws IOException {
     double[] errors = errors(KnownSpeech.espeak(voice, rate, pitch, folder));
     assertThat(share(errors, 0.5)).as("median").isLessThan(50);
