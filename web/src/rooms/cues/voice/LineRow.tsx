@@ -4,7 +4,7 @@ import { clockTime } from "../../../parts/time";
 import { face, fraunces, ink } from "../../../theme";
 import { LineWave } from "./LineWave";
 import { RateScale } from "./RateScale";
-import { tightened, untightened } from "./layout";
+import { pickOf, tightened, untightened } from "./layout";
 
 interface Props {
   line: VoiceLine;
@@ -25,7 +25,7 @@ export const COLUMNS = "36px minmax(0, 1fr) 92px 104px 130px 76px";
 /** One line of the script: its reading with its words, and what is measured of it. */
 export function LineRow(props: Props) {
   const { line, voice, song, film, selected, perSecond, width, playhead, onSelect, onSeek } = props;
-  const reading = line.readings.find((r) => r.id === line.pick);
+  const reading = pickOf(line);
   return (
     <Box
       role="row"
@@ -85,7 +85,7 @@ function Measured({
   voice: Voice;
   song: Song | undefined;
 }) {
-  const reading = line.readings.find((r) => r.id === line.pick);
+  const reading = pickOf(line);
   if (!reading) return null;
   const tight = line.longest !== null;
   const saved = reading.seconds - reading.tightSeconds;
@@ -147,7 +147,7 @@ function Measured({
 
 /** Where bars begin within a line's reading, in seconds of the reading as it was read. */
 function barsIn(line: VoiceLine, song: Song | undefined, film: Film | undefined) {
-  const reading = line.readings.find((r) => r.id === line.pick);
+  const reading = pickOf(line);
   if (!reading || !song || !film || line.starts === null) return [];
   const cuts = line.longest === null ? [] : reading.cuts;
   const onset = tightened(reading.words.find((w) => w.end > w.start)?.start ?? 0, cuts);

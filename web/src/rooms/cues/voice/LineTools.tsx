@@ -7,6 +7,7 @@ import type { Story, Voice, VoiceLine } from "../../../api/client";
 import { Labelled } from "../../../parts/Labelled";
 import { NumberField } from "../../../parts/NumberField";
 import { ink } from "../../../theme";
+import { pickOf } from "./layout";
 import { useRecorder } from "./useRecorder";
 import type { Manner, VoiceChanges } from "./useVoiceChanges";
 import type { Settle } from "./useVoiceUndo";
@@ -228,7 +229,7 @@ function StartOf({
 }
 
 function LevelsOf({ line, busy }: { line: VoiceLine; busy: string }) {
-  const facts = line.readings.find((r) => r.id === line.pick)?.facts;
+  const facts = pickOf(line)?.facts;
   return (
     <Box sx={{ color: ink.ink2, lineHeight: "26px" }} aria-live="polite">
       {busy !== ""

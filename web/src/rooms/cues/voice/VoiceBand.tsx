@@ -11,7 +11,7 @@ import { plural } from "../../../parts/words";
 import { ink } from "../../../theme";
 import { COLUMNS, LineRow } from "./LineRow";
 import { LineTools } from "./LineTools";
-import { tightened, untightened } from "./layout";
+import { pickOf, tightened, untightened } from "./layout";
 import { useVoiceChanges, type Manner } from "./useVoiceChanges";
 import { useVoiceUndo } from "./useVoiceUndo";
 
@@ -212,8 +212,6 @@ export function VoiceBand({ production, song, film }: Props) {
     </Box>
   );
 }
-
-const pickOf = (line: VoiceLine) => line.readings.find((r) => r.id === line.pick);
 
 function savedOf(line: VoiceLine): number {
   const reading = pickOf(line);

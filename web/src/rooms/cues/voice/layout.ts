@@ -1,4 +1,4 @@
-import type { Reading } from "../../../api/client";
+import type { Reading, VoiceLine } from "../../../api/client";
 
 type Word = Reading["words"][number];
 type Part = Reading["cuts"][number];
@@ -34,3 +34,6 @@ export function untightened(at: number, cuts: readonly Part[]): number {
 export function tightened(at: number, cuts: readonly Part[]): number {
   return cuts.reduce((t, cut) => t - Math.max(0, Math.min(at, cut.to) - cut.from), at);
 }
+
+/** The reading of a line that is used. */
+export const pickOf = (line: VoiceLine) => line.readings.find((r) => r.id === line.pick);

@@ -1,6 +1,7 @@
 package app.latethistle.cli;
 
 import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.music.SongAnalysis;
 import app.latethistle.core.music.SongLength;
 import app.latethistle.core.music.SongPlan;
 import app.latethistle.core.signal.MonoSound;
@@ -49,7 +50,7 @@ final class ShortenCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     MonoSound heard = SoundFile.read(song, SongDecoder::mono);
-    BeatGrid grid = BeatsCommand.listen(song).grid();
+    BeatGrid grid = SongAnalysis.of(heard).grid();
     SongPlan plan;
     try {
       plan = SongLength.plans(heard, grid, Samples.ofSeconds(seconds)).get(0);

@@ -80,9 +80,10 @@ public final class Aligner {
         int w = path.wordOf(states[t]);
         first[w] = frames[w] == 0 ? t : first[w];
         frames[w]++;
-        distance[w] += path.distance(t, states[t]);
+        float apart = path.distance(t, states[t]);
+        distance[w] += apart;
         beside[w] += wrong[t];
-        all += path.distance(t, states[t]);
+        all += apart;
         allBeside += wrong[t];
       }
     }

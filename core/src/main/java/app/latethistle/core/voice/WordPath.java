@@ -32,6 +32,9 @@ final class WordPath {
 
   private static final byte OVER_A_WORD = 5;
 
+  /** How a gap is come to, other than from itself. */
+  private static final byte[] INTO_GAP = {1, 2, OVER_A_WORD};
+
   /** Fewer words stay near their places however they are turned. */
   private static final int FEWEST_TO_MIX = 3;
 
@@ -161,7 +164,7 @@ final class WordPath {
     byte best = 0;
     float least = before[s];
     if (word > 0) {
-      for (byte by : new byte[] {1, 2, OVER_A_WORD}) {
+      for (byte by : INTO_GAP) {
         int p = comingFrom(s, by);
         float cost = before[p] + (float) price(s, by);
         boolean inside = by == OVER_A_WORD || p > gap[word - 1];
