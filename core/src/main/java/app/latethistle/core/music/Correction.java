@@ -15,11 +15,18 @@ public sealed interface Correction {
   long CLOSEST = Samples.RATE / 20;
 
   /** The grid with this put right. */
-  BeatGrid apply(BeatGrid grid);
+  default BeatGrid apply(BeatGrid grid) {
+    return grid;
+  }
 
   /** The sections with this put right. */
   default List<Section> applyTo(List<Section> sections) {
     return sections;
+  }
+
+  /** The sung parts with this put right. */
+  default List<SungPart> applyToSung(List<SungPart> parts) {
+    return parts;
   }
 
   /** What was done, for the undo button: "halve the tempo". */
@@ -41,6 +48,15 @@ public sealed interface Correction {
       sections = correction.applyTo(sections);
     }
     return sections;
+  }
+
+  /** The sung parts with all of them put right, in order. */
+  static List<SungPart> allSung(List<SungPart> known, List<Correction> corrections) {
+    List<SungPart> parts = known;
+    for (Correction correction : corrections) {
+      parts = correction.applyToSung(parts);
+    }
+    return parts;
   }
 
   /** Counts every second beat only; downbeats stay where they are. */
@@ -352,11 +368,6 @@ public sealed interface Correction {
    */
   record AddBorder(long at) implements Correction {
     @Override
-    public BeatGrid apply(BeatGrid grid) {
-      return grid;
-    }
-
-    @Override
     public List<Section> applyTo(List<Section> sections) {
       List<Section> parts = new ArrayList<>();
       for (Section s : sections) {
@@ -384,11 +395,6 @@ public sealed interface Correction {
    */
   record MoveBorder(long from, long to) implements Correction {
     @Override
-    public BeatGrid apply(BeatGrid grid) {
-      return grid;
-    }
-
-    @Override
     public List<Section> applyTo(List<Section> sections) {
       int border = -1;
       for (int i = 1; i < sections.size(); i++) {
@@ -414,6 +420,33 @@ public sealed interface Correction {
     @Override
     public String label() {
       return "move a section's border";
+    }
+  }
+
+  /**
+   * Says whether somebody sings in a span.
+   *
+   * @param from in samples
+   * @param to in samples, after {@code from}
+   */
+  record Sung(long from, long to, boolean sung) implements Correction {
+    /**
+     * @throws IllegalArgumentException if the span is empty
+     */
+    public Sung {
+      if (to <= from) {
+        throw new IllegalArgumentException("Mark a span of the song; this one is empty.");
+      }
+    }
+
+    @Override
+    public List<SungPart> applyToSung(List<SungPart> parts) {
+      return sung ? SungPart.with(parts, from, to) : SungPart.without(parts, from, to);
+    }
+
+    @Override
+    public String label() {
+      return sung ? "mark a sung part" : "unmark a sung part";
     }
   }
 }

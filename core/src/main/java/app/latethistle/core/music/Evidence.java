@@ -15,6 +15,8 @@ package app.latethistle.core.music;
  * @param unevenness root mean square of the logarithm of neighbouring gaps' ratio
  * @param fourth how much more alike beats four apart sound than beats two apart, -1 to 1
  * @param thirds onset strength at thirds of the gaps, over that on the beats
+ * @param swing how much stronger onsets at two thirds of the gaps are than at one third: a swung
+ *     note comes late in its beat, never early
  * @param octaves how far the tempo is from the usual one, in octaves
  * @param strength of the tempo, in standard deviations
  */
@@ -26,6 +28,7 @@ record Evidence(
     double unevenness,
     double fourth,
     double thirds,
+    double swing,
     double octaves,
     double strength) {
 
@@ -51,6 +54,7 @@ record Evidence(
     double low = 0;
     double harmony = 0;
     double thirds = 0;
+    double swing = 0;
     double uneven = 0;
     for (int i = 0; i < gaps; i++) {
       int gap = beats[i + 1] - beats[i];
@@ -60,7 +64,10 @@ record Evidence(
       heard += onset > HEARD ? 1 : 0;
       low += peak(f.low, beats[i]) - peak(f.low, middle);
       harmony += f.harmony[beats[i]] - f.harmony[middle];
-      thirds += peak(f.onsets, beats[i] + gap / 3) + peak(f.onsets, beats[i] + 2 * gap / 3);
+      double early = peak(f.onsets, beats[i] + gap / 3);
+      double late = peak(f.onsets, beats[i] + 2 * gap / 3);
+      thirds += early + late;
+      swing += late - early;
       if (i > 0) {
         double ratio = Math.log((double) gap / (beats[i] - beats[i - 1]));
         uneven += ratio * ratio;
@@ -75,6 +82,7 @@ record Evidence(
         Math.sqrt(uneven / gaps),
         likeness(sounds, 4) - likeness(sounds, 2),
         thirds / 2 / Math.max(0.2 * gaps, on),
+        swing / gaps,
         Math.log(row.curve().mean() / USUAL) / Math.log(2),
         row.curve().strength());
   }
@@ -92,6 +100,7 @@ record Evidence(
         - 20 * unevenness
         + 18 * fourth
         - 1.4 * thirds
+        + 1.2 * Math.max(-2, Math.min(0, swing))
         - 3.1 * octaves * octaves
         + 0.45 * strength;
   }

@@ -59,7 +59,13 @@ final class Rows {
         }
         int[] mixed = phased(f, beats);
         for (int[] each :
-            List.of(beats, between(f.onsets, beats), mixed, between(f.onsets, mixed))) {
+            List.of(
+                beats,
+                shifted(f.onsets, beats, 1 / 2.0),
+                shifted(f.onsets, beats, 1 / 3.0),
+                shifted(f.onsets, beats, 2 / 3.0),
+                mixed,
+                shifted(f.onsets, mixed, 1 / 2.0))) {
           if (each.length >= FEWEST) {
             rows.add(new Row(each, curve));
           }
@@ -69,11 +75,11 @@ final class Rows {
     return rows;
   }
 
-  /** The row half-way between, each beat where an onset near it is. */
-  private static int[] between(float[] onsets, int[] beats) {
+  /** The row a part of each gap later, each beat where an onset near it is. */
+  private static int[] shifted(float[] onsets, int[] beats, double part) {
     int[] out = new int[beats.length - 1];
     for (int i = 0; i < out.length; i++) {
-      out[i] = snap(onsets, (beats[i] + beats[i + 1]) / 2);
+      out[i] = snap(onsets, (int) (beats[i] + part * (beats[i + 1] - beats[i])));
     }
     return out;
   }

@@ -97,6 +97,23 @@ public record SongPlan(List<Kept> kept, List<Join> joins, long length, double co
     return parts;
   }
 
+  /** The sung parts of the result. */
+  public List<SungPart> sung(List<SungPart> song) {
+    List<SungPart> parts = List.of();
+    long at = 0;
+    for (Kept k : kept) {
+      for (SungPart s : song) {
+        long from = at + Math.max(s.start(), k.start) - k.start;
+        long to = Math.min(length, at + Math.min(s.end(), k.end) - k.start);
+        if (to > from) {
+          parts = SungPart.with(parts, from, to);
+        }
+      }
+      at += k.length();
+    }
+    return parts;
+  }
+
   /** The key moments of the result. */
   public List<KeyMoment> moments(List<KeyMoment> song) {
     List<KeyMoment> moments = new ArrayList<>();

@@ -12,11 +12,18 @@ import org.junit.jupiter.api.Test;
  */
 class BeatsOnMusicTest {
   private static final List<String> QUICK =
-      List.of("say_what_redfarn", "48-Techno", "17-The-Benevolent", "29-Runaway", "modern_motion");
+      List.of(
+          "say_what_redfarn",
+          "48-Techno",
+          "17-The-Benevolent",
+          "29-Runaway",
+          "modern_motion",
+          "5432gone");
 
   @Test
   void findsTheBeatsOfRealPieces() throws IOException {
     double beats = 0;
+    double amlt = 0;
     double downbeats = 0;
     int count = 0;
     for (Piece piece : Piece.all()) {
@@ -24,12 +31,14 @@ class BeatsOnMusicTest {
       if (QUICK.stream().anyMatch(name::startsWith)) {
         Piece.Result result = piece.track();
         beats += result.beats();
+        amlt += result.amlt();
         downbeats += result.downbeats();
         count++;
       }
     }
     assertThat(count).isEqualTo(QUICK.size());
     assertThat(beats / count).as("mean F-measure").isGreaterThan(0.86);
+    assertThat(amlt / count).as("mean AMLt").isGreaterThan(0.9);
     assertThat(downbeats / count).as("mean F-measure of downbeats").isGreaterThan(0.65);
   }
 }
