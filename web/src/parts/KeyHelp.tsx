@@ -75,6 +75,8 @@ const GROUPS: { name: string; keys: [string, string][] }[] = [
       ["H, D", "halve, double the tempo"],
       ["B", "the beat at the playhead begins a bar"],
       ["S", "a section begins at the playhead"],
+      ["Z", "look closely at the song, or see all of it"],
+      ["Alt+drag", "move a beat a tenth as far"],
       [", .", "move the beat at the playhead 10 ms"],
       ["Tab, Enter", "go from line to line, open its tools"],
     ],

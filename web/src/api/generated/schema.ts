@@ -2164,6 +2164,7 @@ export interface components {
             sections: components["schemas"]["SectionView"][];
             /** @enum {string} */
             state: "PREPARING" | "READY" | "REFUSED";
+            sung: components["schemas"]["SungView"][];
             sureness: number[];
             title: string;
             undo: string;
@@ -2252,6 +2253,18 @@ export interface components {
             from: number;
             /** Format: double */
             to: number;
+        };
+        SungOverlap: {
+            /** Format: int32 */
+            line: number;
+            /** Format: double */
+            seconds: number;
+        };
+        SungView: {
+            /** Format: double */
+            end: number;
+            /** Format: double */
+            start: number;
         };
         TakeChange: {
             scene: string;
@@ -2353,6 +2366,7 @@ export interface components {
             overlaps: components["schemas"]["OverlapView"][];
             /** Format: double */
             slowest: number;
+            sungOverlaps: components["schemas"]["SungOverlap"][];
             voices: components["schemas"]["NarratorView"][];
         };
         WordView: {

@@ -1,9 +1,11 @@
 import { useRef, useState, type PointerEvent } from "react";
 import type { Song } from "../../api/client";
 import { ink } from "../../theme";
+import { placeIn, type Shown } from "./shown";
 
 interface Props {
   song: Song;
+  shown: Shown;
   width: number;
   onMove: (from: number, to: number) => void;
   onDownbeat: (at: number) => void;
@@ -13,24 +15,28 @@ interface Props {
 export const UNSURE = 0.25;
 
 const DOTS = 198;
+/** What Alt makes of the way a beat is dragged. */
+const FINE = 0.1;
 /** Pixels that a press may move before it is a drag. */
 const STILL = 3;
 
 /** The beats of a song as dots under its waveform, with bars; a beat can be dragged. */
-export function Beats({ song, width, onMove, onDownbeat }: Props) {
+export function Beats({ song, shown, width, onMove, onDownbeat }: Props) {
   const [drag, setDrag] = useState<{ beat: number; by: number } | null>(null);
   const from = useRef(0);
-  const x = (seconds: number) => (seconds / Math.max(0.01, song.seconds)) * width;
-  const apart = width / Math.max(1, song.beats.length);
+  const x = placeIn(shown, width);
+  const inView = (seconds: number) => seconds >= shown.from && seconds <= shown.to;
+  const apart = width / Math.max(1, song.beats.filter(inView).length);
   const small = apart < 7;
   const every = [1, 2, 4, 8, 16].find((n) => n * apart * song.beatsPerBar > 34) ?? 32;
   const perPixel = (e: PointerEvent<SVGElement>) => {
     const box = e.currentTarget.ownerSVGElement?.getBoundingClientRect();
-    return song.seconds / (box?.width ?? width);
+    return ((shown.to - shown.from) / (box?.width ?? width)) * (e.altKey ? FINE : 1);
   };
   return (
     <g>
       {song.beats.map((seconds, i) => {
+        if (!inView(seconds)) return null;
         const down = (i - song.firstDownbeat) % song.beatsPerBar === 0;
         const bar = (i - song.firstDownbeat) / song.beatsPerBar + 1;
         const sure = (song.sureness[i] ?? 1) >= UNSURE;

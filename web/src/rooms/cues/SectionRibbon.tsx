@@ -1,10 +1,12 @@
 import { useState } from "react";
 import type { Song } from "../../api/client";
 import { face, fraunces, ink } from "../../theme";
+import { placeIn, type Shown } from "./shown";
 import { momentName, sectionName } from "./sections";
 
 interface Props {
   song: Song;
+  shown: Shown;
   width: number;
   y: number;
   height: number;
@@ -15,10 +17,11 @@ interface Props {
 const LETTER = 7;
 
 /** The sections of a song as a band with their names, and its key moments under it. */
-export function SectionRibbon({ song, width, y, height, onMove }: Props) {
+export function SectionRibbon({ song, shown, width, y, height, onMove }: Props) {
   const [drag, setDrag] = useState<{ border: number; to: number } | null>(null);
-  const x = (seconds: number) => (seconds / Math.max(0.01, song.seconds)) * width;
-  const moments = song.moments.map((moment) => {
+  const x = placeIn(shown, width);
+  const inView = (m: { at: number }) => m.at >= shown.from && m.at <= shown.to;
+  const moments = song.moments.filter(inView).map((moment) => {
     const name = momentName(moment);
     return { ...moment, name, x: x(moment.at), width: name.length * 6 + 12 };
   });
@@ -31,8 +34,9 @@ export function SectionRibbon({ song, width, y, height, onMove }: Props) {
   return (
     <g>
       {song.sections.map((section) => {
-        const left = x(section.start);
-        const room = x(section.end) - left;
+        const left = Math.max(0, x(section.start));
+        const room = Math.min(width, x(section.end)) - left;
+        if (room <= 0) return null;
         const name = sectionName(section, song.sections);
         const bars = `${section.bars} bars`;
         return (
@@ -40,7 +44,7 @@ export function SectionRibbon({ song, width, y, height, onMove }: Props) {
             <rect
               x={left + (section.start > 0 ? 1 : 0)}
               y={y}
-              width={Math.max(0, room - 1)}
+              width={room - 1}
               height={height}
               fill={ink.thistleWash}
             />
@@ -83,7 +87,8 @@ export function SectionRibbon({ song, width, y, height, onMove }: Props) {
             if (drag?.border !== i) return;
             const box = e.currentTarget.ownerSVGElement?.getBoundingClientRect();
             if (!box) return;
-            setDrag({ border: i, to: ((e.clientX - box.left) / box.width) * song.seconds });
+            const part = (e.clientX - box.left) / box.width;
+            setDrag({ border: i, to: shown.from + part * (shown.to - shown.from) });
           }}
           onPointerUp={() => {
             if (drag?.border === i && drag.to !== section.start) onMove(section.start, drag.to);

@@ -10,17 +10,20 @@ import {
   type RefObject,
 } from "react";
 import { under, type Film, type Production, type Song } from "../../api/client";
-import { usePeaks } from "../../api/queries";
+import { usePeaks, useVoice } from "../../api/queries";
 import { clockTime } from "../../parts/time";
 import { isTyping } from "../../parts/isTyping";
 import { face, ink } from "../../theme";
 import { Beats } from "./Beats";
 import { CorrectionBar } from "./CorrectionBar";
 import { doubtsOf } from "./doubts";
+import { LineFlags } from "./LineFlags";
 import { SectionRibbon } from "./SectionRibbon";
 import { outlineOf, outlinePath } from "./peaks";
+import { closeTo, placeIn, turnedTo, type Shown } from "./shown";
+import { SungParts } from "./SungParts";
 import { useClicks } from "./useClicks";
-import { useCorrections } from "./useCorrections";
+import { useCorrections, type Corrections } from "./useCorrections";
 import type { Spot } from "./useSpot";
 import { useTaps } from "./useTaps";
 
@@ -48,6 +51,8 @@ const ordered = ({ from, to }: Span): Span => ({
 
 const WIDTH = 1248;
 const HEIGHT = 216;
+/** More of it where lines are flagged under the beats. */
+const FLAGS = 30;
 const MIDDLE = 128;
 /** How far the waveform reaches to either side of its middle. */
 const REACH = 62;
@@ -65,7 +70,11 @@ export function SongView({ song, production, film, spot, volume }: Props) {
   const taps = useTaps(now, corrections.taps);
   useClicks(clicks, song, audio);
   const [span, setSpan] = useState<Span | null>(null);
-  const x = (seconds: number) => (seconds / Math.max(0.01, song.seconds)) * WIDTH;
+  /** The part looked at closely, or null for the whole song. */
+  const [close, setClose] = useState<Shown | null>(null);
+  const shown = useMemo(() => close ?? { from: 0, to: song.seconds }, [close, song.seconds]);
+  const x = placeIn(shown, WIDTH);
+  const lines = useVoice(production.id).data?.lines ?? [];
 
   useEffect(() => {
     const element = audio.current;
@@ -85,11 +94,13 @@ export function SongView({ song, production, film, spot, volume }: Props) {
   useEffect(() => {
     if (!playing) return;
     let handle = requestAnimationFrame(function tick() {
-      setAt(audio.current?.currentTime ?? 0);
+      const time = audio.current?.currentTime ?? 0;
+      setAt(time);
+      setClose((now) => now && turnedTo(now, time, song.seconds));
       handle = requestAnimationFrame(tick);
     });
     return () => cancelAnimationFrame(handle);
-  }, [playing]);
+  }, [playing, song.seconds]);
 
   const keys = useRef({ corrections, taps, song });
   useEffect(() => {
@@ -114,6 +125,7 @@ export function SongView({ song, production, film, spot, volume }: Props) {
       else if (e.key === "b") correct.downbeatAt(time);
       else if (e.key === "s") correct.addBorder(time);
       else if (e.key === "c") setClicks((on) => !on);
+      else if (e.key === "z") setClose((now) => (now ? null : closeTo(time, shown.seconds)));
       else if (e.key === "," || e.key === ".") {
         const beat = nearest(shown.beats, time);
         const by = e.key === "," ? -0.01 : 0.01;
@@ -128,12 +140,12 @@ export function SongView({ song, production, film, spot, volume }: Props) {
   const paths = useMemo(() => {
     if (!peaks) return null;
     const o = outlineOf(peaks);
-    const time = (px: number) => (px / WIDTH) * song.seconds;
+    const time = (px: number) => shown.from + (px / WIDTH) * (shown.to - shown.from);
     return {
       peak: outlinePath(o.peak, o.perSecond, 0, WIDTH, time, MIDDLE, REACH, REACH),
       body: outlinePath(o.body, o.perSecond, 0, WIDTH, time, MIDDLE, REACH, REACH),
     };
-  }, [peaks, song.seconds]);
+  }, [peaks, shown]);
 
   if (!ready) return null;
   const doubts = doubtsOf(song);
@@ -142,15 +154,18 @@ export function SongView({ song, production, film, spot, volume }: Props) {
     if (!element) return;
     element.currentTime = Math.max(0, Math.min(song.seconds, to));
     setAt(element.currentTime);
+    setClose((now) => now && turnedTo(now, element.currentTime, song.seconds));
   };
   const timeAt = (e: PointerEvent<SVGSVGElement>) => {
     const box = e.currentTarget.getBoundingClientRect();
-    return ((e.clientX - box.left) / box.width) * song.seconds;
+    return shown.from + ((e.clientX - box.left) / box.width) * (shown.to - shown.from);
   };
   const used =
     song.chosen && film && film.length > 0
       ? { from: film.songStart, to: film.songStart + film.length / production.framesPerSecond }
       : null;
+  const flagged = song.chosen && film ? lines.filter((l) => l.starts !== null) : [];
+  const height = HEIGHT + (flagged.length > 0 ? FLAGS : 0);
   return (
     <Box component="section" aria-label={`${song.title}, beats`} sx={{ mt: 4 }}>
       <audio
@@ -170,7 +185,7 @@ export function SongView({ song, production, film, spot, volume }: Props) {
         onClicks={setClicks}
       />
       <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        viewBox={`0 0 ${WIDTH} ${height}`}
         width="100%"
         role="slider"
         tabIndex={0}
@@ -179,7 +194,12 @@ export function SongView({ song, production, film, spot, volume }: Props) {
         aria-valuemax={Math.round(song.seconds)}
         aria-valuenow={Math.round(at)}
         aria-valuetext={clockTime(at)}
-        style={{ display: "block", cursor: "text", userSelect: "none", overflow: "visible" }}
+        style={{
+          display: "block",
+          cursor: "text",
+          userSelect: "none",
+          overflow: close ? "hidden" : "visible",
+        }}
         onPointerDown={(e) => {
           const at = timeAt(e);
           if (e.shiftKey) {
@@ -203,6 +223,7 @@ export function SongView({ song, production, film, spot, volume }: Props) {
       >
         <SectionRibbon
           song={song}
+          shown={shown}
           width={WIDTH}
           y={8}
           height={20}
@@ -252,21 +273,38 @@ export function SongView({ song, production, film, spot, volume }: Props) {
         )}
         <Beats
           song={song}
+          shown={shown}
           width={WIDTH}
           onMove={corrections.moveBeat}
           onDownbeat={corrections.downbeatAt}
+        />
+        <SungParts song={song} x={x} width={WIDTH} y={186} />
+        <LineFlags
+          lines={flagged}
+          x={(seconds) => x(seconds + (film?.songStart ?? 0))}
+          width={WIDTH}
+          y={HEIGHT + 4}
+          onGo={(seconds) => seek(seconds + (film?.songStart ?? 0))}
         />
         <g transform={`translate(${x(at)} 0)`} pointerEvents="none">
           <line y1={50} y2={HEIGHT - 10} stroke={ink.thistle} strokeWidth={2} />
           <path d="M-6 44h12v7l-6 6l-6-6z" fill={ink.thistle} />
         </g>
       </svg>
-      <Box sx={{ display: "flex", gap: 6, color: ink.ink2, typography: "body2" }}>
+      <Box sx={{ display: "flex", gap: 6, mt: 1, color: ink.ink2, typography: "body2" }}>
         <Box component="span" sx={{ fontFamily: face.mono, color: ink.ink, fontSize: 13 }}>
           {clockTime(at)}
         </Box>
         <span>● downbeat</span>
         <span>• beat: drag it, or double-click it to begin a bar; Shift+drag marks a span</span>
+        <Box
+          component="button"
+          onClick={() => setClose(close ? null : closeTo(at, song.seconds))}
+          title="Z"
+          sx={plainButton}
+        >
+          {close ? "whole song" : "look closely"}
+        </Box>
         {used && (
           <span>
             <Box component="span" sx={{ color: ink.thistle }}>
@@ -276,18 +314,15 @@ export function SongView({ song, production, film, spot, volume }: Props) {
           </span>
         )}
         <Box sx={{ flex: 1 }} />
+        {span && !span.held && (
+          <SpanTools
+            song={song}
+            corrections={corrections}
+            span={span}
+            onDone={() => setSpan(null)}
+          />
+        )}
         <Box sx={{ color: ink.ink }}>
-          {span && !span.held && (
-            <Button
-              onClick={() => {
-                corrections.hold(span.from, span.to);
-                setSpan(null);
-              }}
-              sx={{ mr: 3 }}
-            >
-              Hold one tempo for these {(span.to - span.from).toFixed(1)} s
-            </Button>
-          )}
           <b>{Math.round(song.confidence * 100)} % sure</b>, {song.beats.length} beats
           {doubts.length > 0 && (
             <Box component="span" sx={{ color: ink.rust }}>
@@ -301,6 +336,43 @@ export function SongView({ song, production, film, spot, volume }: Props) {
           )}
         </Box>
       </Box>
+    </Box>
+  );
+}
+
+const plainButton = {
+  font: "inherit",
+  color: ink.thistleDeep,
+  border: 0,
+  p: 0,
+  bgcolor: "transparent",
+  cursor: "pointer",
+  textDecoration: "underline",
+} as const;
+
+interface SpanToolsProps {
+  song: Song;
+  corrections: Corrections;
+  span: Span;
+  onDone: () => void;
+}
+
+/** What can be said of a stretch of the song that is marked. */
+function SpanTools({ song, corrections, span, onDone }: SpanToolsProps) {
+  const { from, to } = span;
+  const sung = song.sung.some((s) => s.start < to && from < s.end);
+  const done = (act: () => void) => () => {
+    act();
+    onDone();
+  };
+  return (
+    <Box sx={{ display: "flex", gap: 2 }}>
+      <Button onClick={done(() => corrections.hold(from, to))}>
+        Hold one tempo for these {(to - from).toFixed(1)} s
+      </Button>
+      <Button onClick={done(() => corrections.sung(from, to, !sung))}>
+        {sung ? "Not sung" : "Sung"}
+      </Button>
     </Box>
   );
 }

@@ -11,6 +11,8 @@ export interface Corrections {
   bars: (count: number) => void;
   moveBeat: (from: number, to: number) => void;
   hold: (from: number, to: number) => void;
+  /** Somebody sings in a span, or nobody does. */
+  sung: (from: number, to: number, sung: boolean) => void;
   addBorder: (at: number) => void;
   moveBorder: (from: number, to: number) => void;
   /** Beats and bars from a MIDI file. */
@@ -43,6 +45,7 @@ export function useCorrections(production: Production, song: Song): Corrections 
     bars: (count) => correct("bars", { count }),
     moveBeat: (at, to) => correct("move-beat", { at, to }),
     hold: (at, to) => correct("hold-tempo", { at, to }),
+    sung: (at, to, sung) => correct(sung ? "sung" : "not-sung", { at, to }),
     addBorder: (at) => correct("add-border", { at }),
     moveBorder: (at, to) => correct("move-border", { at, to }),
     tempoMap: (file) => mutate({ path: "tempo-map", body: file }),

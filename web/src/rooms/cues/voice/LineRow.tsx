@@ -92,20 +92,23 @@ function Measured({
   const rate = reading.facts.wordsPerMinute;
   const fine = rate >= voice.slowest && rate <= voice.fastest;
   const overlap = voice.overlaps.find((o) => o.first === line.number || o.second === line.number);
+  const sung = voice.sungOverlaps.find((o) => o.line === line.number);
   return (
     <>
       <Box>
         <Big>{line.bar > 0 ? `${line.bar}.${line.beat}` : clockTime(line.starts ?? 0)}</Big>
-        <Small wrong={line.problem !== "" || overlap !== undefined}>
+        <Small wrong={line.problem !== "" || !!overlap || !!sung}>
           {line.problem !== ""
             ? line.problem
             : overlap
               ? `over line ${overlap.first === line.number ? overlap.second : overlap.first}, ${overlap.seconds.toFixed(1)} s`
-              : line.bar > 0
-                ? clockTime(line.starts ?? 0)
-                : song && song.beats.length > 0
-                  ? "before bar 1"
-                  : "of the film"}
+              : sung
+                ? `over singing, ${sung.seconds.toFixed(1)} s`
+                : line.bar > 0
+                  ? clockTime(line.starts ?? 0)
+                  : song && song.beats.length > 0
+                    ? "before bar 1"
+                    : "of the film"}
         </Small>
       </Box>
       <Box>

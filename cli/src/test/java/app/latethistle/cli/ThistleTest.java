@@ -91,6 +91,35 @@ class ThistleTest {
   }
 
   @Test
+  void makesASongShorterOutOfWholeBars() throws IOException {
+    Path made = folder.resolve("short.wav");
+    Path plan = folder.resolve("plan.json");
+    Said said =
+        run(
+            "shorten",
+            song(),
+            "--length",
+            "45",
+            "--out",
+            made.toString(),
+            "--plan",
+            plan.toString());
+    assertThat(said.code()).as(said.err()).isZero();
+    // 48 kHz, two channels of three bytes, after a header.
+    assertThat(Files.size(made)).isBetween(45L * 48_000 * 6, 45L * 48_000 * 6 + 200);
+    assertThat(Files.readString(plan))
+        .contains("\"length_s\": 45.0000")
+        .containsPattern("\"first_bar\": 1, \"last_bar\": \\d+, \"start_s\": 0.0000")
+        .containsPattern("\"at_s\": \\d+\\.\\d+, \"cost\": \\d\\.\\d+");
+    Said beats = run("beats", made.toString(), "--csv");
+    assertThat(beats.err()).as("the grid goes on over the join").containsPattern("9[12]\\.\\d");
+
+    Said impossible = run("shorten", song(), "--length", "0.5", "--out", folder + "/no.wav");
+    assertThat(impossible.code()).isEqualTo(1);
+    assertThat(impossible.err()).contains("slow bellows.m4a:");
+  }
+
+  @Test
   void probesAsJson() throws IOException {
     Path clip;
     try (Stream<Path> files = Files.list(DEMO)) {

@@ -9,6 +9,7 @@ import app.latethistle.standins.narrator.Narrator;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
@@ -42,6 +43,7 @@ class CuesJourneyTest {
       read(page, steps);
       record(page);
       place(page);
+      sing(page);
       shorten(page, steps);
     }
   }
@@ -137,6 +139,34 @@ class CuesJourneyTest {
     assertThat(place).isVisible();
     undo.click();
     assertThat(place).not().isVisible();
+  }
+
+  /** Looks closely, marks a stretch under the line as sung, and takes it back. */
+  private static void sing(Page page) {
+    Locator song =
+        page.getByRole(
+            AriaRole.SLIDER,
+            new Page.GetByRoleOptions().setName("place in the song").setExact(true));
+    int beats = song.locator("[data-beat]").count();
+    page.keyboard().press("z");
+    assertThat(song.locator("[data-beat='30']")).hasCount(0);
+    assertThat(song.locator("text", new Locator.LocatorOptions().setHasText("The water")))
+        .isVisible();
+    BoundingBox box = song.boundingBox();
+    page.keyboard().down("Shift");
+    page.mouse().move(box.x + 100, box.y + 100);
+    page.mouse().down();
+    page.mouse().move(box.x + 400, box.y + 100);
+    page.mouse().up();
+    page.keyboard().up("Shift");
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sung").setExact(true))
+        .click();
+    assertThat(song.locator("text", new Locator.LocatorOptions().setHasText("sung"))).isVisible();
+    assertThat(line(page, 1)).containsText("over singing");
+    page.keyboard().press("z");
+    assertThat(song.locator("[data-beat]")).hasCount(beats);
+    page.keyboard().press("Control+z");
+    assertThat(line(page, 1)).not().containsText("over singing");
   }
 
   private static void shorten(Page page, Steps steps) {

@@ -83,6 +83,27 @@ class CorrectionTest {
   }
 
   @Test
+  void theBandTellsWhereItSingsAndAPersonPutsItRight() {
+    String production = "/api/productions/" + api.production("Band", 1280, 720, 20);
+    Map<String, ?> wish =
+        Map.of("style", "", "mood", "WARM", "bpm", 120, "seconds", 40, "voice", true);
+    assertThat(api.post(production + "/band", wish).status()).isEqualTo(204);
+    JsonNode songs =
+        api.until(production + "/songs", s -> s.size() == 2 && !s.toString().contains("PREPARING"));
+    JsonNode sung = songs.get(0).get("sung");
+    // Bars of 2 s: the voice comes in with the fifth, and the last is left to ring.
+    assertThat(sung).hasSize(1);
+    assertThat(sung.get(0).get("start").asDouble()).isCloseTo(8, within(0.001));
+    String song = production + "/songs/" + songs.get(0).get("id").asLong();
+    api.post(song + "/corrections", Map.of("name", "not-sung", "at", 12, "to", 20));
+    sung = api.get(production + "/songs").json().get(0).get("sung");
+    assertThat(sung).hasSize(2);
+    assertThat(sung.get(0).get("end").asDouble()).isEqualTo(12);
+    api.post(song + "/undo", Map.of());
+    assertThat(api.get(production + "/songs").json().get(0).get("sung")).hasSize(1);
+  }
+
+  @Test
   void whatCannotBePutRightIsSaid() {
     CutFilm cut = CutFilm.make(api, 18);
     String path = cut.path + "/songs/" + song(cut).get("id").asLong();

@@ -202,4 +202,18 @@ class VoiceTest {
     assertThat(all.get(2).get("bpm").asDouble()).isCloseTo(120, within(2.0));
     assertThat(all.get(3).get("loudness").asDouble()).isBetween(-40.0, -5.0);
   }
+
+  @Test
+  void aLineOverASungPartIsTold() {
+    WrittenStory story = WrittenStory.make(api);
+    narrate(story, 1, "Merrin", 110);
+    api.bringDemo(story.id, "slow");
+    JsonNode songs = api.get(story.production + "/songs").json();
+    String song = story.production + "/songs/" + songs.get(0).get("id").asLong();
+    assertThat(api.get(story.production + "/voice").json().get("sungOverlaps")).isEmpty();
+    api.post(song + "/corrections", Map.of("name", "sung", "at", 1, "to", 2));
+    JsonNode overlap = api.get(story.production + "/voice").json().get("sungOverlaps").get(0);
+    assertThat(overlap.get("line").asInt()).isEqualTo(1);
+    assertThat(overlap.get("seconds").asDouble()).isCloseTo(1, within(0.01));
+  }
 }

@@ -13,7 +13,8 @@ package app.latethistle.core.music;
  * @param explained share of onset strength on beats and their halves or thirds, less what chance
  *     would put there
  * @param unevenness root mean square of the logarithm of neighbouring gaps' ratio
- * @param fourth how much more alike beats four apart sound than beats two apart, -1 to 1
+ * @param fourth how much more alike beats four apart sound than beats two apart, -1 to 1; less in
+ *     rows too short to tell
  * @param thirds onset strength at thirds of the gaps, over that on the beats
  * @param swing how much stronger onsets at two thirds of the gaps are than at one third: a swung
  *     note comes late in its beat, never early
@@ -43,6 +44,12 @@ record Evidence(
 
   /** Hops by which an onset may miss its place. */
   private static final int NEAR = 4;
+
+  /** From so many standard deviations a tempo speaks for itself no more. */
+  private static final double STRONG = 5.5;
+
+  /** Gaps after which it is told what comes again. */
+  private static final double LONG = 12;
 
   private static final int SOUND_BANDS = 6;
 
@@ -80,7 +87,7 @@ record Evidence(
         harmony / gaps,
         Math.max(covered(f, beats, 2), 0.9 * covered(f, beats, 3)),
         Math.sqrt(uneven / gaps),
-        likeness(sounds, 4) - likeness(sounds, 2),
+        (likeness(sounds, 4) - likeness(sounds, 2)) * Math.min(1, (gaps - 3) / LONG),
         thirds / 2 / Math.max(0.2 * gaps, on),
         swing / gaps,
         Math.log(row.curve().mean() / USUAL) / Math.log(2),
@@ -102,7 +109,7 @@ record Evidence(
         - 1.4 * thirds
         + 1.2 * Math.max(-2, Math.min(0, swing))
         - 3.1 * octaves * octaves
-        + 0.45 * strength;
+        + 0.45 * Math.min(STRONG, strength);
   }
 
   private static double peak(float[] values, int at) {

@@ -65,6 +65,24 @@ class CorrectionTest {
     assertThat(held.samples()).isEqualTo(GRID.samples());
   }
 
+  @Test
+  void sungPartsGrowTogetherAndAreCut() {
+    List<SungPart> parts =
+        Correction.allSung(
+            List.of(new SungPart(at(4), at(6))),
+            List.of(
+                new Correction.Sung(at(10), at(12), true),
+                new Correction.Sung(at(5.5), at(10), true),
+                new Correction.Halve(),
+                new Correction.Sung(at(7), at(8), false)));
+    assertThat(parts).containsExactly(new SungPart(at(4), at(7)), new SungPart(at(8), at(12)));
+    assertThat(parts.get(0).within(at(6), at(30))).isEqualTo(at(1));
+    assertThat(parts.get(0).within(at(7), at(30))).isZero();
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> new Correction.Sung(at(3), at(3), true))
+        .withMessageContaining("empty");
+  }
+
   /** Taps on every second heard beat, 80 ms late and not quite even, count those beats. */
   @Test
   void tapsAreTakenWithTheDelayOfTheHand() {

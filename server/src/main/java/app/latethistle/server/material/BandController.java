@@ -1,10 +1,12 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.music.SungPart;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.WaveFile;
 import app.latethistle.standins.band.Commission;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.util.List;
 import java.util.SplittableRandom;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -46,7 +48,11 @@ class BandController {
               wish.voice(),
               random.nextLong(1, 1_000_000));
       byte[] wave = WaveFile.bytes(piece.play(), 2, Samples.RATE);
-      bringIn.bringIn(productionId, piece.title() + ".wav", new ByteArrayInputStream(wave));
+      List<SungPart> sung =
+          piece.hummed().stream()
+              .map(h -> new SungPart(Samples.ofSeconds(h.from()), Samples.ofSeconds(h.to())))
+              .toList();
+      bringIn.bringSong(productionId, piece.title() + ".wav", new ByteArrayInputStream(wave), sung);
     }
   }
 }

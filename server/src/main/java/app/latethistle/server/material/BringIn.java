@@ -1,5 +1,6 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.music.SungPart;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.MediaFacts;
@@ -151,6 +152,19 @@ public class BringIn {
   private MediaFacts facts(ContentStore.Stored stored) throws IOException {
     Optional<Medium> known = media.findById(stored.hash());
     return known.isPresent() ? known.get().facts() : Probe.probe(stored.path());
+  }
+
+  /** Brings in a song that was made, and keeps where its maker says that somebody sings. */
+  void bringSong(long productionId, String name, InputStream bytes, List<SungPart> sung)
+      throws IOException {
+    Probed probed = probe(productionId, name, bytes);
+    transaction.executeWithoutResult(
+        status -> {
+          enter(productionId, name, probed.stored(), probed.facts(), null, null);
+          songs.findByProductionId(productionId).stream()
+              .filter(s -> s.medium().hash().equals(probed.stored().hash()))
+              .forEach(s -> s.sungIn(sung));
+        });
   }
 
   private Became enter(

@@ -38,10 +38,10 @@ public class CorrectionController {
   /**
    * What is put right.
    *
-   * @param name halve, double, downbeat, bars, move-beat, hold-tempo, add-border, move-border or
-   *     taps
-   * @param at where: of the downbeat, of the beat or border that moves, where a held span begins
-   * @param to where the beat or border moves to, or the held span ends
+   * @param name halve, double, downbeat, bars, move-beat, hold-tempo, add-border, move-border,
+   *     sung, not-sung or taps
+   * @param at where: of the downbeat, of the beat or border that moves, where a span begins
+   * @param to where the beat or border moves to, or the span ends
    * @param count beats in a bar
    * @param taps when the person tapped
    */
@@ -62,6 +62,8 @@ public class CorrectionController {
         case "add-border" -> new Correction.AddBorder(sample(at));
         case "move-border" -> new Correction.MoveBorder(sample(at), sample(to));
         case "hold-tempo" -> new Correction.HoldTempo(sample(at), sample(to));
+        case "sung" -> new Correction.Sung(sample(at), sample(to), true);
+        case "not-sung" -> new Correction.Sung(sample(at), sample(to), false);
         case "taps" ->
             new Correction.Taps(
                 (taps == null ? List.<Double>of() : taps)
@@ -122,10 +124,7 @@ public class CorrectionController {
   private void change(long productionId, long songId, Consumer<Song> change) {
     productions.getLocked(productionId);
     Song song = songs.get(productionId, songId);
-    if (song.state() != State.READY) {
-      throw new IllegalArgumentException(
-          song.title() + " has not been listened to yet; wait for its beats.");
-    }
+    song.requireListenedTo();
     BeatGrid before = song.grid();
     change.accept(song);
     songs.flush();

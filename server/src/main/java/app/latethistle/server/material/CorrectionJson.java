@@ -24,7 +24,8 @@ final class CorrectionJson {
     @JsonSubTypes.Type(value = Correction.Taps.class, name = "taps"),
     @JsonSubTypes.Type(value = Correction.TempoMap.class, name = "tempo-map"),
     @JsonSubTypes.Type(value = Correction.AddBorder.class, name = "add-border"),
-    @JsonSubTypes.Type(value = Correction.MoveBorder.class, name = "move-border")
+    @JsonSubTypes.Type(value = Correction.MoveBorder.class, name = "move-border"),
+    @JsonSubTypes.Type(value = Correction.Sung.class, name = "sung")
   })
   private interface Names {}
 

@@ -199,7 +199,11 @@ class MaterialController {
       String undo,
       String redo,
       List<SectionView> sections,
-      List<MomentView> moments) {}
+      List<MomentView> moments,
+      List<SungView> sung) {}
+
+  /** A part of a song in which somebody sings, in seconds. */
+  record SungView(double start, double end) {}
 
   /**
    * A section of a song, in seconds.
@@ -485,6 +489,9 @@ class MaterialController {
         song.sections().stream().map(s -> view(s, grid)).toList(),
         song.moments().stream()
             .map(m -> new MomentView(Samples.toSeconds(m.at()), m.kind()))
+            .toList(),
+        song.sung().stream()
+            .map(s -> new SungView(Samples.toSeconds(s.start()), Samples.toSeconds(s.end())))
             .toList());
   }
 

@@ -4,7 +4,7 @@ import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.Correction;
 import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
-import app.latethistle.core.music.SongAnalysis;
+import app.latethistle.core.music.SungPart;
 import app.latethistle.core.signal.Peaks;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -19,11 +19,13 @@ import jakarta.persistence.ManyToOne;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 
 /** A song as it is kept, with its beats once it has been listened to. */
 @Entity
 public class Song {
+  private static final TypeReference<List<SungPart>> SUNG = new TypeReference<>() {};
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   @Id
@@ -55,6 +57,10 @@ public class Song {
   /** Sections and key moments, as heard. */
   @Column(columnDefinition = "text")
   private String parts = "{\"sections\":[],\"moments\":[]}";
+
+  /** Where somebody sings, as the one who made it tells. */
+  @Column(columnDefinition = "text")
+  private String sung = "[]";
 
   /** How many of the corrections are in force; the others were taken back. */
   private int corrected;
@@ -106,16 +112,21 @@ public class Song {
     StoredGrid s = JSON.readValue(grid, StoredGrid.class);
     BeatGrid heard =
         new BeatGrid(s.beats(), s.sureness(), s.beatsPerBar(), s.firstDownbeat(), s.confidence());
-    return Correction.all(heard, corrections().subList(0, corrected));
+    return Correction.all(heard, inForce());
   }
 
   /** Its sections, each beginning where the nearest downbeat is now. */
   public List<Section> sections() {
     BeatGrid now = grid();
     List<Section> heard = JSON.readValue(parts, StoredParts.class).sections();
-    return Correction.allSections(heard, corrections().subList(0, corrected)).stream()
+    return Correction.allSections(heard, inForce()).stream()
         .map(section -> section.onBars(now))
         .toList();
+  }
+
+  /** Where somebody sings, as told and put right. */
+  public List<SungPart> sung() {
+    return Correction.allSung(JSON.readValue(sung, SUNG), inForce());
   }
 
   /** How loud it is as a whole, in LUFS; null if it was not measured. */
@@ -130,6 +141,25 @@ public class Song {
 
   private List<Correction> corrections() {
     return CorrectionJson.read(corrections);
+  }
+
+  private List<Correction> inForce() {
+    return corrections().subList(0, corrected);
+  }
+
+  /**
+   * @throws IllegalArgumentException if its beats are not known yet
+   */
+  void requireListenedTo() {
+    if (state != State.READY) {
+      throw new IllegalArgumentException(
+          title + " has not been listened to yet; wait for its beats.");
+    }
+  }
+
+  /** Keeps what the one who made it tells of where somebody sings. */
+  void sungIn(List<SungPart> told) {
+    sung = JSON.writeValueAsString(told);
   }
 
   /** What undo takes back: a correction's label, or "". */
@@ -150,7 +180,7 @@ public class Song {
 
   /** Puts something right; what was taken back before is forgotten. */
   void correct(Correction correction) {
-    List<Correction> kept = new ArrayList<>(corrections().subList(0, corrected));
+    List<Correction> kept = new ArrayList<>(inForce());
     kept.add(correction);
     corrections = CorrectionJson.write(kept);
     corrected = kept.size();
@@ -171,14 +201,16 @@ public class Song {
     byte[] both = peaks == null ? new byte[0] : peaks;
     int half = both.length / 2;
     return new Peaks(
-        ListenToSong.PEAKS_A_SECOND,
+        HeardSong.PEAKS_A_SECOND,
         Arrays.copyOf(both, half),
         Arrays.copyOfRange(both, half, both.length));
   }
 
-  void heard(SongAnalysis analysis, Peaks drawn, double lufs) {
-    BeatGrid heard = analysis.grid();
-    parts = JSON.writeValueAsString(new StoredParts(analysis.sections(), analysis.moments()));
+  void heard(HeardSong listened) {
+    BeatGrid heard = listened.analysis().grid();
+    parts =
+        JSON.writeValueAsString(
+            new StoredParts(listened.analysis().sections(), listened.analysis().moments()));
     grid =
         JSON.writeValueAsString(
             new StoredGrid(
@@ -187,7 +219,8 @@ public class Song {
                 heard.beatsPerBar(),
                 heard.firstDownbeat(),
                 heard.confidence()));
-    loudness = lufs;
+    loudness = listened.loudness();
+    Peaks drawn = listened.peaks();
     peaks = Arrays.copyOf(drawn.peak(), drawn.peak().length * 2);
     System.arraycopy(drawn.body(), 0, peaks, drawn.peak().length, drawn.body().length);
     state = State.READY;

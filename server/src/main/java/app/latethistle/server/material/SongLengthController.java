@@ -3,12 +3,9 @@ package app.latethistle.server.material;
 import app.latethistle.core.music.SongAnalysis;
 import app.latethistle.core.music.SongLength;
 import app.latethistle.core.music.SongPlan;
-import app.latethistle.core.signal.Loudness;
 import app.latethistle.core.signal.MonoSound;
-import app.latethistle.core.signal.Peaks;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.ContentStore;
-import app.latethistle.media.SongDecoder;
 import app.latethistle.media.WaveFile;
 import app.latethistle.server.production.Productions;
 import java.io.ByteArrayInputStream;
@@ -42,6 +39,9 @@ class SongLengthController {
   private final ContentStore store;
   private final TransactionTemplate transaction;
 
+  /** The last answer: whoever gets it listens to its joins next. */
+  private volatile Planned last;
+
   SongLengthController(
       Productions productions,
       Songs songs,
@@ -54,6 +54,10 @@ class SongLengthController {
     this.store = store;
     this.transaction = transaction;
   }
+
+  private record Asked(long song, long correctionsMark, double seconds) {}
+
+  private record Planned(Asked asked, List<SongPlan> plans) {}
 
   /** A way to make the song so long. */
   record LengthView(double cost, List<KeptView> kept, List<JoinView> joins) {}
@@ -94,7 +98,7 @@ class SongLengthController {
     if (join < 0 || join >= plan.joins().size()) {
       throw new IllegalArgumentException("There is no join " + join + " in it.");
     }
-    float[] made = plan.apply(decoded(song));
+    float[] made = plan.apply(HeardSong.stereo(store, song.medium()));
     long at = plan.joins().get(join).at();
     int from = (int) Math.max(0, at - Samples.ofSeconds(AROUND));
     int to = (int) Math.min(plan.length(), at + Samples.ofSeconds(AROUND));
@@ -112,7 +116,7 @@ class SongLengthController {
       throws IOException {
     Song song = songs.get(productionId, songId);
     SongPlan plan = chosen(plans(song, taken.seconds()), taken.choice());
-    float[] made = plan.apply(decoded(song));
+    float[] made = plan.apply(HeardSong.stereo(store, song.medium()));
     String title = String.format(Locale.ROOT, "%s, %.1f s", song.title(), taken.seconds());
     byte[] wave = WaveFile.bytes(made, 2, Samples.RATE);
     Medium medium =
@@ -120,9 +124,7 @@ class SongLengthController {
     SongAnalysis analysis =
         new SongAnalysis(
             plan.grid(song.grid()), plan.sections(song.sections()), plan.moments(song.moments()));
-    MonoSound mono = SongDecoder.mono(store.path(medium.hash()), medium.facts().container());
-    Peaks peaks = Peaks.of(mono, ListenToSong.PEAKS_A_SECOND);
-    double loudness = Loudness.integrated(made);
+    HeardSong heard = HeardSong.of(analysis, HeardSong.mono(store, medium), made);
     transaction.executeWithoutResult(
         status -> {
           productions.getLocked(productionId);
@@ -133,24 +135,22 @@ class SongLengthController {
             throw new IllegalArgumentException("That very length is among the candidates already.");
           }
           Song cut = new Song(productionId, title, medium);
-          cut.heard(analysis, peaks, loudness);
+          cut.heard(heard);
+          cut.sungIn(plan.sung(song.sung()));
           songs.save(cut);
         });
   }
 
   private List<SongPlan> plans(Song song, double seconds) throws IOException {
-    if (song.state() != State.READY) {
-      throw new IllegalArgumentException(
-          song.title() + " has not been listened to yet; wait for its beats.");
+    song.requireListenedTo();
+    Asked asked = new Asked(song.id(), song.correctionsMark(), seconds);
+    Planned kept = last;
+    if (kept == null || !kept.asked.equals(asked)) {
+      MonoSound mono = HeardSong.mono(store, song.medium());
+      kept = new Planned(asked, SongLength.plans(mono, song.grid(), Samples.ofSeconds(seconds)));
+      last = kept;
     }
-    Medium medium = song.medium();
-    MonoSound mono = SongDecoder.mono(store.path(medium.hash()), medium.facts().container());
-    return SongLength.plans(mono, song.grid(), Samples.ofSeconds(seconds));
-  }
-
-  private float[] decoded(Song song) throws IOException {
-    Medium medium = song.medium();
-    return SongDecoder.stereo(store.path(medium.hash()), medium.facts().container());
+    return kept.plans;
   }
 
   private static SongPlan chosen(List<SongPlan> plans, int choice) {

@@ -79,7 +79,7 @@ public class VoiceService {
   public void narrate(
       long productionId, int number, Narrator.Voice voice, double rate, Manner manner)
       throws IOException {
-    SpokenLine line = line(productionId, number);
+    SpokenLine line = line(script(productionId), number);
     MonoSound sound = Narrator.read(line.text(), voice, rate, manner);
     String label =
         String.format("%s, %.0f words a minute", voice.name(), rate)
@@ -93,7 +93,7 @@ public class VoiceService {
   /** Takes a file or a recording as a reading of a line. */
   void bringIn(long productionId, int number, Reading.Source source, String name, InputStream bytes)
       throws IOException {
-    SpokenLine line = line(productionId, number);
+    SpokenLine line = line(script(productionId), number);
     enter(productionId, line, source, name, bringIn.bringInSound(productionId, name, bytes));
   }
 
@@ -167,8 +167,9 @@ public class VoiceService {
 
   private VoiceLine settledLine(long productionId, int number) {
     productions.getLocked(productionId);
-    SpokenLine line = line(productionId, number);
-    VoiceLine kept = settled(productionId, script(productionId)).get(number);
+    List<SpokenLine> script = script(productionId);
+    SpokenLine line = line(script, number);
+    VoiceLine kept = settled(productionId, script).get(number);
     if (kept == null) {
       return lines.save(new VoiceLine(productionId, line.text()));
     }
@@ -220,8 +221,8 @@ public class VoiceService {
     return WaveFile.bytes(samples, 1, Samples.RATE);
   }
 
-  private SpokenLine line(long productionId, int number) {
-    return script(productionId).stream()
+  private static SpokenLine line(List<SpokenLine> script, int number) {
+    return script.stream()
         .filter(l -> l.number() == number)
         .findFirst()
         .orElseThrow(() -> new NoSuchElementException("The script has no line " + number + "."));

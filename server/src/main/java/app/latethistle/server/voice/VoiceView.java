@@ -2,6 +2,7 @@ package app.latethistle.server.voice;
 
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.music.SungPart;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.time.Samples;
 import app.latethistle.core.voice.LineTimes;
@@ -11,6 +12,7 @@ import app.latethistle.core.voice.Stretch;
 import app.latethistle.core.voice.Tightening;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.material.Shot;
+import app.latethistle.server.material.Song;
 import app.latethistle.standins.narrator.Narrator;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
@@ -27,6 +29,7 @@ import java.util.OptionalLong;
 record VoiceView(
     List<VoiceLineView> lines,
     List<OverlapView> overlaps,
+    List<SungOverlap> sungOverlaps,
     List<NarratorView> voices,
     double slowest,
     double fastest) {
@@ -41,6 +44,9 @@ record VoiceView(
 
   /** Two lines that sound at once. */
   record OverlapView(int first, int second, double seconds) {}
+
+  /** A line that is spoken while somebody sings in the song, for so long. */
+  record SungOverlap(int line, double seconds) {}
 
   /** A part of a reading. */
   record PartOfReading(double from, double to) {
@@ -131,9 +137,26 @@ record VoiceView(
                         script.get(o.second()).number(),
                         Samples.toSeconds(o.samples())))
             .toList(),
+        sungOverlaps(script, times.places(), film),
         Narrator.VOICES.stream().map(v -> new NarratorView(v.name(), v.about())).toList(),
         rate * (1 - RATE_ROOM),
         rate * (1 + RATE_ROOM));
+  }
+
+  private static List<SungOverlap> sungOverlaps(
+      List<SpokenLine> script, List<LineTimes.Place> places, FilmState film) {
+    List<SungPart> sung = film.song().map(Song::sung).orElse(List.of());
+    long shift = film.film().song().start();
+    List<SungOverlap> overlaps = new ArrayList<>();
+    for (int i = 0; i < places.size(); i++) {
+      long from = places.get(i).start() + shift;
+      long to = places.get(i).end() + shift;
+      long both = sung.stream().mapToLong(s -> s.within(from, to)).sum();
+      if (both > 0) {
+        overlaps.add(new SungOverlap(script.get(i).number(), Samples.toSeconds(both)));
+      }
+    }
+    return overlaps;
   }
 
   /** A line with its readings, ready to be placed. */

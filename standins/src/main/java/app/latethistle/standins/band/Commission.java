@@ -1,5 +1,7 @@
 package app.latethistle.standins.band;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.SplittableRandom;
 
@@ -53,6 +55,14 @@ public record Commission(
     return new Player(this).play();
   }
 
+  /** Where somebody hums, in seconds of the piece, in order. */
+  public List<Hummed> hummed() {
+    return new Player(this).hummed();
+  }
+
+  /** A stretch of the piece in which somebody hums, in seconds. */
+  public record Hummed(double from, double to) {}
+
   /** Four chords, each a root and its notes, as MIDI numbers. */
   private int[][] chords() {
     return switch (mood) {
@@ -102,6 +112,29 @@ public record Commission(
       return mix.finish(0.84);
     }
 
+    private boolean isLull(int bar) {
+      double part = (double) bar / bars;
+      return bars >= 24 && part >= 0.55 && part < 0.65;
+    }
+
+    private boolean isHummed(int bar) {
+      return wish.voice() && !isLull(bar) && bar >= 4 && bar < bars - 1;
+    }
+
+    List<Hummed> hummed() {
+      List<Hummed> stretches = new ArrayList<>();
+      int from = -1;
+      for (int bar = 0; bar <= bars; bar++) {
+        if (isHummed(bar) && from < 0) {
+          from = bar;
+        } else if (!isHummed(bar) && from >= 0) {
+          stretches.add(new Hummed(at(from, 0), at(bar, 0)));
+          from = -1;
+        }
+      }
+      return stretches;
+    }
+
     private double at(int bar, double place) {
       return (bar * perBar + place) * beat;
     }
@@ -110,7 +143,7 @@ public record Commission(
       int[] chord = wish.chords()[order[bar % 4]];
       double part = (double) bar / bars;
       boolean last = bar == bars - 1;
-      boolean lull = bars >= 24 && part >= 0.55 && part < 0.65;
+      boolean lull = isLull(bar);
       boolean full = part >= 0.4 && !lull && part < 0.92;
       double length = (last ? perBar * beat + 2.5 : perBar * beat) - 0.03;
       double swell = full ? 1 : lull ? 0.5 : 0.55 + 0.6 * part;
@@ -149,7 +182,7 @@ public record Commission(
             0.5,
             Instruments.pluck(chord[1 + step] + 12));
       }
-      if (wish.voice() && !lull && bar >= 4 && i % 2 == 0) {
+      if (isHummed(bar) && i % 2 == 0) {
         int note = chord[1 + Math.max(0, step)];
         mix.add(at(bar, i), 1.8 * beat, 0.16, 0, 0.5, Instruments.hum(note, 1.8 * beat));
       }
