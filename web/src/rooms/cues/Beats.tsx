@@ -29,6 +29,7 @@ export function Beats({ song, shown, width, onMove, onDownbeat }: Props) {
   const apart = width / Math.max(1, song.beats.filter(inView).length);
   const small = apart < 7;
   const every = [1, 2, 4, 8, 16].find((n) => n * apart * song.beatsPerBar > 34) ?? 32;
+  const numbered = (bar: number) => (bar - 1) % every === 0;
   const perPixel = (e: PointerEvent<SVGElement>) => {
     const box = e.currentTarget.ownerSVGElement?.getBoundingClientRect();
     return ((shown.to - shown.from) / (box?.width ?? width)) * (e.altKey ? FINE : 1);
@@ -44,17 +45,17 @@ export function Beats({ song, shown, width, onMove, onDownbeat }: Props) {
         const px = x(seconds + moved);
         return (
           <g key={i}>
-            {down && (
+            {down && (numbered(bar) || apart * song.beatsPerBar > 8) && (
               <line
                 x1={px}
                 x2={px}
-                y1={(bar - 1) % every === 0 ? 46 : 60}
+                y1={numbered(bar) ? 46 : 60}
                 y2={DOTS}
                 stroke={ink.rule2}
                 strokeOpacity={0.8}
               />
             )}
-            {down && (bar - 1) % every === 0 && (
+            {down && numbered(bar) && (
               <text x={px + 4} y={58} fontSize={12} fill={ink.ink3}>
                 {bar}
               </text>

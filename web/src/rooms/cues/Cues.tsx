@@ -77,7 +77,7 @@ export function Cues() {
           onClose={() => setPanel(null)}
         />
       )}
-      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 4 }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: "repeat(2, minmax(0, 1fr))", gap: 4 }}>
         {songs?.map((s) => (
           <SongChoice
             key={s.id}
