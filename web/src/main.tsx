@@ -2,6 +2,7 @@ import "@fontsource-variable/fraunces/full.css";
 import "@fontsource-variable/fraunces/full-italic.css";
 import "@fontsource-variable/source-sans-3/index.css";
 import "@fontsource/ibm-plex-mono/500.css";
+import "@fontsource-variable/noto-sans/wdth.css";
 import CssBaseline from "@mui/material/CssBaseline";
 import { ThemeProvider } from "@mui/material/styles";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";

@@ -29,6 +29,8 @@ export const face = {
   serif: '"Fraunces Variable", Georgia, serif',
   sans: '"Source Sans 3 Variable", "Source Sans 3", sans-serif',
   mono: '"IBM Plex Mono", monospace',
+  /** Words of the narration on the score, set as wide as they are long. */
+  lyric: '"Noto Sans Variable", sans-serif',
 } as const;
 
 /** Fraunces with our soft, upright cut. */

@@ -1,6 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { aimCut, aimShot, partAt } from "../rooms/score/aim";
 import { inLimits, limitsOf, nudged, stepped, tied } from "../rooms/score/cuts";
+import { lyricsOf } from "../rooms/score/lyrics";
+import { wordName } from "../rooms/score/words";
 import { Ruler, partsFor, stavesOf } from "../rooms/score/layout";
 import type { Film } from "../api/client";
 import { film } from "./film";
@@ -46,6 +48,72 @@ describe("moving a cut", () => {
     expect(tied(freed(2, 220), 2, "downbeat")).toMatchObject({ beat: 17 });
     expect(tied(film(), 2, "free")).toMatchObject({ beat: null, frame: 204 });
     expect(tied(freed(2, 209), 2, "free")).toBeNull();
+  });
+});
+
+describe("cuts and words", () => {
+  const word = (at: number, text: string, start: number, end: number) => ({
+    word: at,
+    text,
+    start,
+    end,
+    startFrame: start,
+    endFrame: end,
+  });
+  const spoken = film(12, {
+    voice: [
+      {
+        line: "7",
+        number: 1,
+        start: 180,
+        end: 260,
+        words: [word(0, "The", 190, 196), word(1, "lantern,", 197, 222), word(2, "went", 230, 248)],
+      },
+    ],
+  });
+
+  it("ties to the nearest end of a word and steps on to others", () => {
+    const tied3 = tied(spoken, 2, "word");
+    expect(tied3).toMatchObject({ beat: null, word: { line: "7", word: 1, edge: "START" } });
+    const onWord: Film = {
+      ...spoken,
+      joints: spoken.joints.map((j, i) =>
+        i === 2 ? { ...j, tie: "WORD", line: "7", word: 1, edge: "START", frame: 197 } : j,
+      ),
+    };
+    expect(stepped(onWord, 2, 1)).toMatchObject({ word: { word: 1, edge: "END" } });
+    expect(stepped(onWord, 2, -1)).toMatchObject({ word: { word: 0, edge: "END" } });
+    expect(nudged(onWord, 2, -3)).toMatchObject({ word: { word: 1, edge: "START" }, offset: -3 });
+    expect(tied(onWord, 2, "free")).toMatchObject({ beat: null, frame: 197 });
+  });
+
+  it("names a word without its stops", () => {
+    expect(wordName(spoken, { line: "7", word: 1, edge: "END" })).toBe("end of ‘lantern’");
+  });
+
+  it("writes words near where they are spoken, none over another", () => {
+    const crowd = Array.from({ length: 14 }, (_, i) => word(i, "wonderful", i * 9, i * 9 + 8));
+    const lines = [{ line: "1", number: 1, start: 0, end: 130, words: crowd }];
+    for (const rows of [2, 3]) {
+      const set = lyricsOf(
+        lines,
+        { start: 0, end: 130 },
+        (f) => 4 * f,
+        () => 50,
+        rows,
+      );
+      expect(set).toHaveLength(14);
+      for (const row of [0, 1, 2]) {
+        const own = set.filter((w) => w.row === row);
+        own.slice(1).forEach((w, i) => {
+          const before = own[i];
+          expect(w.x).toBeGreaterThanOrEqual((before?.x ?? 0) + (before?.width ?? 0));
+        });
+      }
+      const furthest = Math.max(...set.map((w) => Math.abs(w.x - w.from)));
+      if (rows === 3) expect(furthest).toBeLessThanOrEqual(12);
+      else expect(furthest).toBeGreaterThan(12);
+    }
   });
 });
 

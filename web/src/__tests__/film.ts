@@ -22,6 +22,10 @@ export function film(shots = 12, over: Partial<Film> = {}): Film {
       downbeat: i > 0 && isDownbeat(clock, beat),
       bar: 2 * i + 1,
       beatInBar: 1,
+      line: "",
+      word: -1,
+      edge: null,
+      reason: i === 0 ? "the film begins" : `downbeat of bar ${2 * i + 1}`,
     };
   });
   const placed: Placed[] = Array.from({ length: shots }, (_, i) => ({
@@ -49,6 +53,7 @@ export function film(shots = 12, over: Partial<Film> = {}): Film {
     problems: [],
     outside: [],
     clock,
+    voice: [],
     ...over,
   };
 }

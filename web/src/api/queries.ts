@@ -11,6 +11,7 @@ import {
   type Material,
   type Peaks,
   type Production,
+  type Proposal,
   type Service,
   type Song,
   type Voice,
@@ -37,6 +38,14 @@ export const useProduction = (id: number) =>
   useQuery({
     queryKey: [...keys.production(id), "self"],
     queryFn: () => call<Production>("GET", under(id)),
+  });
+
+/** The ways to cut a film at a revision; worked out when asked for. */
+export const useProposals = (id: number, revision: number, everything: boolean) =>
+  useQuery({
+    queryKey: [...keys.film(id), "proposals", revision, everything],
+    queryFn: () => call<Proposal[]>("GET", `${under(id)}/film/proposals?everything=${everything}`),
+    retry: false,
   });
 
 export const useMaterial = (id: number) =>

@@ -15,6 +15,7 @@ const GROUPS: { name: string; keys: [string, string][] }[] = [
       ["← →", "one frame (Shift: ten)"],
       ["↑ ↓", "same bar in the line above, below"],
       ["B, Shift+B", "next, previous beat"],
+      ["W, Shift+W", "next, previous word"],
       ["Home, End", "start, end of the film"],
     ],
   },
@@ -31,11 +32,13 @@ const GROUPS: { name: string; keys: [string, string][] }[] = [
   {
     name: "The selected cut",
     keys: [
-      [", .", "to the previous, next beat"],
+      [", .", "to the previous, next beat, or word if it is tied to one"],
       ["< >", "one frame earlier, later"],
       ["1", "tie to the nearest downbeat"],
       ["2", "tie to the nearest beat"],
+      ["3", "tie to the nearest end of a word"],
       ["0", "set free where it is"],
+      ["Alt+drag", "drag it without tying it"],
     ],
   },
   {

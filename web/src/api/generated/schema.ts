@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["proposals"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/redo": {
         parameters: {
             query?: never;
@@ -1551,11 +1567,27 @@ export interface components {
             /** Format: double */
             songStart: number;
             undo: string;
+            voice: components["schemas"]["SpokenView"][];
         };
         FirstCutRequest: {
             everything: boolean;
+            /** @enum {string|null} */
+            pace: "CALM" | "EVEN" | "BRISK" | null;
             /** Format: int64 */
             revision: number;
+        };
+        HeardWord: {
+            /** Format: double */
+            end: number;
+            /** Format: int64 */
+            endFrame: number;
+            /** Format: double */
+            start: number;
+            /** Format: int64 */
+            startFrame: number;
+            text: string;
+            /** Format: int32 */
+            word: number;
         };
         JoinView: {
             /** Format: double */
@@ -1571,12 +1603,18 @@ export interface components {
             /** Format: int32 */
             beatInBar: number;
             downbeat: boolean;
+            /** @enum {string|null} */
+            edge: "START" | "END" | null;
             /** Format: int64 */
             frame: number;
+            line: string;
             /** Format: int32 */
             offset: number;
+            reason: string;
             /** @enum {string} */
-            tie: "BEAT" | "FREE";
+            tie: "BEAT" | "WORD" | "FREE";
+            /** Format: int32 */
+            word: number;
         };
         Judgement: {
             faults: ("WRONG_MOVE" | "EXTRA_LIMBS" | "FACE" | "LETTERING" | "LOOK" | "OTHER")[] | null;
@@ -1712,6 +1750,7 @@ export interface components {
             offset: number;
             /** Format: int64 */
             revision: number;
+            word: components["schemas"]["WordEdge"];
         };
         MoveShot: {
             /** Format: int32 */
@@ -1849,7 +1888,7 @@ export interface components {
             /** Format: int64 */
             frames: number;
             /** @enum {string} */
-            kind: "TIE_NOT_HONOURED" | "BEAT_MISSING" | "OUT_OF_MATERIAL" | "TAKE_MISSING";
+            kind: "TIE_NOT_HONOURED" | "BEAT_MISSING" | "WORD_MISSING" | "INSIDE_WORD" | "LINE_PAST_END" | "OUT_OF_MATERIAL" | "TAKE_MISSING";
             /** Format: int32 */
             place: number;
             text: string;
@@ -1891,6 +1930,40 @@ export interface components {
             count: number;
             /** Format: int64 */
             revision: number;
+        };
+        ProposalView: {
+            /** Format: int32 */
+            beats: number;
+            /** Format: int32 */
+            downbeats: number;
+            /** Format: int32 */
+            insideWords: number;
+            leftOut: string[];
+            /** Format: int64 */
+            length: number;
+            /** Format: int32 */
+            moved: number;
+            /** @enum {string} */
+            pace: "CALM" | "EVEN" | "BRISK";
+            shots: components["schemas"]["ProposedShot"][];
+            terms: {
+                [key: string]: number;
+            };
+            /** Format: int32 */
+            words: number;
+        };
+        ProposedShot: {
+            /** Format: int64 */
+            end: number;
+            /** Format: int64 */
+            in: number;
+            label: string;
+            /** Format: int64 */
+            shotId: number;
+            /** Format: int64 */
+            start: number;
+            /** Format: int64 */
+            takeId: number;
         };
         Pulse: {
             /** Format: int64 */
@@ -2196,6 +2269,16 @@ export interface components {
             revision: number;
             sounds: components["schemas"]["SoundIdea"][];
         };
+        SpokenView: {
+            /** Format: double */
+            end: number;
+            line: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            start: number;
+            words: components["schemas"]["HeardWord"][];
+        };
         StoryShot: {
             action: string;
             /** Format: int32 */
@@ -2368,6 +2451,13 @@ export interface components {
             slowest: number;
             sungOverlaps: components["schemas"]["SungOverlap"][];
             voices: components["schemas"]["NarratorView"][];
+        };
+        WordEdge: {
+            /** @enum {string} */
+            edge: "START" | "END";
+            line: string;
+            /** Format: int32 */
+            word: number;
         };
         WordView: {
             /** Format: double */
@@ -2736,6 +2826,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    proposals: {
+        parameters: {
+            query: {
+                everything: boolean;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalView"][];
                 };
             };
         };

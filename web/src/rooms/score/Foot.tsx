@@ -10,7 +10,8 @@ export function Foot({ production, film }: { production: Production; film: Film 
   const cuts = film.joints.slice(1, -1);
   const down = cuts.filter((j) => j.tie === "BEAT" && j.downbeat).length;
   const beat = cuts.filter((j) => j.tie === "BEAT" && !j.downbeat).length;
-  const free = cuts.length - down - beat;
+  const word = cuts.filter((j) => j.tie === "WORD").length;
+  const free = cuts.length - down - beat - word;
   const exact = cuts.filter((j) => j.tie === "BEAT" && j.offset === 0).length;
   const off = film.length / production.framesPerSecond - production.targetSeconds;
   return (
@@ -50,6 +51,11 @@ export function Foot({ production, film }: { production: Production; film: Film 
       >
         {beat} on beats
       </Legend>
+      {film.voice.length > 0 && (
+        <Legend sign={<rect x={0.5} y={4} width={11} height={4} fill={ink.ink} />}>
+          {word} on words
+        </Legend>
+      )}
       <Legend
         sign={<path d="M2 2v4a4 4 0 0 0 8 0V2" fill="none" stroke={ink.ink} strokeWidth={1.7} />}
       >

@@ -1,5 +1,5 @@
 import { memo } from "react";
-import type { Film, Joint } from "../../api/client";
+import type { Film, Joint, ProblemKind } from "../../api/client";
 import { ink } from "../../theme";
 import type { Parts, Ruler } from "./layout";
 
@@ -13,6 +13,16 @@ interface Props {
   selection: "none" | "shot" | "moves";
 }
 
+const WRONG: readonly ProblemKind[] = [
+  "TIE_NOT_HONOURED",
+  "BEAT_MISSING",
+  "WORD_MISSING",
+  "INSIDE_WORD",
+];
+
+/** Frames that a cut usually comes before a phrase, which need no telling. */
+const BREATH = 2;
+
 /** A cut: its line through the pictures, its stem, and the head that says what it is tied to. */
 export const JointView = memo(function JointView({
   index,
@@ -23,13 +33,14 @@ export const JointView = memo(function JointView({
   selection,
 }: Props) {
   const x = ruler.x(joint.frame);
-  const wrong = film.problems.some(
-    (p) => p.place === index - 1 && (p.kind === "TIE_NOT_HONOURED" || p.kind === "BEAT_MISSING"),
-  );
+  const wrong = film.problems.some((p) => p.place === index - 1 && WRONG.includes(p.kind));
   const colour = wrong ? ink.rust : selection === "none" ? ink.ink : ink.thistleDeep;
   const inside = index < film.shots.length;
   const onBeat = joint.tie === "BEAT";
-  const headX = onBeat && joint.offset !== 0 ? ruler.x(joint.frame - joint.offset) : x;
+  const onWord = joint.tie === "WORD";
+  const headY = onWord ? parts.pictureEnd + 8 : 63;
+  const headX =
+    joint.tie !== "FREE" && joint.offset !== 0 ? ruler.x(joint.frame - joint.offset) : x;
   return (
     <g pointerEvents="none" data-joint={index}>
       {inside && (
@@ -54,26 +65,26 @@ export const JointView = memo(function JointView({
       <line
         x1={x}
         x2={x}
-        y1={onBeat ? 63 : 66}
-        y2={parts.picture}
+        y1={onWord ? parts.pictureEnd : onBeat ? 63 : 66}
+        y2={onWord ? parts.pictureEnd + 15 : parts.picture}
         stroke={colour}
         strokeWidth={selection === "none" ? 1.2 : 2}
       />
-      {headX !== x && (
+      {headX !== x && (!onWord || Math.abs(joint.offset) > BREATH) && (
         <>
-          <line x1={headX} x2={x} y1={63} y2={67} stroke={colour} />
-          <text x={x + 8} y={66} fontSize={12} fill={colour}>
+          <line x1={headX} x2={x} y1={headY} y2={headY + (onWord ? -4 : 4)} stroke={colour} />
+          <text x={x + 8} y={headY + (onWord ? 1 : 3)} fontSize={12} fill={colour}>
             {joint.offset > 0 ? "+" : "−"}
             {Math.abs(joint.offset)} f
           </text>
         </>
       )}
-      <Head x={headX} joint={joint} colour={colour} large={selection === "moves"} />
+      <Head x={headX} y={headY} joint={joint} colour={colour} large={selection === "moves"} />
     </g>
   );
 });
 
-/** Downbeat: a dot. Beat: a ring. Free: an open cup. */
+/** Downbeat: a dot. Beat: a ring. Word: a bar. Free: an open cup. */
 export function Head({
   x,
   y = 63,
@@ -96,6 +107,17 @@ export function Head({
         fill={ink.sheet}
         stroke={colour}
         strokeWidth={1.7}
+      />
+    );
+  }
+  if (joint.tie === "WORD") {
+    return (
+      <rect
+        x={x - 5.5 - grow}
+        y={y - 2 - grow / 2}
+        width={11 + 2 * grow}
+        height={4 + grow}
+        fill={colour}
       />
     );
   }

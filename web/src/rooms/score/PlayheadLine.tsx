@@ -18,7 +18,7 @@ export function PlayheadLine({
   const x = ruler.x(frame);
   return (
     <g transform={`translate(${x.toFixed(1)} 0)`} pointerEvents="none" data-testid="playhead">
-      <line y1={22} y2={parts.pictureEnd + 6} stroke={ink.thistle} strokeWidth={2} />
+      <line y1={22} y2={parts.bottom + 6} stroke={ink.thistle} strokeWidth={2} />
       <path d="M-5 17h10v5l-5 5l-5-5z" fill={ink.thistle} />
     </g>
   );

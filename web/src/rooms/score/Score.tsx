@@ -11,11 +11,14 @@ import { useRoom } from "../../store";
 import { fraunces, ink } from "../../theme";
 import { FilmCard } from "./FilmCard";
 import { Foot } from "./Foot";
+import { Proposals } from "./Proposals";
 import { Monitor } from "./Monitor";
 import { Sheet } from "./Sheet";
 import { SheetHeader } from "./SheetHeader";
 import { ShotCard } from "./ShotCard";
 import { Transport } from "./Transport";
+import { rowsNeeded } from "./lyrics";
+import { widthOf } from "./widths";
 import { Ruler, SHEET, barsOf, partsFor, stavesOf, usualBarsPerLine } from "./layout";
 import { useScoreActions } from "./useScoreActions";
 import { useScoreKeys } from "./useScoreKeys";
@@ -45,7 +48,8 @@ function Cut({ production, film }: { production: Production; film: Film }) {
     const barWidth = Math.min(room, barsPerLine === 4 ? 240 : 960 / barsPerLine);
     return stavesOf(film, fps, barsPerLine).map((stave) => new Ruler(stave, barWidth));
   }, [film, fps, barsPerLine, size.width]);
-  const parts = partsFor(size.height, rulers.length);
+  const rows = useMemo(() => rowsNeeded(film.voice, rulers, widthOf), [film.voice, rulers]);
+  const parts = partsFor(size.height, rulers.length, rows);
   useScoreKeys(film, rulers, actions);
 
   const shot = place === null ? undefined : film.shots[place];
@@ -126,24 +130,15 @@ function NotCutYet({ production, film }: { production: Production; film: Film })
   const edit = useFilmEdit(id);
   const go = useNavigate();
   const [busy, setBusy] = useState(false);
+  const [open, setOpen] = useState(false);
   if (!material || !songs) return null;
   const takes = material.shots.flatMap((shot) => shot.takes);
   const preparing = takes.some((take) => take.state === "PREPARING");
   const ready = takes.filter((take) => take.state === "READY").length;
-  const hasBeats = film.clock.frames.length > 0;
+  const hasBeats = film.clock.frames.length > 0 || film.voice.length > 0;
   const listening = songs.some((s) => s.chosen && s.state === "PREPARING");
   const cut = (words: string, variant: "contained" | "text") => (
-    <Button
-      variant={variant}
-      color="primary"
-      disabled={busy}
-      onClick={() => {
-        setBusy(true);
-        void edit({ name: "first-cut", values: { everything: true } })
-          .catch(() => undefined)
-          .finally(() => setBusy(false));
-      }}
-    >
+    <Button variant={variant} color="primary" disabled={busy} onClick={() => setOpen(true)}>
       {words}
     </Button>
   );
@@ -209,6 +204,20 @@ function NotCutYet({ production, film }: { production: Production; film: Film })
         <Box sx={{ ...fraunces, fontSize: 26, lineHeight: "36px", mb: 4 }}>{says}</Box>
         {action}
         {again}
+        {open && (
+          <Proposals
+            production={production}
+            film={film}
+            onClose={() => setOpen(false)}
+            onTake={(everything, pace) => {
+              setOpen(false);
+              setBusy(true);
+              void edit({ name: "first-cut", values: { everything, pace } })
+                .catch(() => undefined)
+                .finally(() => setBusy(false));
+            }}
+          />
+        )}
       </Box>
     </Box>
   );

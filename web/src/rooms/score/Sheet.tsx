@@ -93,7 +93,7 @@ export const Sheet = memo(function Sheet(props: Props) {
     if (!now.moved) return;
     setAim(
       now.kind === "cut"
-        ? aimCut(film, limitsOf(film, now.joint), now.joint, at.ruler, at.x)
+        ? aimCut(film, limitsOf(film, now.joint), now.joint, at.ruler, at.x, e.altKey)
         : aimShot(film, now.place, at.ruler, at.x),
     );
   };
@@ -108,7 +108,8 @@ export const Sheet = memo(function Sheet(props: Props) {
         const at = Math.min(now.joint, film.shots.length - 1);
         useRoom.getState().set({ place: at, end: at === now.joint ? "in" : "out" });
       } else if (aim?.kind === "cut") {
-        if (aim.beat >= 0) actions.toBeat(aim.joint, aim.beat);
+        if (aim.word) actions.toWord(aim.joint, aim.word);
+        else if (aim.beat >= 0) actions.toBeat(aim.joint, aim.beat);
         else actions.toFrame(aim.joint, aim.frame);
       }
     } else if (!now.moved) {

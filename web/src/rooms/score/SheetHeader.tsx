@@ -1,16 +1,14 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Menu from "@mui/material/Menu";
-import MenuItem from "@mui/material/MenuItem";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Tooltip from "@mui/material/Tooltip";
 import { useState } from "react";
 import type { Film, Production } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
-import { plural } from "../../parts/words";
 import { useRoom } from "../../store";
 import { fraunces, ink } from "../../theme";
+import { Proposals } from "./Proposals";
 import type { ScoreActions } from "./useScoreActions";
 
 interface Props {
@@ -69,7 +67,7 @@ export function SheetHeader({ film, production, actions, barsPerLine }: Props) {
         hint={`${(film.fade / production.framesPerSecond).toFixed(2)} s at the end, picture and song`}
         onChange={(to) => actions.setSong(film.songStart, Math.round(to))}
       />
-      <CutAgain film={film} actions={actions} />
+      <CutAgain film={film} production={production} actions={actions} />
       <Box sx={{ flex: 1 }} />
       <History name="Undo" what={film.undo} onClick={actions.undo} />
       <History name="Redo" what={film.redo} onClick={actions.redo} />
@@ -100,29 +98,24 @@ function History({ name, what, onClick }: { name: string; what: string; onClick:
   );
 }
 
-function CutAgain({ film, actions }: { film: Film; actions: ScoreActions }) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const locked = film.shots.filter((s) => s.locked).length;
-  const choose = (everything: boolean) => {
-    setAnchor(null);
-    void actions.cutAgain(everything);
-  };
+function CutAgain({ film, production, actions }: Omit<Props, "barsPerLine">) {
+  const [open, setOpen] = useState(false);
   return (
     <>
-      <Button onClick={(e) => setAnchor(e.currentTarget)} aria-haspopup="menu">
+      <Button onClick={() => setOpen(true)} aria-haspopup="dialog">
         Cut again
       </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        <MenuItem onClick={() => choose(false)}>
-          Cut these {plural(film.shots.length, "shot")} again
-          {locked > 0 && `, ${plural(locked, "locked one")} stay${locked === 1 ? "s" : ""}`}
-        </MenuItem>
-        {film.outside.length > 0 && (
-          <MenuItem onClick={() => choose(true)}>
-            …and bring in the {plural(film.outside.length, "shot")} left out
-          </MenuItem>
-        )}
-      </Menu>
+      {open && (
+        <Proposals
+          production={production}
+          film={film}
+          onClose={() => setOpen(false)}
+          onTake={(everything, pace) => {
+            setOpen(false);
+            void actions.cutAgain(everything, pace);
+          }}
+        />
+      )}
     </>
   );
 }

@@ -80,7 +80,12 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
             shot.in < p.frames && (
               <Button onClick={() => actions.step(-1, shot.place + 1)}>Cut a beat sooner</Button>
             )}
-          {(p.kind === "TIE_NOT_HONOURED" || p.kind === "BEAT_MISSING") && (
+          {p.kind === "INSIDE_WORD" && (
+            <Button onClick={() => actions.tie("word", shot.place + 1)}>To the word’s end</Button>
+          )}
+          {(p.kind === "TIE_NOT_HONOURED" ||
+            p.kind === "BEAT_MISSING" ||
+            p.kind === "WORD_MISSING") && (
             <Button onClick={() => actions.tie("beat", shot.place + 1)}>
               Tie to the nearest beat
             </Button>
@@ -206,17 +211,6 @@ function CutRow({
   const set = useRoom((s) => s.set);
   if (!joint) return null;
   const fixed = index === 0;
-  const where = fixed
-    ? "the film's start"
-    : joint.tie === "FREE"
-      ? `frame ${joint.frame}, free`
-      : `bar ${joint.bar}, ${joint.downbeat ? "downbeat" : `beat ${joint.beatInBar}`}`;
-  const exact =
-    joint.tie === "BEAT"
-      ? joint.offset === 0
-        ? "exact"
-        : `${joint.offset > 0 ? "+" : "−"}${Math.abs(joint.offset)} f`
-      : "";
   return (
     <Box
       onClick={() => !fixed && set({ end })}
@@ -224,7 +218,7 @@ function CutRow({
         display: "flex",
         alignItems: "center",
         gap: 2,
-        height: 34,
+        minHeight: 34,
         mx: -2,
         px: 2,
         borderTop: `1px solid ${ink.rule}`,
@@ -236,11 +230,8 @@ function CutRow({
       <svg width={14} height={14} aria-hidden>
         <Head x={7} y={7} joint={joint} colour={ink.ink} />
       </svg>
-      <Box sx={{ flex: 1 }}>
-        {where}{" "}
-        <Box component="span" sx={{ color: ink.ink2 }}>
-          {exact}
-        </Box>
+      <Box data-testid="reason" sx={{ flex: 1, lineHeight: "15px" }}>
+        {joint.reason}
       </Box>
       {!fixed && (
         <>
@@ -258,7 +249,7 @@ function CutRow({
           >
             ›
           </Button>
-          {joint.tie === "BEAT" ? (
+          {joint.tie !== "FREE" ? (
             <Button
               title="Set free where it is (0)"
               onClick={() => actions.tie("free", index)}

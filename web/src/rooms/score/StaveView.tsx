@@ -6,6 +6,8 @@ import { outlinePath, type Outline } from "../cues/peaks";
 import { JointView } from "./JointView";
 import { ShotMarks, ShotPictures } from "./ShotView";
 import type { Aim } from "./aim";
+import { wordName } from "./words";
+import { VoiceLane } from "./VoiceLane";
 import { SHEET, type Parts, type Ruler } from "./layout";
 
 interface Props {
@@ -24,7 +26,7 @@ interface Props {
 export const StaveView = memo(function StaveView(props: Props) {
   const { film, outline, ruler, parts, isLast, production, selected, selectedEnd, aim } = props;
   const { stave } = ruler;
-  const bottom = parts.pictureEnd;
+  const bottom = parts.bottom;
   const right = ruler.right;
   const shots = film.shots.filter((s) => s.end > stave.before && s.start < stave.end);
   const shotProps = (shot: Placed) => {
@@ -59,8 +61,19 @@ export const StaveView = memo(function StaveView(props: Props) {
         fill={ink.ink2}
         textAnchor="end"
       >
-        {parts.captions ? "picture" : ""}
+        {parts.captions || parts.voice !== null ? "picture" : ""}
       </text>
+      {parts.voice !== null && (
+        <text
+          x={SHEET.labels.to}
+          y={parts.voice + 26}
+          fontSize={12}
+          fill={ink.ink2}
+          textAnchor="end"
+        >
+          voice
+        </text>
+      )}
       <text x={SHEET.labels.to} y={58} fontSize={12} fill={ink.ink2} textAnchor="end">
         {film.clock.song === null ? "time" : "music"}
       </text>
@@ -147,6 +160,7 @@ export const StaveView = memo(function StaveView(props: Props) {
           strokeWidth={3}
         />
       )}
+      <VoiceLane film={film} ruler={ruler} parts={parts} />
       <AimView aim={aim} film={film} ruler={ruler} parts={parts} isLast={isLast} />
     </>
   );
@@ -265,19 +279,23 @@ function AimView({
           x1={x}
           x2={x}
           y1={56}
-          y2={parts.pictureEnd + 4}
+          y2={aim.word ? parts.pictureEnd + 16 : parts.pictureEnd + 4}
           stroke={ink.thistle}
           strokeWidth={2}
-          strokeDasharray={aim.beat >= 0 ? undefined : "3 3"}
+          strokeDasharray={aim.beat >= 0 || aim.word ? undefined : "3 3"}
         />
-        <circle
-          cx={x}
-          cy={63}
-          r={6}
-          fill={aim.beat >= 0 ? ink.thistle : ink.sheet}
-          stroke={ink.thistle}
-          strokeWidth={2}
-        />
+        {aim.word ? (
+          <rect x={x - 6.5} y={parts.pictureEnd + 6} width={13} height={5} fill={ink.thistle} />
+        ) : (
+          <circle
+            cx={x}
+            cy={63}
+            r={6}
+            fill={aim.beat >= 0 ? ink.thistle : ink.sheet}
+            stroke={ink.thistle}
+            strokeWidth={2}
+          />
+        )}
         <Tag x={x} y={parts.pictureEnd + 14} text={cutTag(film, aim)} />
       </g>
     );
@@ -307,9 +325,10 @@ function AimView({
   );
 }
 
-function cutTag(film: Film, aim: { joint: number; frame: number; beat: number }): string {
+function cutTag(film: Film, aim: Extract<Aim, { kind: "cut" }>): string {
   const by = aim.frame - (film.joints[aim.joint]?.frame ?? 0);
   const moved = `${by >= 0 ? "+" : "−"}${Math.abs(by)} f`;
+  if (aim.word) return `${wordName(film, aim.word)}, ${moved}`;
   return aim.beat < 0 ? `free, ${moved}` : `${beatName(film.clock, aim.beat)}, ${moved}`;
 }
 

@@ -1,10 +1,11 @@
 import type { Film } from "../../api/client";
 import { nearestBeat } from "../../parts/time";
+import { nearestWord, type WordEdge } from "./words";
 import { SHEET, type Parts, type Ruler } from "./layout";
 
 /** Where a drag would end if it were let go now. */
 export type Aim =
-  | { kind: "cut"; joint: number; frame: number; beat: number }
+  | { kind: "cut"; joint: number; frame: number; beat: number; word: WordEdge | null }
   | { kind: "shot"; from: number; to: number };
 
 /** What lies under the pointer. */
@@ -47,13 +48,17 @@ export function partAt(film: Film, parts: Parts, ruler: Ruler, x: number, y: num
   return { kind: "nothing", cursor: "default" };
 }
 
-/** Where a dragged cut would go: a beat within reach, or else the frame under the pointer. */
+/**
+ * Where a dragged cut would go: the nearest beat or end of a word within reach, or else, and always
+ * if it is to be free, the frame under the pointer.
+ */
 export function aimCut(
   film: Film,
   limits: { least: number; most: number },
   joint: number,
   ruler: Ruler,
   x: number,
+  free = false,
 ): Aim {
   const frame = Math.max(limits.least, Math.min(limits.most, Math.round(ruler.frame(x))));
   const beatWidth = ruler.barWidth / film.clock.beatsPerBar;
@@ -62,12 +67,17 @@ export function aimCut(
     const at = film.clock.frames[b] ?? -1;
     return at >= limits.least && at <= limits.most && Math.abs(ruler.x(at) - x) <= reach;
   });
-  return {
-    kind: "cut",
-    joint,
-    frame: beat >= 0 ? (film.clock.frames[beat] ?? frame) : frame,
-    beat,
-  };
+  const word = nearestWord(
+    film,
+    frame,
+    (at) => at >= limits.least && at <= limits.most && Math.abs(ruler.x(at) - x) <= CATCH,
+  );
+  const beatFrame = beat >= 0 ? (film.clock.frames[beat] ?? frame) : Infinity;
+  if (free || (beat < 0 && !word)) return { kind: "cut", joint, frame, beat: -1, word: null };
+  const onWord = word && Math.abs(word.frame - frame) < Math.abs(beatFrame - frame);
+  return onWord
+    ? { kind: "cut", joint, frame: word.frame, beat: -1, word }
+    : { kind: "cut", joint, frame: beatFrame, beat, word: null };
 }
 
 /** Which place a dragged shot would take. */

@@ -1,15 +1,22 @@
-import type { Film } from "../../api/client";
+import type { Film, Joint } from "../../api/client";
+import { nearestWord, wordEdges, type WordEdge } from "./words";
 import { beatAt, isDownbeat, nearestBeat } from "../../parts/time";
 
 /** What a cut can be tied to. */
-export type TieTo = "downbeat" | "beat" | "free";
+export type TieTo = "downbeat" | "beat" | "word" | "free";
 
 /** The values of a move-joint edit. */
 interface Move {
   joint: number;
   beat: number | null;
+  word?: WordEdge;
   offset: number;
   frame: number;
+}
+
+/** The end of a word a joint is tied to. */
+export function wordOf(joint: Joint): WordEdge {
+  return { line: joint.line, word: joint.word, edge: joint.edge ?? "START" };
 }
 
 /** The frames a joint may take: between its neighbours. */
@@ -26,10 +33,17 @@ export function inLimits(film: Film, joint: number, frame: number): number {
   return Math.max(least, Math.min(most, frame));
 }
 
-/** To the beat before or after; null if a neighbour or the song's end is in the way. */
+/** To the beat before or after, or the word if it is tied to one; null if a neighbour or the song's end is in the way. */
 export function stepped(film: Film, joint: number, direction: 1 | -1): Move | null {
   const it = film.joints[joint];
   if (!it) return null;
+  if (it.tie === "WORD") {
+    const { least, most } = limitsOf(film, joint);
+    const to = wordEdges(film)
+      .filter((w) => (direction > 0 ? w.frame > it.frame : w.frame < it.frame))
+      .at(direction > 0 ? 0 : -1);
+    return to && to.frame >= least && to.frame <= most ? onWord(joint, to, 0) : null;
+  }
   const beat =
     it.tie === "BEAT"
       ? it.beat + direction
@@ -45,18 +59,27 @@ export function nudged(film: Film, joint: number, by: number): Move | null {
   if (!it) return null;
   const frame = inLimits(film, joint, it.frame + by);
   if (frame === it.frame) return null;
+  if (it.tie === "WORD") return onWord(joint, wordOf(it), it.offset + frame - it.frame);
   return it.tie === "BEAT"
     ? { joint, beat: it.beat, offset: it.offset + frame - it.frame, frame: 0 }
     : { joint, beat: null, offset: 0, frame };
 }
 
-/** To the nearest beat or downbeat, or free where it is. */
+function onWord(joint: number, { line, word, edge }: WordEdge, offset: number): Move {
+  return { joint, beat: null, word: { line, word, edge }, offset, frame: 0 };
+}
+
+/** To the nearest beat, downbeat or end of a word, or free where it is. */
 export function tied(film: Film, joint: number, to: TieTo): Move | null {
   const it = film.joints[joint];
   if (!it) return null;
   if (to === "free")
     return it.tie === "FREE" ? null : { joint, beat: null, offset: 0, frame: it.frame };
   const { least, most } = limitsOf(film, joint);
+  if (to === "word") {
+    const word = nearestWord(film, it.frame, (at) => at >= least && at <= most);
+    return word && onWord(joint, word, 0);
+  }
   const beat = nearestBeat(film.clock, it.frame, (b) => {
     const at = film.clock.frames[b] ?? -1;
     return at >= least && at <= most && (to === "beat" || isDownbeat(film.clock, b));

@@ -173,12 +173,33 @@ export interface Parts {
   picture: number;
   pictureEnd: number;
   captions: boolean;
+  /** Where the words of the narration begin; null without a voice. */
+  voice: number | null;
+  /** How many rows of words there are. */
+  lyricRows: number;
+  /** The lower end of what is drawn. */
+  bottom: number;
 }
 
+/** What a row of words takes. */
+const LYRIC_ROW = 14;
+
 /** Divides the sheet's height between the staves. */
-export function partsFor(sheetHeight: number, staves: number): Parts {
+export function partsFor(sheetHeight: number, staves: number, wantedRows = 0): Parts {
   const height = Math.max(104, Math.min(227, Math.floor(sheetHeight / Math.max(1, staves))));
-  const captions = height >= 150;
-  const band = Math.min(124, height - 71 - (captions ? 26 : 10));
-  return { height, picture: 71, pictureEnd: 71 + band, captions };
+  const spoken = wantedRows > 0;
+  const captions = height >= 150 && !spoken;
+  const lyricRows = Math.min(wantedRows, height >= 190 ? 3 : height >= 150 ? 2 : 1);
+  const under = spoken ? 34 + lyricRows * LYRIC_ROW : captions ? 26 : 10;
+  const band = Math.max(24, Math.min(124, height - 71 - under));
+  const pictureEnd = 71 + band;
+  return {
+    height,
+    picture: 71,
+    pictureEnd,
+    captions,
+    voice: spoken ? pictureEnd + 3 : null,
+    lyricRows,
+    bottom: spoken ? pictureEnd + 20 + lyricRows * LYRIC_ROW : pictureEnd,
+  };
 }

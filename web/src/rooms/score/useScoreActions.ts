@@ -1,7 +1,14 @@
 import { useMemo } from "react";
-import { type Film, type Framing, type Material, type Production } from "../../api/client";
+import {
+  type Film,
+  type Framing,
+  type Material,
+  type Pace,
+  type Production,
+} from "../../api/client";
 import { useFilmEdit, useSetPick } from "../../api/queries";
 import { useRoom } from "../../store";
+import type { WordEdge } from "./words";
 import { inLimits, nudged, stepped, tied, type TieTo } from "./cuts";
 
 const FRAMINGS: readonly Framing[] = ["FIT", "FILL", "SOFT"];
@@ -45,6 +52,14 @@ export function useScoreActions(id: Production["id"], material: Material | undef
     return {
       toBeat: (joint: number, beat: number) =>
         void run("move-joint", { joint, beat, offset: 0, frame: 0 }),
+      toWord: (joint: number, { line, word, edge }: WordEdge) =>
+        void run("move-joint", {
+          joint,
+          beat: null,
+          word: { line, word, edge },
+          offset: 0,
+          frame: 0,
+        }),
       toFrame: (joint: number, frame: number) =>
         moveCut(joint, (film) => ({
           joint,
@@ -91,9 +106,9 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       },
       bringBack: (shotId: number) => void run("bring-back", { shotId }),
       setSong: (startSeconds: number, fade: number) => void run("set-song", { startSeconds, fade }),
-      cutAgain: async (everything: boolean) => {
+      cutAgain: async (everything: boolean, pace: Pace) => {
         room().set({ place: null });
-        await run("first-cut", { everything });
+        await run("first-cut", { everything, pace });
       },
       undo: () => void run("undo", (film) => (film.undo === "" ? null : {})),
       redo: () => void run("redo", (film) => (film.redo === "" ? null : {})),

@@ -4,6 +4,7 @@ import { isTyping } from "../../parts/isTyping";
 import { barOf, beatAt, isDownbeat } from "../../parts/time";
 import { useRoom } from "../../store";
 import type { Ruler } from "./layout";
+import { wordEdges } from "./words";
 import type { ScoreActions } from "./useScoreActions";
 
 /** The keys of the Score; the key-help sheet lists them. */
@@ -81,6 +82,9 @@ function act(
     case "2":
       actions.tie("beat");
       return true;
+    case "3":
+      actions.tie("word");
+      return true;
     case "0":
       actions.tie("free");
       return true;
@@ -88,6 +92,9 @@ function act(
   switch (e.key.toLowerCase()) {
     case "b":
       goTo(film, otherBeat(film, room.frame, back));
+      return true;
+    case "w":
+      goTo(film, otherWord(film, room.frame, back));
       return true;
     case "s":
       select(
@@ -171,6 +178,16 @@ function otherBeat(film: Film, frame: number, direction: 1 | -1): number {
   return direction > 0
     ? (frames.find((f) => f > frame) ?? frame)
     : (frames.filter((f) => f < frame).at(-1) ?? frame);
+}
+
+/** The start of the next word, or of the one before. */
+function otherWord(film: Film, frame: number, direction: 1 | -1): number {
+  const starts = wordEdges(film)
+    .filter((w) => w.edge === "START")
+    .map((w) => w.frame);
+  return (
+    (direction > 0 ? starts.find((f) => f > frame) : starts.findLast((f) => f < frame)) ?? frame
+  );
 }
 
 function sameColumn(rulers: readonly Ruler[], frame: number, direction: 1 | -1): number {

@@ -4,10 +4,13 @@ import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Tie;
+import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.music.SongAnalysis;
 import app.latethistle.core.plan.CutPlan;
 import app.latethistle.core.plan.CutPlanner;
-import app.latethistle.core.plan.FirstCut;
+import app.latethistle.core.plan.OrderedCut;
+import app.latethistle.core.plan.Pace;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.Gathering;
@@ -87,11 +90,20 @@ final class AssembleCommand implements Callable<Integer> {
     }
     PrintWriter err = spec.commandLine().getErr();
     List<CutPlanner.Wanted> shots = gather(rate, shape, err);
-    BeatGrid grid = BeatsCommand.listen(song).grid();
+    SongAnalysis heard = BeatsCommand.listen(song);
+    BeatGrid grid = heard.grid();
     MediaFacts songFacts = Probe.probe(song);
     double seconds = length == null ? songFacts.seconds() : Math.min(length, songFacts.seconds());
     CutPlan plan =
-        new FirstCut().plan(new CutPlanner.Request(shots, grid, 0, rate, rate.framesIn(seconds)));
+        new OrderedCut()
+            .plan(
+                new CutPlanner.Request(
+                    shots,
+                    new CutPlanner.Music(grid, heard.sections(), heard.moments(), 0),
+                    VoiceClock.SILENT,
+                    rate,
+                    rate.framesIn(seconds),
+                    Pace.EVEN));
     plan.leftOut().forEach(shot -> err.println("left out, no room: shot " + shot));
     Cutting cutting = Cutting.of(plan.film(), grid, rate, takes);
     if (cuts != null) {
@@ -116,10 +128,8 @@ final class AssembleCommand implements Callable<Integer> {
           Framing framing = Framing.byDefault(take.get().shape(), film);
           String name = shot.key().number().isEmpty() ? clip.file() : shot.key().number();
           shots.add(
-              new CutPlanner.Wanted(
-                  new Placement(name, take.get().id(), 0, framing, false),
-                  take.get().frames(),
-                  Optional.empty()));
+              CutPlanner.Wanted.of(
+                  new Placement(name, take.get().id(), 0, framing, false), take.get().frames()));
           break;
         }
       }
@@ -189,7 +199,12 @@ final class AssembleCommand implements Callable<Integer> {
     Program program = Program.of(film, cutting, takes, rate, shape.width(), shape.height());
     SoundTrack sound =
         new SoundTrack(
-            song, container, 0, rate.sampleOf(program.length()), rate.sampleOf(program.fade()));
+            song,
+            container,
+            0,
+            List.of(),
+            rate.sampleOf(program.length()),
+            rate.sampleOf(program.fade()));
     Path work = Files.createTempDirectory("thistle-");
     try {
       new MasterRender(program, new Originals(originals, rate), Quality.STANDARD, work)

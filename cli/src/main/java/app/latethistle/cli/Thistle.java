@@ -15,6 +15,7 @@ import picocli.CommandLine.Command;
       PausesCommand.class,
       ShortenCommand.class,
       ProbeCommand.class,
+      PlanCommand.class,
       AssembleCommand.class,
       ShotsCommand.class,
       PromptsCommand.class,

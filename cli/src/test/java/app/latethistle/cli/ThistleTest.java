@@ -120,6 +120,53 @@ class ThistleTest {
   }
 
   @Test
+  void plansCutsOnBeatsAndWords() throws IOException {
+    Path beats = folder.resolve("beats.csv");
+    Files.writeString(beats, run("beats", song(), "--csv").out());
+    Path shots = folder.resolve("shots.csv");
+    Files.writeString(
+        shots, "shot,seconds,line\n010,5,\n020,6,1\n030,5,\n040,4,\n050,6,\n060,5,\n");
+    Path words = folder.resolve("words.csv");
+    Files.writeString(
+        words,
+        """
+        word,start_s,end_s,confidence
+        Forty-one,5.2,6.1,1
+        lanterns,6.15,6.9,1
+        went,7.6,8.0,1
+        out.,8.05,8.4,1
+        """);
+    Path plan = folder.resolve("plan.json");
+    String[] asked = {
+      "plan",
+      "--shots",
+      shots.toString(),
+      "--beats",
+      beats.toString(),
+      "--words",
+      words.toString(),
+      "--length",
+      "24",
+      "--pace",
+      "calm",
+      "--out",
+      plan.toString()
+    };
+    Said said = run(asked);
+    assertThat(said.code()).as(said.err()).isZero();
+    String json = Files.readString(plan);
+    assertThat(json).contains("\"frameRate\" : \"24\"", "\"reason\" : \"downbeat of bar ");
+    assertThat(json).doesNotContain("inside");
+    assertThat(json.split("\"shot\" :")).hasSize(7);
+
+    asked[10] = "hasty";
+    assertThat(run(asked).err()).contains("no pace 'hasty'");
+    Files.writeString(shots, "shot,seconds\n010,five\n");
+    asked[10] = "even";
+    assertThat(run(asked).err()).contains("shots.csv: line 2: 'five' is no seconds");
+  }
+
+  @Test
   void probesAsJson() throws IOException {
     Path clip;
     try (Stream<Path> files = Files.list(DEMO)) {

@@ -60,6 +60,7 @@ final class Steps {
     assertThat(page.getByText("% sure")).isVisible(LONG);
     room("Score").click();
     button("Make the first cut").click(new Locator.ClickOptions().setTimeout(90_000));
+    button("Take the even cut").click();
     assertThat(foot()).isVisible();
     assertThat(page.getByTestId("monitor").locator("img")).isVisible();
   }
@@ -81,11 +82,11 @@ final class Steps {
         .isVisible(LONG);
   }
 
-  /** What the selected shot's card says of its cut: "bar 3, beat 2". */
+  /** What the selected shot's card says of its cut: "beat 2 of bar 3". */
   String cut(String end) {
     return page.getByRole(
             AriaRole.REGION, new Page.GetByRoleOptions().setName(Pattern.compile("^Shot ")))
-        .getByText(Pattern.compile("^(bar|frame) \\d"))
+        .getByTestId("reason")
         .nth(end.equals("In") ? 0 : 1)
         .textContent();
   }

@@ -1,27 +1,39 @@
 package app.latethistle.media;
 
+import app.latethistle.core.mix.Ducking;
 import app.latethistle.core.mix.SongFade;
 import app.latethistle.core.time.Samples;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.HexFormat;
 import java.util.List;
 
 /**
- * The film's sound: the song from its start, for the film's length, with its fade.
+ * The film's sound: the song from its start, for the film's length, lower where a line is spoken
+ * over it, with its fade.
  *
  * @param song the song's file; null for a silent film
  * @param container what the file is; null for a silent film
  * @param start the sample of the song heard first
+ * @param voice the lines that are spoken
  * @param length samples of the film
  * @param fade samples over which the end fades
  */
-public record SoundTrack(Path song, Container container, long start, long length, long fade) {
+public record SoundTrack(
+    Path song, Container container, long start, List<Speech> voice, long length, long fade) {
+
+  /** Copies the list. */
+  public SoundTrack {
+    voice = List.copyOf(voice);
+  }
 
   /** The film's samples, left and right in turn; silence where the song has ended. */
   public float[] samples() throws IOException {
@@ -31,6 +43,10 @@ public record SoundTrack(Path song, Container container, long start, long length
       int from = (int) Math.min(whole.length, start * 2);
       int count = Math.min(film.length, whole.length - from);
       System.arraycopy(whole, from, film, 0, count);
+    }
+    Ducking.apply(film, voice.stream().map(Speech::within).toList());
+    for (Speech speech : voice) {
+      speech.addTo(film);
     }
     SongFade.apply(film, fade);
     return film;
@@ -85,14 +101,21 @@ public record SoundTrack(Path song, Container container, long start, long length
     }
   }
 
-  /** A name that is equal only for tracks that sound the same. */
-  public String key(String songHash) {
-    return String.join(
-        "-",
-        Arrays.asList(
-            songHash.isEmpty() ? "silence" : songHash.substring(0, 16),
-            Long.toString(start),
-            Long.toString(length),
-            Long.toString(fade)));
+  /** A name that is equal only for tracks that sound the same, as files named by their bytes do. */
+  public String key() {
+    StringBuilder heard = new StringBuilder();
+    heard.append(song == null ? "" : song.getFileName());
+    heard.append(' ').append(start).append(' ').append(length).append(' ').append(fade);
+    for (Speech speech : voice) {
+      heard.append(' ').append(speech.key());
+    }
+    try {
+      byte[] hash =
+          MessageDigest.getInstance("SHA-256")
+              .digest(heard.toString().getBytes(StandardCharsets.UTF_8));
+      return HexFormat.of().formatHex(hash, 0, 16);
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("Every Java has SHA-256.", e);
+    }
   }
 }

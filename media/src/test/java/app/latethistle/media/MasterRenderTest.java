@@ -91,7 +91,8 @@ class MasterRenderTest {
   }
 
   private static SoundTrack sound(Path song, FrameRate rate, long frames) {
-    return new SoundTrack(song, song == null ? null : Container.MP4, 0, rate.sampleOf(frames), 0);
+    return new SoundTrack(
+        song, song == null ? null : Container.MP4, 0, List.of(), rate.sampleOf(frames), 0);
   }
 
   @ParameterizedTest

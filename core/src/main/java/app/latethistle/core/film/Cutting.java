@@ -7,14 +7,22 @@ import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalLong;
 
 /**
- * A film resolved against its clock: the frame of each joint, and what could not be honoured.
+ * A film resolved against its clocks: the frame of each joint, where the voice is heard, and what
+ * could not be honoured.
  *
  * @param frames the frame of each joint, strictly rising from 0; empty for an empty film
+ * @param voice where the lines are heard
  * @param problems what a person should look at, in the order of the film
  */
-public record Cutting(List<Long> frames, List<Problem> problems) {
+public record Cutting(List<Long> frames, VoiceClock voice, List<Problem> problems) {
+  /** Lines may start with shots and cuts sit on words, so both are resolved until they rest. */
+  private static final int ROUNDS = 4;
+
+  /** Frames by which a cut may miss a word's end without being inside it. */
+  private static final int AT_EDGE = 1;
 
   /** What is wrong. */
   public enum Kind {
@@ -22,6 +30,12 @@ public record Cutting(List<Long> frames, List<Problem> problems) {
     TIE_NOT_HONOURED,
     /** The joint is tied to a beat that the song does not have. */
     BEAT_MISSING,
+    /** The joint is tied to a word that is not read. */
+    WORD_MISSING,
+    /** The cut falls inside a spoken word; how many frames it is to the nearer end. */
+    INSIDE_WORD,
+    /** A line goes on after the film's end; for how many frames. */
+    LINE_PAST_END,
     /** The shot is on screen longer than its take has frames from its in point. */
     OUT_OF_MATERIAL,
     /** The placement's take is no longer in the production. */
@@ -37,17 +51,43 @@ public record Cutting(List<Long> frames, List<Problem> problems) {
    */
   public record Problem(Kind kind, int place, long frames) {}
 
+  /** Resolves a film against the music alone, as {@link #of(Film, Clocks, FrameRate, Map)}. */
+  public static Cutting of(Film film, BeatGrid grid, FrameRate rate, Map<String, Take> takes) {
+    return of(film, Clocks.of(grid), rate, takes);
+  }
+
   /**
-   * Resolves a film. Each tied joint lands on its beat's nearest frame, from absolute time, so no
-   * error builds up. A joint that would not come at least one frame after the one before it is put
-   * there and reported.
+   * Resolves a film. Each tied joint lands on the frame nearest to its beat or word, from absolute
+   * time, so no error builds up. A joint that would not come at least one frame after the one
+   * before it is put there and reported.
    *
-   * @param grid the song's beats; an empty grid leaves only free joints resolvable
+   * @param clocks an empty grid and narration leave only free joints resolvable
    * @param takes the production's takes by id
    */
-  public static Cutting of(Film film, BeatGrid grid, FrameRate rate, Map<String, Take> takes) {
-    List<Long> frames = new ArrayList<>();
+  public static Cutting of(Film film, Clocks clocks, FrameRate rate, Map<String, Take> takes) {
+    BeatGrid grid = clocks.grid();
     List<Problem> problems = new ArrayList<>();
+    VoiceClock voice = VoiceClock.of(clocks.narration(), film, List.of(), grid, rate);
+    List<Long> frames = frames(film, voice, grid, rate, problems);
+    for (int round = 1; round < ROUNDS; round++) {
+      VoiceClock settled = VoiceClock.of(clocks.narration(), film, frames, grid, rate);
+      if (settled.equals(voice)) {
+        break;
+      }
+      voice = settled;
+      problems.clear();
+      frames = frames(film, voice, grid, rate, problems);
+    }
+    insideWords(frames, voice, rate, problems);
+    pastEnd(frames, voice, rate, problems);
+    outOfMaterial(film, frames, takes, problems);
+    problems.sort((a, b) -> Integer.compare(a.place(), b.place()));
+    return new Cutting(List.copyOf(frames), voice, List.copyOf(problems));
+  }
+
+  private static List<Long> frames(
+      Film film, VoiceClock voice, BeatGrid grid, FrameRate rate, List<Problem> problems) {
+    List<Long> frames = new ArrayList<>();
     for (int j = 0; j < film.joints().size(); j++) {
       if (j == 0) {
         frames.add(0L);
@@ -55,17 +95,61 @@ public record Cutting(List<Long> frames, List<Problem> problems) {
       }
       long least = frames.get(j - 1) + 1;
       Tie tie = film.joints().get(j);
-      if (tie instanceof Tie.OnBeat on && (on.beat() < 0 || on.beat() >= grid.size())) {
-        problems.add(new Problem(Kind.BEAT_MISSING, j - 1, 0));
-        frames.add(least);
-        continue;
+      OptionalLong wanted = frameOf(tie, film.song(), voice, grid, rate);
+      if (wanted.isEmpty()) {
+        Kind kind = tie instanceof Tie.OnWord ? Kind.WORD_MISSING : Kind.BEAT_MISSING;
+        problems.add(new Problem(kind, j - 1, 0));
+      } else if (wanted.getAsLong() < least) {
+        problems.add(new Problem(Kind.TIE_NOT_HONOURED, j - 1, least - wanted.getAsLong()));
       }
-      long wanted = frameOf(tie, film, grid, rate);
-      if (wanted < least) {
-        problems.add(new Problem(Kind.TIE_NOT_HONOURED, j - 1, least - wanted));
-      }
-      frames.add(Math.max(wanted, least));
+      frames.add(Math.max(wanted.orElse(least), least));
     }
+    return frames;
+  }
+
+  private static void insideWords(
+      List<Long> frames, VoiceClock voice, FrameRate rate, List<Problem> problems) {
+    for (int j = 1; j + 1 < frames.size(); j++) {
+      long inside = framesInside(frames.get(j), voice, rate);
+      if (inside > 0) {
+        problems.add(new Problem(Kind.INSIDE_WORD, j - 1, inside));
+      }
+    }
+  }
+
+  private static void pastEnd(
+      List<Long> frames, VoiceClock voice, FrameRate rate, List<Problem> problems) {
+    if (frames.isEmpty()) {
+      return;
+    }
+    long end = frames.get(frames.size() - 1);
+    long last =
+        voice.lines().stream()
+            .flatMap(line -> line.words().stream())
+            .mapToLong(word -> rate.nearestFrame(word.at().end()))
+            .max()
+            .orElse(0);
+    if (last > end) {
+      problems.add(new Problem(Kind.LINE_PAST_END, frames.size() - 2, last - end));
+    }
+  }
+
+  /** How many frames a cut is from the nearer end of the word it falls in; 0 if in none. */
+  public static long framesInside(long frame, VoiceClock voice, FrameRate rate) {
+    return voice
+        .speaking(rate.sampleOf(frame))
+        .map(
+            place -> {
+              long before = frame - rate.nearestFrame(place.get().at().start());
+              long after = rate.nearestFrame(place.get().at().end()) - frame;
+              long away = Math.min(before, after);
+              return away <= AT_EDGE ? 0 : away;
+            })
+        .orElse(0L);
+  }
+
+  private static void outOfMaterial(
+      Film film, List<Long> frames, Map<String, Take> takes, List<Problem> problems) {
     for (int i = 0; i < film.placements().size(); i++) {
       Placement placement = film.placements().get(i);
       Take take = takes.get(placement.take());
@@ -78,8 +162,6 @@ public record Cutting(List<Long> frames, List<Problem> problems) {
         problems.add(new Problem(Kind.OUT_OF_MATERIAL, i, missing));
       }
     }
-    problems.sort((a, b) -> Integer.compare(a.place(), b.place()));
-    return new Cutting(List.copyOf(frames), List.copyOf(problems));
   }
 
   /** The frame of the film at which a beat of the song falls; negative before the film's start. */
@@ -106,11 +188,20 @@ public record Cutting(List<Long> frames, List<Problem> problems) {
     return place;
   }
 
-  private static long frameOf(Tie tie, Film film, BeatGrid grid, FrameRate rate) {
-    if (tie instanceof Tie.Free free) {
-      return free.frame();
+  /** The frame a tie asks for; empty if its beat or word is not there. */
+  public static OptionalLong frameOf(
+      Tie tie, SongUse song, VoiceClock voice, BeatGrid grid, FrameRate rate) {
+    if (tie instanceof Tie.OnWord on) {
+      OptionalLong sample = voice.at(on.line(), on.word(), on.edge());
+      return sample.isEmpty()
+          ? sample
+          : OptionalLong.of(rate.nearestFrame(sample.getAsLong()) + on.offset());
     }
-    Tie.OnBeat onBeat = (Tie.OnBeat) tie;
-    return frameOfBeat(onBeat.beat(), film.song(), grid, rate) + onBeat.offset();
+    if (tie instanceof Tie.OnBeat on) {
+      return on.beat() < 0 || on.beat() >= grid.size()
+          ? OptionalLong.empty()
+          : OptionalLong.of(frameOfBeat(on.beat(), song, grid, rate) + on.offset());
+    }
+    return OptionalLong.of(((Tie.Free) tie).frame());
   }
 }

@@ -12,6 +12,22 @@ public sealed interface Tie {
   record OnBeat(int beat, int offset) implements Tie {}
 
   /**
+   * On a word of the narration, or a few frames from it by hand.
+   *
+   * @param line the line's id in the narration
+   * @param word the word's place in the line, from 0
+   * @param edge which end of the word
+   * @param offset frames after the edge's nearest frame; negative is before
+   */
+  record OnWord(String line, int word, Edge edge, int offset) implements Tie {}
+
+  /** An end of a word. */
+  enum Edge {
+    START,
+    END
+  }
+
+  /**
    * Free: at a frame of the film, whatever the song does.
    *
    * @param frame counted from the film's start

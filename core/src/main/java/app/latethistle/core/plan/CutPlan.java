@@ -2,12 +2,24 @@ package app.latethistle.core.plan;
 
 import app.latethistle.core.film.Film;
 import java.util.List;
+import java.util.Map;
 
 /**
  * What a planner proposes.
  *
  * @param film the film, each joint with its tie
  * @param leftOut ids of the shots that found no room, in order
- * @param cost the value of the planner's objective; smaller is better
+ * @param terms what each term of the objective came to
  */
-public record CutPlan(Film film, List<String> leftOut, double cost) {}
+public record CutPlan(Film film, List<String> leftOut, Map<Term, Double> terms) {
+  /** Copies list and map. */
+  public CutPlan {
+    leftOut = List.copyOf(leftOut);
+    terms = Map.copyOf(terms);
+  }
+
+  /** The value of the objective; smaller is better. */
+  public double cost() {
+    return terms.values().stream().mapToDouble(Double::doubleValue).sum();
+  }
+}

@@ -3,6 +3,7 @@ package app.latethistle.core.plan;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Tie;
+import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.music.BeatGrid;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -15,29 +16,32 @@ import java.util.Optional;
  * @param frame of the film
  * @param tie what the cut is tied to
  * @param cost 0 on a downbeat, more elsewhere
- * @param bar whether a bar begins here
+ * @param bar whether the film may end here: where a bar begins, or without beats anywhere
  */
 record Moment(long frame, Tie tie, double cost, boolean bar) {
-  /** What a cut costs on the middle of a bar, and on any other beat. */
+  /** What a cut costs on the middle of a bar, on any other beat, and off the beat. */
   private static final double MIDDLE = 0.5;
 
   private static final double BEAT = 0.9;
+  private static final double PHRASE = 1.1;
+
+  /** What it costs at no moment of a clock, as in a film without music. */
+  private static final double NOWHERE = 1.3;
 
   /**
-   * All moments from the film's start to its wanted length: the start, the beats, and the ends of
-   * locked shots, in order, one a frame.
+   * Frames by which a cut comes before the phrase it makes room for: common practice, no source.
+   */
+  static final int BEFORE_PHRASE = 2;
+
+  /**
+   * All moments from the film's start to its wanted length, in order, one a frame: the start, the
+   * beats, just before phrases, the ends of locked shots; without beats, every half second too.
    */
   static List<Moment> of(CutPlanner.Request request) {
-    BeatGrid grid = request.grid();
+    BeatGrid grid = request.music().grid();
+    boolean counted = grid.size() > 0;
     List<Moment> all = new ArrayList<>();
     all.add(new Moment(0, Tie.free(0), 0, false));
-    SongUse song = new SongUse(request.songStart(), 0);
-    for (int beat = 0; beat < grid.size(); beat++) {
-      long frame = Cutting.frameOfBeat(beat, song, grid, request.rate());
-      if (frame > 0 && frame <= request.length()) {
-        all.add(new Moment(frame, Tie.onBeat(beat), cost(grid, beat), grid.isDownbeat(beat)));
-      }
-    }
     for (CutPlanner.Wanted shot : request.shots()) {
       Optional<CutPlanner.Fixed> fixed = shot.fixed();
       if (fixed.isPresent()) {
@@ -45,11 +49,29 @@ record Moment(long frame, Tie tie, double cost, boolean bar) {
         all.add(new Moment(fixed.get().range().end(), fixed.get().end(), 0, false));
       }
     }
+    SongUse song = new SongUse(request.music().start(), 0);
+    for (int beat = 0; beat < grid.size(); beat++) {
+      long frame = Cutting.frameOfBeat(beat, song, grid, request.rate());
+      all.add(new Moment(frame, Tie.onBeat(beat), cost(grid, beat), grid.isDownbeat(beat)));
+    }
+    for (VoiceClock.Place phrase : request.voice().phrases()) {
+      long frame = request.rate().nearestFrame(phrase.get().at().start()) - BEFORE_PHRASE;
+      Tie tie = new Tie.OnWord(phrase.line().id(), phrase.word(), Tie.Edge.START, -BEFORE_PHRASE);
+      all.add(new Moment(frame, tie, PHRASE, !counted));
+    }
+    for (int half = 1;
+        !counted && half * request.rate().perSecond() / 2 <= request.length();
+        half++) {
+      long frame = Math.round(half * request.rate().perSecond() / 2);
+      all.add(new Moment(frame, Tie.free(frame), NOWHERE, true));
+    }
+    // A stable sort: of several at one frame, the one that was added first stays.
     all.sort(Comparator.comparingLong(Moment::frame));
     List<Moment> distinct = new ArrayList<>();
     for (Moment moment : all) {
       int last = distinct.size() - 1;
-      if (last < 0 || distinct.get(last).frame() != moment.frame()) {
+      boolean within = moment.frame >= 0 && moment.frame <= request.length();
+      if (within && (last < 0 || distinct.get(last).frame != moment.frame)) {
         distinct.add(moment);
       }
     }

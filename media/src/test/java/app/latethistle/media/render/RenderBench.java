@@ -112,7 +112,7 @@ public final class RenderBench {
     Program program = new Program(spans, 0, FrameRate.FPS_24, 1920, 1080);
     Path segments = folder.resolve("segments");
     SoundTrack silence =
-        new SoundTrack(null, null, 0, FrameRate.FPS_24.sampleOf(program.length()), 0);
+        new SoundTrack(null, null, 0, List.of(), FrameRate.FPS_24.sampleOf(program.length()), 0);
     new MasterRender(program, new Originals(files, FrameRate.FPS_24), Quality.STANDARD, segments)
         .render(silence, folder.resolve("ours.mp4"), ON);
     delete(segments);

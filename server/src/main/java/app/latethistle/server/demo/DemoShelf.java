@@ -1,5 +1,6 @@
 package app.latethistle.server.demo;
 
+import app.latethistle.core.plan.Pace;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.story.Story;
 import app.latethistle.core.story.StoryShot;
@@ -88,6 +89,9 @@ class DemoShelf {
       thread.start();
     }
   }
+
+  /** Seconds kept for the last line before the film's end. */
+  private static final double LAST_LINE = 7;
 
   private void seed() {
     try {
@@ -179,11 +183,28 @@ class DemoShelf {
           takes.findByProductionId(id).stream().noneMatch(t -> t.state() == State.PREPARING);
       if (ready && state.grid().size() > 0) {
         if (state.film().placements().isEmpty()) {
-          films.firstCut(id, state.production().revision(), true);
+          spread(id, state);
+          films.firstCut(id, films.state(id).production().revision(), true, Pace.EVEN);
         }
         return;
       }
       Thread.sleep(500);
+    }
+  }
+
+  /** Each line begins on the bar at which the first shot it speaks of would be, all shots alike. */
+  private void spread(long id, FilmState state) {
+    List<StoryShot> shots = stories.state(id).story().shots().shots();
+    double seconds =
+        Math.min(state.production().targetSeconds(), state.grid().size() * 60 / state.grid().bpm());
+    double bars = (seconds - LAST_LINE) * state.grid().bpm() / 60 / state.grid().beatsPerBar();
+    for (SpokenLine line : voice.script(id)) {
+      for (int i = 0; i < shots.size(); i++) {
+        if (shots.get(i).line() == line.number()) {
+          voice.startOnBar(id, line.number(), 1 + (int) Math.round(i * bars / shots.size()));
+          break;
+        }
+      }
     }
   }
 

@@ -32,6 +32,7 @@ final class EditJson {
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "tie")
   @JsonSubTypes({
     @JsonSubTypes.Type(value = Tie.OnBeat.class, name = "beat"),
+    @JsonSubTypes.Type(value = Tie.OnWord.class, name = "word"),
     @JsonSubTypes.Type(value = Tie.Free.class, name = "free")
   })
   private interface TieNames {}

@@ -3,11 +3,13 @@ package app.latethistle.server.film;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Tie;
+import app.latethistle.core.plan.Pace;
 import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.Samples;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Shots;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -16,6 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The film and its edits. Each change carries the revision it was made on and answers the film. */
@@ -32,9 +35,26 @@ class FilmController {
 
   record Revision(long revision) {}
 
-  /** A joint's new moment: a beat and an offset in frames, or else a frame of the film. */
+  /**
+   * A joint's new moment: a beat or a word and an offset in frames, or else a frame of the film.
+   */
   record MoveJoint(
-      long revision, int joint, @Schema(nullable = true) Integer beat, int offset, long frame) {}
+      long revision,
+      int joint,
+      @Schema(nullable = true) Integer beat,
+      @Schema(nullable = true) WordEdge word,
+      int offset,
+      long frame) {
+    Tie tie() {
+      if (word != null) {
+        return new Tie.OnWord(word.line(), word.word(), word.edge(), offset);
+      }
+      return beat == null ? Tie.free(frame) : new Tie.OnBeat(beat, offset);
+    }
+  }
+
+  /** An end of a word of a line. */
+  record WordEdge(String line, int word, Tie.Edge edge) {}
 
   record Slip(long revision, int place, long in) {}
 
@@ -52,7 +72,7 @@ class FilmController {
 
   record SetSong(long revision, double startSeconds, long fade) {}
 
-  record FirstCutRequest(long revision, boolean everything) {}
+  record FirstCutRequest(long revision, boolean everything, @Schema(nullable = true) Pace pace) {}
 
   @GetMapping
   FilmView film(@PathVariable long productionId) {
@@ -61,8 +81,7 @@ class FilmController {
 
   @PostMapping("/move-joint")
   FilmView moveJoint(@PathVariable long productionId, @RequestBody MoveJoint m) {
-    Tie tie = m.beat() == null ? Tie.free(m.frame()) : new Tie.OnBeat(m.beat(), m.offset());
-    return edit(productionId, m.revision(), state -> new Edit.MoveJoint(m.joint(), tie));
+    return edit(productionId, m.revision(), state -> new Edit.MoveJoint(m.joint(), m.tie()));
   }
 
   @PostMapping("/slip")
@@ -127,7 +146,19 @@ class FilmController {
 
   @PostMapping("/first-cut")
   FilmView firstCut(@PathVariable long productionId, @RequestBody FirstCutRequest f) {
-    return view(films.firstCut(productionId, f.revision(), f.everything()));
+    return view(
+        films.firstCut(
+            productionId, f.revision(), f.everything(), f.pace() == null ? Pace.EVEN : f.pace()));
+  }
+
+  /** A film for every pace, not kept. */
+  @GetMapping("/proposals")
+  List<ProposalView> proposals(@PathVariable long productionId, @RequestParam boolean everything) {
+    Map<Long, Shot> all = shotsOf(productionId);
+    FilmState now = films.state(productionId);
+    return films.proposals(productionId, everything).stream()
+        .map(p -> ProposalView.of(p, now, all))
+        .toList();
   }
 
   @PostMapping("/undo")
@@ -145,9 +176,12 @@ class FilmController {
   }
 
   private FilmView view(FilmState state) {
-    Map<Long, Shot> all =
-        shots.findByProductionId(state.production().id()).stream()
-            .collect(Collectors.toMap(Shot::id, s -> s));
+    Map<Long, Shot> all = shotsOf(state.production().id());
     return FilmView.of(state, all, films.outside(state));
+  }
+
+  private Map<Long, Shot> shotsOf(long productionId) {
+    return shots.findByProductionId(productionId).stream()
+        .collect(Collectors.toMap(Shot::id, s -> s));
   }
 }

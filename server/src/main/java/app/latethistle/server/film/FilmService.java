@@ -1,16 +1,16 @@
 package app.latethistle.server.film;
 
-import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.EditMaker;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Retie;
-import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.plan.CutPlan;
 import app.latethistle.core.plan.CutPlanner;
-import app.latethistle.core.plan.FirstCut;
+import app.latethistle.core.plan.OrderedCut;
+import app.latethistle.core.plan.Pace;
 import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.Take;
@@ -27,13 +27,17 @@ import app.latethistle.server.material.Takes;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -46,18 +50,21 @@ public class FilmService {
   private final Shots shots;
   private final Takes takes;
   private final Songs songs;
-  private final FirstCut planner = new FirstCut();
+  private final Voice voice;
+  private final OrderedCut planner = new OrderedCut();
   private final Map<Long, Loaded> loaded = new ConcurrentHashMap<>();
 
   /** A log as it was at a revision, so that it is not replayed for every look at it. */
   private record Loaded(long revision, EditLog log) {}
 
-  FilmService(Productions productions, EditRows rows, Shots shots, Takes takes, Songs songs) {
+  FilmService(
+      Productions productions, EditRows rows, Shots shots, Takes takes, Songs songs, Voice voice) {
     this.productions = productions;
     this.rows = rows;
     this.shots = shots;
     this.takes = takes;
     this.songs = songs;
+    this.voice = voice;
   }
 
   /** The film as it is. */
@@ -105,36 +112,63 @@ public class FilmService {
    * @param everything whether shots outside the film come in
    */
   @Transactional
-  public FilmState firstCut(long productionId, long revision, boolean everything) {
+  public FilmState firstCut(long productionId, long revision, boolean everything, Pace pace) {
     return edit(
         productionId,
         revision,
         state -> {
-          if (state.grid().size() == 0) {
-            throw new IllegalArgumentException(
-                "There are no beats to cut to yet; choose a song in Cues and let it be listened"
-                    + " to.");
-          }
           boolean first = state.film().placements().isEmpty();
-          List<CutPlanner.Wanted> wanted = wanted(state, everything || first);
-          long length = wantedFrames(state);
-          CutPlan plan =
-              planner.plan(
-                  new CutPlanner.Request(
-                      wanted,
-                      state.grid(),
-                      state.film().song().start(),
-                      state.production().rate(),
-                      length));
-          return new Edit.Replace(plan.film(), first ? "make the first cut" : "cut again");
+          Film film = planner.plan(request(state, everything || first).at(pace)).film();
+          String label = first ? "make the first cut" : "cut again";
+          return new Edit.Replace(film, label);
         });
+  }
+
+  /** A film for every pace, and how it would be resolved. */
+  @Transactional(readOnly = true)
+  public List<Proposal> proposals(long productionId, boolean everything) {
+    FilmState state = state(productionId);
+    CutPlanner.Request request = request(state, everything || state.film().placements().isEmpty());
+    return Arrays.stream(Pace.values())
+        .map(
+            pace -> {
+              CutPlan plan = planner.plan(request.at(pace));
+              return new Proposal(pace, plan, state.of(plan.film()));
+            })
+        .toList();
+  }
+
+  /** A plan at a pace, resolved. */
+  public record Proposal(Pace pace, CutPlan plan, FilmState state) {}
+
+  private CutPlanner.Request request(FilmState state, boolean everything) {
+    VoiceClock lines = state.steadyVoice();
+    if (state.grid().size() == 0 && lines.phrases().isEmpty()) {
+      throw new IllegalArgumentException(
+          "There are no beats to cut to yet; choose a song in Cues and let it be listened to.");
+    }
+    Song song = state.song().orElse(null);
+    CutPlanner.Music music =
+        song == null
+            ? CutPlanner.Music.NONE
+            : new CutPlanner.Music(
+                state.grid(), song.sections(), song.moments(), state.film().song().start());
+    return new CutPlanner.Request(
+        wanted(state, everything),
+        music,
+        lines,
+        state.production().rate(),
+        wantedFrames(state),
+        Pace.EVEN);
   }
 
   /** The wanted length, at most what the song has left. */
   private static long wantedFrames(FilmState state) {
     double song =
-        state.song().orElseThrow().medium().facts().seconds()
-            - Samples.toSeconds(state.film().song().start());
+        state
+            .song()
+            .map(s -> s.medium().facts().seconds() - Samples.toSeconds(state.film().song().start()))
+            .orElse(Double.MAX_VALUE);
     return state
         .production()
         .rate()
@@ -144,31 +178,51 @@ public class FilmService {
   private List<CutPlanner.Wanted> wanted(FilmState state, boolean everything) {
     List<CutPlanner.Wanted> wanted = new ArrayList<>();
     Film film = state.film();
+    Map<String, Set<String>> speakers = spokenOf(state);
     for (int i = 0; i < film.placements().size(); i++) {
       Placement placement = film.placements().get(i);
       Take take = state.takes().get(placement.take());
       if (take != null) {
-        Optional<CutPlanner.Fixed> fixed =
+        CutPlanner.Wanted shot = asWanted(placement, state, speakers);
+        wanted.add(
             placement.locked()
-                ? Optional.of(
+                ? shot.fixedAt(
                     new CutPlanner.Fixed(
                         state.cutting().rangeOf(i), film.joints().get(i), film.joints().get(i + 1)))
-                : Optional.empty();
-        wanted.add(new CutPlanner.Wanted(placement, take.frames(), fixed));
+                : shot);
       }
     }
     if (everything) {
       List<Shot> outside = outside(state);
       for (Shot shot : outside) {
-        placement(state, shot).ifPresent(p -> wanted.add(slot(wanted, shot), asWanted(p, state)));
+        placement(state, shot)
+            .ifPresent(p -> wanted.add(slot(wanted, shot), asWanted(p, state, speakers)));
       }
     }
     return wanted;
   }
 
-  private static CutPlanner.Wanted asWanted(Placement placement, FilmState state) {
-    return new CutPlanner.Wanted(
-        placement, state.takes().get(placement.take()).frames(), Optional.empty());
+  private static CutPlanner.Wanted asWanted(
+      Placement placement, FilmState state, Map<String, Set<String>> speakers) {
+    return CutPlanner.Wanted.of(placement, state.takes().get(placement.take()).frames())
+        .spokenOf(speakers.getOrDefault(placement.shot(), Set.of()));
+  }
+
+  /** The lines that speak of each shot. */
+  private Map<String, Set<String>> spokenOf(FilmState state) {
+    Map<Integer, String> byNumber =
+        state.lines().stream()
+            .collect(Collectors.toMap(l -> l.line().number(), l -> l.line().id()));
+    Map<String, Set<String>> spoken = new HashMap<>();
+    voice
+        .linesOfShots(state.production().id())
+        .forEach(
+            (shot, number) -> {
+              if (byNumber.containsKey(number)) {
+                spoken.put(Long.toString(shot), Set.of(byNumber.get(number)));
+              }
+            });
+    return spoken;
   }
 
   /** After the last shot of the film whose number comes before this one's. */
@@ -296,6 +350,13 @@ public class FilmService {
     }
   }
 
+  /** Resolves the film anew, because its voice is another. */
+  @Transactional
+  public void followVoice(long productionId) {
+    Production production = productions.getLocked(productionId);
+    production.filmChanged(production.done());
+  }
+
   private static EditMaker maker(FilmState state) {
     return new EditMaker(state.film(), state.grid(), state.production().rate(), state.takes());
   }
@@ -338,8 +399,6 @@ public class FilmService {
         Optional.ofNullable(production.songId())
             .flatMap(songs::findById)
             .filter(s -> s.state() == State.READY);
-    BeatGrid grid = song.map(Song::grid).orElse(BeatGrid.EMPTY);
-    Cutting cutting = Cutting.of(log.film(), grid, production.rate(), ready);
-    return new FilmState(production, log, grid, ready, song, cutting);
+    return FilmState.of(production, log, ready, song, voice.lines(production.id()));
   }
 }

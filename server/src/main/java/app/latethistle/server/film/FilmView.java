@@ -3,14 +3,18 @@ package app.latethistle.server.film;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Reasons;
 import app.latethistle.core.film.Tie;
+import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.Samples;
+import app.latethistle.core.voice.Stretch;
 import app.latethistle.server.material.Shot;
+import app.latethistle.server.material.Song;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,7 +40,8 @@ record FilmView(
     List<JointView> joints,
     List<ProblemView> problems,
     List<OutsideView> outside,
-    ClockView clock) {
+    ClockView clock,
+    List<SpokenView> voice) {
 
   /**
    * A shot in the film; {@code start} and {@code end} are frames of the film, {@code in} of the
@@ -55,9 +60,10 @@ record FilmView(
       long start,
       long end) {}
 
-  /** Whether a joint is tied to a beat or free. */
+  /** What a joint is tied to. */
   enum TieKind {
     BEAT,
+    WORD,
     FREE
   }
 
@@ -67,9 +73,30 @@ record FilmView(
    * @param beat the beat it is tied to, or -1
    * @param offset frames from that beat, by hand
    * @param downbeat whether that beat begins a bar
+   * @param line the line whose word it is tied to, or ""
+   * @param word that word's place in the line, or -1
+   * @param edge which end of it, or null
+   * @param reason why it is where it is
    */
   record JointView(
-      long frame, TieKind tie, int beat, int offset, boolean downbeat, int bar, int beatInBar) {}
+      long frame,
+      TieKind tie,
+      int beat,
+      int offset,
+      boolean downbeat,
+      int bar,
+      int beatInBar,
+      String line,
+      int word,
+      @Schema(nullable = true) Tie.Edge edge,
+      String reason) {}
+
+  /** A line where it is heard; times are frames of the film, not rounded. */
+  record SpokenView(String line, int number, double start, double end, List<HeardWord> words) {}
+
+  /** A word where it is heard, and the frames that cuts tied to its ends fall on. */
+  record HeardWord(
+      int word, String text, double start, double end, long startFrame, long endFrame) {}
 
   /** Something to look at, and what to do about it. */
   record ProblemView(Cutting.Kind kind, int place, long frames, String text) {}
@@ -100,8 +127,9 @@ record FilmView(
       placed.add(placed(state, shots, i));
     }
     List<JointView> joints = new ArrayList<>();
+    List<String> reasons = reasons(state);
     for (int j = 0; j < film.joints().size(); j++) {
-      joints.add(joint(state, j));
+      joints.add(joint(state, j, reasons.get(j)));
     }
     return new FilmView(
         state.production().revision(),
@@ -116,7 +144,49 @@ record FilmView(
         outside.stream()
             .map(s -> new OutsideView(s.id(), s.label(), s.title(), s.pickId()))
             .toList(),
-        clock(state));
+        clock(state),
+        state.cutting().voice().lines().stream()
+            .filter(VoiceClock.Spoken::isHeard)
+            .map(line -> spoken(line, state.production().rate()))
+            .toList());
+  }
+
+  private static List<String> reasons(FilmState state) {
+    Song song = state.song().orElse(null);
+    return new Reasons(
+            state.grid(),
+            song == null ? List.of() : song.sections(),
+            song == null ? List.of() : song.moments(),
+            state.production().rate())
+        .of(state.film(), state.cutting());
+  }
+
+  private static SpokenView spoken(VoiceClock.Spoken line, FrameRate rate) {
+    List<HeardWord> words = new ArrayList<>();
+    for (int w = 0; w < line.words().size(); w++) {
+      Stretch at = line.words().get(w).at();
+      if (at.length() > 0) {
+        words.add(
+            new HeardWord(
+                w,
+                line.words().get(w).text(),
+                frames(at.start(), rate),
+                frames(at.end(), rate),
+                rate.nearestFrame(at.start()),
+                rate.nearestFrame(at.end())));
+      }
+    }
+    return new SpokenView(
+        line.id(),
+        line.number(),
+        frames(line.at().start(), rate),
+        frames(line.at().end(), rate),
+        words);
+  }
+
+  /** A sample of the film in frames, to a thousandth. */
+  private static double frames(long sample, FrameRate rate) {
+    return Math.round(Samples.toSeconds(sample) * rate.perSecond() * 1000) / 1000.0;
   }
 
   private static PlacedView placed(FilmState state, Map<Long, Shot> shots, int place) {
@@ -138,10 +208,24 @@ record FilmView(
         range.end());
   }
 
-  private static JointView joint(FilmState state, int index) {
+  private static JointView joint(FilmState state, int index, String reason) {
     Tie tie = state.film().joints().get(index);
     long frame = state.cutting().frames().get(index);
     BeatGrid grid = state.grid();
+    if (tie instanceof Tie.OnWord on) {
+      return new JointView(
+          frame,
+          TieKind.WORD,
+          -1,
+          on.offset(),
+          false,
+          0,
+          0,
+          on.line(),
+          on.word(),
+          on.edge(),
+          reason);
+    }
     if (tie instanceof Tie.OnBeat on && on.beat() < grid.size()) {
       return new JointView(
           frame,
@@ -150,9 +234,13 @@ record FilmView(
           on.offset(),
           grid.isDownbeat(on.beat()),
           grid.barOf(on.beat()),
-          grid.placeOf(on.beat()));
+          grid.placeOf(on.beat()),
+          "",
+          -1,
+          null,
+          reason);
     }
-    return new JointView(frame, TieKind.FREE, -1, 0, false, 0, 0);
+    return new JointView(frame, TieKind.FREE, -1, 0, false, 0, 0, "", -1, null, reason);
   }
 
   private static ProblemView problem(Cutting.Problem p, List<PlacedView> placed) {
@@ -170,6 +258,20 @@ record FilmView(
               "The cut out of "
                   + shot.replace("Shot", "shot")
                   + " is tied to a beat this song does not have: cut again, or tie it anew";
+          case WORD_MISSING ->
+              "The cut out of "
+                  + shot.replace("Shot", "shot")
+                  + " is tied to a word that is not read: tie it anew";
+          case INSIDE_WORD ->
+              "The cut out of "
+                  + shot.replace("Shot", "shot")
+                  + " falls inside a word, "
+                  + p.frames()
+                  + " f from its end";
+          case LINE_PAST_END ->
+              "The voice goes on "
+                  + p.frames()
+                  + " f after the film's end: start its last line sooner";
           case TAKE_MISSING -> shot + " has lost its take: black is shown";
         };
     return new ProblemView(p.kind(), p.place(), p.frames(), text);
@@ -181,8 +283,7 @@ record FilmView(
     double[] beats = new double[grid.size()];
     long[] frames = new long[grid.size()];
     for (int i = 0; i < beats.length; i++) {
-      double seconds = Samples.toSeconds(grid.sampleOf(i) - state.film().song().start());
-      beats[i] = Math.round(seconds * rate.perSecond() * 1000) / 1000.0;
+      beats[i] = frames(grid.sampleOf(i) - state.film().song().start(), rate);
       frames[i] = Cutting.frameOfBeat(i, state.film().song(), grid, rate);
     }
     return new ClockView(

@@ -1,6 +1,8 @@
 package app.latethistle.server.master;
 
 import app.latethistle.core.render.Program;
+import app.latethistle.server.film.SpokenPart;
+import java.util.List;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -8,8 +10,14 @@ import tools.jackson.databind.json.JsonMapper;
  *
  * @param song the hash of the song's file, or ""
  * @param songStart the sample of the song heard first
+ * @param voice the lines that are spoken
  */
-record MasterOrder(Program program, String song, long songStart) {
+record MasterOrder(Program program, String song, long songStart, List<SpokenPart> voice) {
+  /** Orders of before there were voices have none. */
+  MasterOrder {
+    voice = voice == null ? List.of() : List.copyOf(voice);
+  }
+
   private static final JsonMapper JSON = JsonMapper.builder().build();
 
   String write() {

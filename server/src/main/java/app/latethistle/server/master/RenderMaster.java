@@ -7,6 +7,7 @@ import app.latethistle.media.MasterRender;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Originals;
 import app.latethistle.media.SoundTrack;
+import app.latethistle.media.Speech;
 import app.latethistle.server.material.Media;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
@@ -18,6 +19,7 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
 import org.slf4j.Logger;
@@ -115,12 +117,13 @@ class RenderMaster {
       Program program = order.program();
       long length = program.rate().sampleOf(program.length());
       long fade = program.rate().sampleOf(program.fade());
+      List<Speech> voice = order.voice().stream().map(part -> part.speech(store)).toList();
       if (order.song().isEmpty()) {
-        return new SoundTrack(null, null, 0, length, fade);
+        return new SoundTrack(null, null, 0, voice, length, fade);
       }
       MediaFacts facts = media.findById(order.song()).orElseThrow().facts();
       return new SoundTrack(
-          store.path(order.song()), facts.container(), order.songStart(), length, fade);
+          store.path(order.song()), facts.container(), order.songStart(), voice, length, fade);
     }
 
     /** Tells the database now and then, and asks it whether the person has cancelled. */

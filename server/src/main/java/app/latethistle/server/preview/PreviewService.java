@@ -122,7 +122,7 @@ class PreviewService {
   /** The folder that holds the film's sound for HLS, made now if it is not kept. */
   Path sound(FilmState state) throws IOException {
     SoundTrack track = state.sound(store);
-    String key = track.key(state.songHash());
+    String key = track.key();
     Path folder = store.derived("sound", key);
     synchronized (locks.computeIfAbsent(key, k -> new Object())) {
       if (!Files.exists(folder.resolve("sound.m3u8"))) {

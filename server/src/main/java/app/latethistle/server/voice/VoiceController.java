@@ -3,8 +3,6 @@ package app.latethistle.server.voice;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.story.Story;
 import app.latethistle.server.film.FilmService;
-import app.latethistle.server.material.Shot;
-import app.latethistle.server.material.Shots;
 import app.latethistle.server.story.StoryService;
 import app.latethistle.standins.narrator.Manner;
 import app.latethistle.standins.narrator.Narrator;
@@ -13,7 +11,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
@@ -39,15 +36,12 @@ class VoiceController {
   private final StoryService stories;
   private final FilmService films;
   private final Readings readings;
-  private final Shots shots;
 
-  VoiceController(
-      VoiceService voice, StoryService stories, FilmService films, Readings readings, Shots shots) {
+  VoiceController(VoiceService voice, StoryService stories, FilmService films, Readings readings) {
     this.voice = voice;
     this.stories = stories;
     this.films = films;
     this.readings = readings;
-    this.shots = shots;
   }
 
   /** How the narrator is to read. */
@@ -73,18 +67,8 @@ class VoiceController {
             .findByLineIdInOrderByNumber(settled.values().stream().map(VoiceLine::id).toList())
             .stream()
             .collect(Collectors.groupingBy(Reading::lineId));
-    Map<Integer, Shot> byStory =
-        shots.findByProductionId(productionId).stream()
-            .filter(s -> s.storyShot() != null)
-            .collect(Collectors.toMap(Shot::storyShot, Function.identity(), (a, b) -> a));
     return VoiceView.of(
-        script,
-        settled,
-        byLine,
-        films.state(productionId),
-        byStory,
-        story.delivery().wordsPerMinute(),
-        story.delivery().gap());
+        script, settled, byLine, films.state(productionId), story.delivery().wordsPerMinute());
   }
 
   @PostMapping("/lines/{number}/narrate")

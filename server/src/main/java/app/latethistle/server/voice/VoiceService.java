@@ -17,6 +17,7 @@ import app.latethistle.media.ModelVoice;
 import app.latethistle.media.SongDecoder;
 import app.latethistle.media.WaveFile;
 import app.latethistle.media.WordFinder;
+import app.latethistle.server.film.VoiceChanged;
 import app.latethistle.server.material.BringIn;
 import app.latethistle.server.material.Medium;
 import app.latethistle.server.production.Productions;
@@ -33,6 +34,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.function.Consumer;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -47,6 +49,7 @@ public class VoiceService {
   private final BringIn bringIn;
   private final ContentStore store;
   private final TransactionTemplate transaction;
+  private final ApplicationEventPublisher events;
 
   VoiceService(
       Productions productions,
@@ -55,7 +58,8 @@ public class VoiceService {
       Readings readings,
       BringIn bringIn,
       ContentStore store,
-      TransactionTemplate transaction) {
+      TransactionTemplate transaction,
+      ApplicationEventPublisher events) {
     this.productions = productions;
     this.stories = stories;
     this.lines = lines;
@@ -63,6 +67,7 @@ public class VoiceService {
     this.bringIn = bringIn;
     this.store = store;
     this.transaction = transaction;
+    this.events = events;
   }
 
   /** The script's lines. */
@@ -156,6 +161,7 @@ public class VoiceService {
                   new Reading(kept.id(), next, source, label, line.text(), medium)
                       .with(heard, peaks));
           kept.pick(reading.id());
+          events.publishEvent(new VoiceChanged(productionId));
         });
   }
 
@@ -163,6 +169,13 @@ public class VoiceService {
   @Transactional
   public void settle(long productionId, int number, Consumer<VoiceLine> change) {
     change.accept(settledLine(productionId, number));
+    events.publishEvent(new VoiceChanged(productionId));
+  }
+
+  /** Starts a line on a bar of the song, from 1. */
+  @Transactional
+  public void startOnBar(long productionId, int number, int bar) {
+    settle(productionId, number, line -> line.tie(VoiceLine.StartKind.BAR, (double) bar));
   }
 
   private VoiceLine settledLine(long productionId, int number) {
@@ -201,6 +214,7 @@ public class VoiceService {
     if (gone.id().equals(line.pickId())) {
       List<Reading> left = readings.findByLineIdInOrderByNumber(List.of(line.id()));
       line.pick(left.isEmpty() ? null : left.get(left.size() - 1).id());
+      events.publishEvent(new VoiceChanged(productionId));
     }
   }
 

@@ -1,17 +1,14 @@
 package app.latethistle.server.voice;
 
-import app.latethistle.core.film.Cutting;
+import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.time.Samples;
-import app.latethistle.core.voice.LineTimes;
 import app.latethistle.core.voice.ReadingFacts;
-import app.latethistle.core.voice.SpokenWord;
 import app.latethistle.core.voice.Stretch;
 import app.latethistle.core.voice.Tightening;
 import app.latethistle.server.film.FilmState;
-import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Song;
 import app.latethistle.standins.narrator.Narrator;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -20,6 +17,8 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalLong;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /**
  * The voice of a production as Cues shows it. All times are seconds.
@@ -115,182 +114,120 @@ record VoiceView(
       Map<Integer, VoiceLine> settled,
       Map<Long, List<Reading>> readings,
       FilmState film,
-      Map<Integer, Shot> shots,
-      double rate,
-      double gap) {
-    List<Row> rows = new ArrayList<>();
-    for (SpokenLine line : script) {
-      rows.add(Row.of(line, settled.get(line.number()), readings, film, shots, gap));
-    }
-    LineTimes times = LineTimes.of(rows.stream().map(Row::placed).toList());
+      double rate) {
+    VoiceClock clock = film.cutting().voice();
+    Map<Integer, VoiceClock.Spoken> spoken =
+        clock.lines().stream()
+            .filter(VoiceClock.Spoken::isHeard)
+            .collect(Collectors.toMap(VoiceClock.Spoken::number, Function.identity()));
     List<VoiceLineView> views = new ArrayList<>();
-    for (int i = 0; i < rows.size(); i++) {
-      views.add(rows.get(i).view(times.places().get(i), film));
+    for (SpokenLine line : script) {
+      VoiceLine its = settled.get(line.number());
+      List<Reading> read = its == null ? List.of() : readings.getOrDefault(its.id(), List.of());
+      views.add(line(line, its, read, spoken.get(line.number()), film));
     }
     return new VoiceView(
         views,
-        times.overlaps().stream()
+        clock.overlaps().stream()
             .map(
                 o ->
                     new OverlapView(
-                        script.get(o.first()).number(),
-                        script.get(o.second()).number(),
+                        clock.lines().get(o.first()).number(),
+                        clock.lines().get(o.second()).number(),
                         Samples.toSeconds(o.samples())))
             .toList(),
-        sungOverlaps(script, times.places(), film),
+        sungOverlaps(clock, film),
         Narrator.VOICES.stream().map(v -> new NarratorView(v.name(), v.about())).toList(),
         rate * (1 - RATE_ROOM),
         rate * (1 + RATE_ROOM));
   }
 
-  private static List<SungOverlap> sungOverlaps(
-      List<SpokenLine> script, List<LineTimes.Place> places, FilmState film) {
+  private static List<SungOverlap> sungOverlaps(VoiceClock clock, FilmState film) {
     List<SungPart> sung = film.song().map(Song::sung).orElse(List.of());
     long shift = film.film().song().start();
     List<SungOverlap> overlaps = new ArrayList<>();
-    for (int i = 0; i < places.size(); i++) {
-      long from = places.get(i).start() + shift;
-      long to = places.get(i).end() + shift;
-      long both = sung.stream().mapToLong(s -> s.within(from, to)).sum();
-      if (both > 0) {
-        overlaps.add(new SungOverlap(script.get(i).number(), Samples.toSeconds(both)));
+    for (VoiceClock.Spoken line : clock.lines()) {
+      long both =
+          sung.stream()
+              .mapToLong(s -> s.within(line.at().start() + shift, line.at().end() + shift))
+              .sum();
+      if (line.isHeard() && both > 0) {
+        overlaps.add(new SungOverlap(line.number(), Samples.toSeconds(both)));
       }
     }
     return overlaps;
   }
 
-  /** A line with its readings, ready to be placed. */
-  private record Row(
+  /**
+   * @param spoken where it is heard; null without a reading
+   */
+  private static VoiceLineView line(
       SpokenLine line,
       VoiceLine settled,
       List<Reading> readings,
-      LineTimes.Line placed,
-      long onset,
-      String problem) {
-
-    static Row of(
-        SpokenLine line,
-        VoiceLine settled,
-        Map<Long, List<Reading>> all,
-        FilmState film,
-        Map<Integer, Shot> shots,
-        double usualGap) {
-      List<Reading> its = settled == null ? List.of() : all.getOrDefault(settled.id(), List.of());
-      Reading pick =
-          its.stream().filter(r -> r.id().equals(settled.pickId())).findFirst().orElse(null);
-      if (pick == null) {
-        LineTimes.Line nothing = new LineTimes.Line(0, 0, OptionalLong.empty(), usualGap);
-        return new Row(line, settled, its, nothing, 0, "");
-      }
-      Reading.Heard heard = pick.heard();
-      Tightening tight =
-          settled.longest() == null
-              ? Tightening.NONE
-              : VoiceService.tightening(heard, settled.longest());
-      long onset =
-          heard.words().stream()
-              .filter(SpokenWord::isHeard)
-              .mapToLong(w -> tight.at(w.start()))
-              .findFirst()
-              .orElse(0);
-      Double value = settled.startValue();
-      OptionalLong at = OptionalLong.empty();
-      String problem = "";
-      if (settled.startKind() == VoiceLine.StartKind.BAR && value != null) {
-        at = bar(film, (int) Math.round(value));
-        problem = at.isEmpty() ? "the song has no bar " + Math.round(value) : "";
-      } else if (settled.startKind() == VoiceLine.StartKind.SHOT && value != null) {
-        at = shot(film, shots.get((int) Math.round(value)));
-        problem = at.isEmpty() ? "its shot is not in the film" : "";
-      } else if (settled.startKind() == VoiceLine.StartKind.FREE && value != null) {
-        at = OptionalLong.of(Samples.ofSeconds(value));
-      }
-      double gap =
-          settled.startKind() == VoiceLine.StartKind.AFTER && value != null ? value : usualGap;
-      return new Row(
-          line,
-          settled,
-          its,
-          new LineTimes.Line(tight.at(heard.length()), onset, at, gap),
-          onset,
-          problem);
+      VoiceClock.Spoken spoken,
+      FilmState film) {
+    BeatGrid grid = film.grid();
+    OptionalLong first =
+        spoken == null
+            ? OptionalLong.empty()
+            : spoken.words().stream()
+                .filter(w -> w.at().length() > 0)
+                .mapToLong(w -> w.at().start())
+                .findFirst();
+    long word = first.orElse(spoken == null ? 0 : spoken.at().start());
+    int beat = -1;
+    for (int i = 0;
+        spoken != null && i < grid.size() && grid.sampleOf(i) <= word + film.film().song().start();
+        i++) {
+      beat = i;
     }
+    double longest =
+        settled == null || settled.longest() == null ? USUAL_LONGEST : settled.longest();
+    return new VoiceLineView(
+        line.number(),
+        line.speaker(),
+        line.text(),
+        settled == null || spoken == null ? null : settled.pickId(),
+        settled == null ? null : settled.longest(),
+        settled == null ? VoiceLine.StartKind.AFTER : settled.startKind(),
+        settled == null ? null : settled.startValue(),
+        spoken == null ? null : Samples.toSeconds(word),
+        spoken == null ? null : Samples.toSeconds(spoken.at().end()),
+        beat < 0 ? 0 : grid.barOf(beat),
+        beat < 0 ? 0 : grid.placeOf(beat),
+        spoken == null ? "" : spoken.missing(),
+        readings.stream().map(r -> reading(r, line, longest)).toList());
+  }
 
-    private static OptionalLong bar(FilmState film, int bar) {
-      BeatGrid grid = film.grid();
-      int beat = grid.firstDownbeat() + (bar - 1) * grid.beatsPerBar();
-      if (bar < 1 || beat >= grid.size()) {
-        return OptionalLong.empty();
-      }
-      return OptionalLong.of(Math.max(0, grid.sampleOf(beat) - film.film().song().start()));
-    }
-
-    private static OptionalLong shot(FilmState film, Shot shot) {
-      Cutting cutting = film.cutting();
-      for (int i = 0; shot != null && i < film.film().placements().size(); i++) {
-        if (film.film().placements().get(i).shot().equals(Long.toString(shot.id()))) {
-          return OptionalLong.of(film.production().rate().sampleOf(cutting.rangeOf(i).start()));
-        }
-      }
-      return OptionalLong.empty();
-    }
-
-    VoiceLineView view(LineTimes.Place place, FilmState film) {
-      boolean there = placed.length() > 0;
-      long word = place.start() + onset;
-      BeatGrid grid = film.grid();
-      long inSong = word + film.film().song().start();
-      int beat = -1;
-      for (int i = 0; there && i < grid.size() && grid.sampleOf(i) <= inSong; i++) {
-        beat = i;
-      }
-      double longest =
-          settled == null || settled.longest() == null ? USUAL_LONGEST : settled.longest();
-      return new VoiceLineView(
-          line.number(),
-          line.speaker(),
-          line.text(),
-          settled == null || !there ? null : settled.pickId(),
-          settled == null ? null : settled.longest(),
-          settled == null ? VoiceLine.StartKind.AFTER : settled.startKind(),
-          settled == null ? null : settled.startValue(),
-          there ? Samples.toSeconds(word) : null,
-          there ? Samples.toSeconds(place.end()) : null,
-          beat < 0 ? 0 : grid.barOf(beat),
-          beat < 0 ? 0 : grid.placeOf(beat),
-          problem,
-          readings.stream().map(r -> reading(r, longest)).toList());
-    }
-
-    private ReadingView reading(Reading r, double longest) {
-      Reading.Heard heard = r.heard();
-      Tightening tight = VoiceService.tightening(heard, longest);
-      return new ReadingView(
-          r.id(),
-          r.number(),
-          r.source(),
-          r.label(),
-          !r.text().equals(line.text()),
-          Samples.toSeconds(heard.length()),
-          Samples.toSeconds(heard.length() - tight.saved()),
-          heard.words().stream()
-              .map(
-                  w ->
-                      new WordView(
-                          w.text(),
-                          Samples.toSeconds(w.start()),
-                          Samples.toSeconds(w.end()),
-                          w.confidence(),
-                          w.isDoubtful()))
-              .toList(),
-          PartOfReading.of(heard.strays()),
-          PartOfReading.of(tight.cuts()),
-          heard.fit(),
-          heard.alignment().matches(),
-          heard.alignment().found(),
-          heard.facts(),
-          Reading.PEAKS_A_SECOND,
-          Base64.getEncoder().encodeToString(r.peaks()));
-    }
+  private static ReadingView reading(Reading r, SpokenLine line, double longest) {
+    Reading.Heard heard = r.heard();
+    Tightening tight = VoiceService.tightening(heard, longest);
+    return new ReadingView(
+        r.id(),
+        r.number(),
+        r.source(),
+        r.label(),
+        !r.text().equals(line.text()),
+        Samples.toSeconds(heard.length()),
+        Samples.toSeconds(heard.length() - tight.saved()),
+        heard.words().stream()
+            .map(
+                w ->
+                    new WordView(
+                        w.text(),
+                        Samples.toSeconds(w.start()),
+                        Samples.toSeconds(w.end()),
+                        w.confidence(),
+                        w.isDoubtful()))
+            .toList(),
+        PartOfReading.of(heard.strays()),
+        PartOfReading.of(tight.cuts()),
+        heard.fit(),
+        heard.alignment().matches(),
+        heard.alignment().found(),
+        heard.facts(),
+        Reading.PEAKS_A_SECOND,
+        Base64.getEncoder().encodeToString(r.peaks()));
   }
 }

@@ -8,6 +8,7 @@ import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Tie;
+import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.FrameRange;
@@ -15,18 +16,35 @@ import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
-class FirstCutTest {
-  private final FirstCut planner = new FirstCut();
+class OrderedCutTest {
+  private final OrderedCut planner = new OrderedCut();
 
   private static CutPlanner.Wanted wanted(int i, long frames) {
-    Placement placement = new Placement("s" + i, "t" + i, 0, Framing.FILL, false);
-    return new CutPlanner.Wanted(placement, frames, Optional.empty());
+    return CutPlanner.Wanted.of(new Placement("s" + i, "t" + i, 0, Framing.FILL, false), frames);
+  }
+
+  private static List<CutPlanner.Wanted> wanted(int count) {
+    List<CutPlanner.Wanted> shots = new ArrayList<>();
+    for (int i = 0; i < count; i++) {
+      shots.add(wanted(i, 150));
+    }
+    return shots;
+  }
+
+  private static CutPlanner.Request request(
+      List<CutPlanner.Wanted> shots, BeatGrid grid, long start, FrameRate rate, long length) {
+    return new CutPlanner.Request(
+        shots,
+        new CutPlanner.Music(grid, List.of(), List.of(), start),
+        VoiceClock.SILENT,
+        rate,
+        length,
+        Pace.EVEN);
   }
 
   private static CutPlanner.Request request(Random random) {
@@ -41,12 +59,12 @@ class FirstCutTest {
     for (int i = 0; i < n; i++) {
       shots.add(wanted(i, 60 + random.nextInt(200)));
     }
-    return new CutPlanner.Request(
+    return request(
         shots, grid, random.nextInt(96_000), rate, rate.framesIn(15 + random.nextInt(60)));
   }
 
   private static List<Long> frames(CutPlanner.Request request, Film film) {
-    return Cutting.of(film, request.grid(), request.rate(), Map.of()).frames();
+    return Cutting.of(film, request.music().grid(), request.rate(), Map.of()).frames();
   }
 
   @ParameterizedTest
@@ -64,26 +82,24 @@ class FirstCutTest {
     for (int i = 0; i < film.placements().size(); i++) {
       Placement placement = film.placements().get(i);
       long length = frames.get(i + 1) - frames.get(i);
-      long material = request.shots().get(Integer.parseInt(placement.shot().substring(1))).frames();
+      long material =
+          request.shots().get(Integer.parseInt(placement.shot().substring(1))).usable().length();
       assertThat(placement.in()).isNotNegative();
       assertThat(placement.in() + length).isLessThanOrEqualTo(material);
     }
     long end = frames.get(frames.size() - 1);
     assertThat(end).isLessThanOrEqualTo(request.length());
     Tie.OnBeat last = (Tie.OnBeat) film.joints().get(film.joints().size() - 1);
-    assertThat(request.grid().isDownbeat(last.beat())).isTrue();
-    assertThat(film.song().start()).isEqualTo(request.songStart());
+    assertThat(request.music().grid().isDownbeat(last.beat())).isTrue();
+    assertThat(film.song().start()).isEqualTo(request.music().start());
     assertThat(film.song().fade()).isBetween(1L, end);
   }
 
   @Test
   void likeShotsGetLikeLengths() {
-    List<CutPlanner.Wanted> shots = new ArrayList<>();
-    for (int i = 0; i < 12; i++) {
-      shots.add(wanted(i, 150));
-    }
+    List<CutPlanner.Wanted> shots = wanted(12);
     CutPlanner.Request request =
-        new CutPlanner.Request(shots, BeatGrid.even(120, 0, 200, 4), 0, FrameRate.FPS_24, 24 * 48);
+        request(shots, BeatGrid.even(120, 0, 200, 4), 0, FrameRate.FPS_24, 24 * 48);
     // 24 bars of 48 frames for twelve shots: two bars each, all on downbeats.
     List<Long> frames = frames(request, planner.plan(request).film());
     for (int i = 0; i < 12; i++) {
@@ -94,7 +110,7 @@ class FirstCutTest {
   @Test
   void endsOnTheLastBarTheMaterialReaches() {
     CutPlanner.Request request =
-        new CutPlanner.Request(
+        request(
             List.of(wanted(0, 100), wanted(1, 100)),
             BeatGrid.even(120, 0, 200, 4),
             0,
@@ -108,15 +124,12 @@ class FirstCutTest {
   @Test
   void lockedShotsStayWhereTheyAre() {
     BeatGrid grid = BeatGrid.even(120, 0, 200, 4);
-    List<CutPlanner.Wanted> shots = new ArrayList<>();
-    for (int i = 0; i < 6; i++) {
-      shots.add(wanted(i, 150));
-    }
+    List<CutPlanner.Wanted> shots = wanted(6);
     Placement locked = new Placement("s2", "t2", 9, Framing.FIT, true);
     CutPlanner.Fixed fixed =
         new CutPlanner.Fixed(new FrameRange(131, 200), Tie.free(131), Tie.free(200));
-    shots.set(2, new CutPlanner.Wanted(locked, 150, Optional.of(fixed)));
-    CutPlanner.Request request = new CutPlanner.Request(shots, grid, 0, FrameRate.FPS_24, 24 * 24);
+    shots.set(2, CutPlanner.Wanted.of(locked, 150).fixedAt(fixed));
+    CutPlanner.Request request = request(shots, grid, 0, FrameRate.FPS_24, 24 * 24);
     Film film = planner.plan(request).film();
     assertThat(film.placements().get(2)).isEqualTo(locked);
     assertThat(frames(request, film).subList(2, 4)).containsExactly(131L, 200L);
@@ -124,14 +137,9 @@ class FirstCutTest {
 
   @Test
   void shotsWithoutRoomAreLeftOutAndNamed() {
-    List<CutPlanner.Wanted> shots = new ArrayList<>();
-    for (int i = 0; i < 40; i++) {
-      shots.add(wanted(i, 150));
-    }
+    List<CutPlanner.Wanted> shots = wanted(40);
     CutPlan plan =
-        planner.plan(
-            new CutPlanner.Request(
-                shots, BeatGrid.even(60, 0, 60, 4), 0, FrameRate.FPS_24, 24 * 20));
+        planner.plan(request(shots, BeatGrid.even(60, 0, 60, 4), 0, FrameRate.FPS_24, 24 * 20));
     assertThat(plan.film().placements()).hasSize(20);
     assertThat(plan.leftOut()).hasSize(20).startsWith("s20").endsWith("s39");
   }
@@ -140,23 +148,18 @@ class FirstCutTest {
   void saysWhatIsMissing() {
     BeatGrid grid = BeatGrid.even(60, 30, 60, 4);
     assertThatIllegalArgumentException()
-        .isThrownBy(
-            () -> planner.plan(new CutPlanner.Request(List.of(), grid, 0, FrameRate.FPS_24, 240)))
+        .isThrownBy(() -> planner.plan(request(List.of(), grid, 0, FrameRate.FPS_24, 240)))
         .withMessageContaining("bring in clips");
     assertThatIllegalArgumentException()
         .isThrownBy(
-            () ->
-                planner.plan(
-                    new CutPlanner.Request(
-                        List.of(wanted(0, 100)), grid, 0, FrameRate.FPS_24, 240)))
+            () -> planner.plan(request(List.of(wanted(0, 100)), grid, 0, FrameRate.FPS_24, 240)))
         .withMessageContaining("No bar of the song");
   }
 
   @Test
   void theUsedPartIsTheMiddleOfTheTake() {
     CutPlanner.Request request =
-        new CutPlanner.Request(
-            List.of(wanted(0, 100)), BeatGrid.even(120, 0, 50, 4), 0, FrameRate.FPS_24, 60);
+        request(List.of(wanted(0, 100)), BeatGrid.even(120, 0, 50, 4), 0, FrameRate.FPS_24, 60);
     Film film = planner.plan(request).film();
     assertThat(film.placements().get(0).in()).isEqualTo(26);
     assertThat(film.song()).isEqualTo(new SongUse(0, 48));

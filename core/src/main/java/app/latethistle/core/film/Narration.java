@@ -1,0 +1,88 @@
+package app.latethistle.core.film;
+
+import app.latethistle.core.voice.Stretch;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalInt;
+
+/**
+ * The lines of a film as they are read, and what the start of each is tied to. Where they are heard
+ * in the film is a {@link VoiceClock}.
+ *
+ * @param lines in the order they are spoken; those without a reading are among them
+ */
+public record Narration(List<Line> lines) {
+  /** No voice. */
+  public static final Narration EMPTY = new Narration(List.of());
+
+  /** Copies the list. */
+  public Narration {
+    lines = List.copyOf(lines);
+  }
+
+  /**
+   * The lines whose place does not hang on a film's cuts, which a new cut can be planned around:
+   * those that start with a shot, and those that follow them, are left out.
+   */
+  public Narration apartFromShots() {
+    List<Line> apart = new ArrayList<>();
+    boolean hangs = false;
+    for (Line line : lines) {
+      hangs =
+          line.start() instanceof Start.WithShot || (hangs && line.start() instanceof Start.After);
+      if (!hangs) {
+        apart.add(line);
+      }
+    }
+    return new Narration(apart);
+  }
+
+  /**
+   * A line.
+   *
+   * @param id its name in the production
+   * @param number its place in the script, from 1
+   * @param words of its reading, in samples of the reading as it is used
+   * @param length of the reading in samples; 0 without one
+   * @param start what its first word is tied to
+   */
+  public record Line(String id, int number, List<Word> words, long length, Start start) {
+    /** Copies the list. */
+    public Line {
+      words = List.copyOf(words);
+    }
+
+    /** Where its first word begins in the reading, in samples. */
+    public long onset() {
+      OptionalInt first = firstHeard();
+      return first.isEmpty() ? 0 : words.get(first.getAsInt()).at().start();
+    }
+
+    private OptionalInt firstHeard() {
+      for (int i = 0; i < words.size(); i++) {
+        if (words.get(i).at().length() > 0) {
+          return OptionalInt.of(i);
+        }
+      }
+      return OptionalInt.empty();
+    }
+  }
+
+  /** A word; one that was not heard has no length. */
+  public record Word(String text, Stretch at) {}
+
+  /** What a line's first word is tied to. */
+  public sealed interface Start {
+    /** The end of the line before, and so many seconds. */
+    record After(double gap) implements Start {}
+
+    /** A sample of the film. */
+    record At(long sample) implements Start {}
+
+    /** A bar of the song, from 1. */
+    record OnBar(int bar) implements Start {}
+
+    /** The first frame of a shot. */
+    record WithShot(String shot) implements Start {}
+  }
+}

@@ -1,0 +1,261 @@
+package app.latethistle.core.plan;
+
+import app.latethistle.core.film.Cutting;
+import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.music.KeyMoment;
+import app.latethistle.core.music.Section;
+import app.latethistle.core.plan.CutPlanner.Request;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * What a cut costs, shot by shot, so that the best film is a shortest path. Weights are ours, set
+ * by eye on the demo's films; each is in the units of {@link Term#LENGTH}, in which a shot half or
+ * twice as long as it should be costs 0.48: the square of the ratio's natural logarithm.
+ */
+final class Objective {
+  static final double IMPOSSIBLE = Double.POSITIVE_INFINITY;
+
+  private static final double BEAT = 0.3;
+  private static final double INSIDE_WORD = 1.5;
+  private static final double BEFORE_PHRASE = 0.15;
+  private static final double LINE_UNSEEN = 0.8;
+  private static final double BORDER_UNCUT = 0.6;
+  private static final double MOMENT_UNCUT = 0.3;
+  private static final double NO_HANDLES = 0.25;
+
+  /** What a bar less costs a film that ends too soon: more than any cut. */
+  private static final double BAR_SHORT = 40;
+
+  /** The shortest a shot is made, in seconds, unless there are more shots than room. */
+  private static final double SHORTEST_SECONDS = 0.5;
+
+  private final List<CutPlanner.Wanted> shots;
+  private final List<Moment> moments;
+  private final Request request;
+
+  /** The film's time at each moment, run quicker where the music is stronger. */
+  private final double[] paced;
+
+  /** The share of each shot of that time. */
+  private final double[] share;
+
+  /** The cost of a cut at each moment, by its kind and by the words there. */
+  private final double[] beatCost;
+
+  private final double[] wordCost;
+
+  /** What lies uncut between the film's start and each moment, and what is at the moment itself. */
+  private final double[] uncut;
+
+  private final double[] here;
+  private final double shortest;
+  private final Total total = new Total();
+
+  Objective(Request request, List<CutPlanner.Wanted> shots, List<Moment> moments) {
+    this.request = request;
+    this.shots = shots;
+    this.moments = moments;
+    int m = moments.size();
+    shortest = SHORTEST_SECONDS * request.rate().perSecond();
+    paced = new double[m];
+    beatCost = new double[m];
+    wordCost = new double[m];
+    uncut = new double[m];
+    here = new double[m];
+    double[] speed = speeds();
+    double[] before = new double[speed.length + 1];
+    for (int f = 0; f < speed.length; f++) {
+      before[f + 1] = before[f] + speed[f];
+    }
+    for (int b = 0; b < m; b++) {
+      Moment moment = moments.get(b);
+      paced[b] = before[(int) Math.min(speed.length, moment.frame())];
+      beatCost[b] = shots.size() > 1 ? BEAT * request.pace().beats * moment.cost() : 0;
+      wordCost[b] = words(moment);
+    }
+    borders();
+    share = shares(before[speed.length] * request.pace().least);
+  }
+
+  /** How quickly the film is to move at each frame, 1 at the song's mean energy. */
+  private double[] speeds() {
+    double[] speed = new double[(int) Math.max(1, request.length())];
+    Arrays.fill(speed, 1);
+    List<Section> sections = request.music().sections();
+    double mean = sections.stream().mapToDouble(Section::energy).average().orElse(0);
+    for (Section section : sections) {
+      long from = frame(section.start());
+      long to = Math.min(speed.length, frame(section.end()));
+      double s = Math.exp(request.pace().contrast * (section.energy() - mean));
+      for (long f = Math.max(0, from); f < to; f++) {
+        speed[(int) f] = s;
+      }
+    }
+    return speed;
+  }
+
+  private long frame(long inSong) {
+    return request.rate().nearestFrame(inSong - request.music().start());
+  }
+
+  private double words(Moment moment) {
+    VoiceClock voice = request.voice();
+    if (moment.frame() == 0) {
+      return 0;
+    }
+    if (Cutting.framesInside(moment.frame(), voice, request.rate()) > 0) {
+      return INSIDE_WORD;
+    }
+    for (VoiceClock.Place phrase : voice.phrases()) {
+      long ahead = request.rate().nearestFrame(phrase.get().at().start()) - moment.frame();
+      if (ahead >= 0 && ahead <= request.rate().perSecond() / 4) {
+        return -BEFORE_PHRASE;
+      }
+    }
+    return 0;
+  }
+
+  private void borders() {
+    double[] weight = new double[(int) request.length() + 2];
+    for (Section section : request.music().sections()) {
+      mark(weight, frame(section.start()), BORDER_UNCUT);
+    }
+    for (KeyMoment moment : request.music().moments()) {
+      mark(weight, frame(moment.at()), MOMENT_UNCUT);
+    }
+    double[] before = new double[weight.length + 1];
+    for (int f = 0; f < weight.length; f++) {
+      before[f + 1] = before[f] + weight[f];
+    }
+    for (int b = 0; b < moments.size(); b++) {
+      int at = (int) moments.get(b).frame();
+      // A cut a frame beside the border is on it.
+      uncut[b] = before[Math.max(0, at - 1)];
+      here[b] = before[Math.min(weight.length, at + 2)];
+    }
+  }
+
+  private static void mark(double[] weight, long frame, double by) {
+    if (frame > 0 && frame < weight.length - 1) {
+      weight[(int) frame] = Math.max(weight[(int) frame], by);
+    }
+  }
+
+  /** The film's paced time, shared out by usable length. */
+  private double[] shares(double whole) {
+    double[] out = new double[shots.size()];
+    double left = whole;
+    double material = 0;
+    for (CutPlanner.Wanted shot : shots) {
+      if (shot.fixed().isPresent()) {
+        left -= shot.fixed().get().range().length();
+      } else {
+        material += shot.most();
+      }
+    }
+    for (int i = 0; i < out.length; i++) {
+      double part = material > 0 ? shots.get(i).most() * left / material : 1;
+      out[i] = Math.max(1, part);
+    }
+    return out;
+  }
+
+  /** Whether a shot may be seen from one moment to another. */
+  boolean allows(int shot, int from, int to) {
+    CutPlanner.Wanted wanted = shots.get(shot);
+    long start = moments.get(from).frame();
+    long end = moments.get(to).frame();
+    if (wanted.fixed().isPresent()) {
+      return wanted.fixed().get().range().start() == start
+          && wanted.fixed().get().range().end() == end;
+    }
+    return end - start <= wanted.most() && end - start >= Math.max(1, wanted.shortest());
+  }
+
+  /** Whether no later end can be allowed if this one is too late. */
+  boolean tooLong(int shot, int from, int to) {
+    CutPlanner.Wanted wanted = shots.get(shot);
+    long length = moments.get(to).frame() - moments.get(from).frame();
+    return wanted.fixed().isEmpty()
+        ? length > wanted.most()
+        : moments.get(to).frame() > wanted.fixed().get().range().end();
+  }
+
+  /** Takes the parts of a cost, term by term. */
+  interface Sum {
+    void add(Term term, double cost);
+  }
+
+  /** Adds all up, whatever the term: for the inner loop, which asks millions of times. */
+  private static final class Total implements Sum {
+    private double cost;
+
+    @Override
+    public void add(Term term, double more) {
+      cost += more;
+    }
+  }
+
+  /** What a shot costs from one moment to another, the cut at its end with it. */
+  double cost(int shot, int from, int to) {
+    total.cost = 0;
+    add(shot, from, to, total);
+    return total.cost;
+  }
+
+  /** The same, term by term. */
+  void add(int shot, int from, int to, Sum sum) {
+    CutPlanner.Wanted wanted = shots.get(shot);
+    long length = moments.get(to).frame() - moments.get(from).frame();
+    double off = Math.log((paced[to] - paced[from]) / share[shot]);
+    sum.add(Term.LENGTH, off * off);
+    sum.add(Term.SHORT, length < shortest ? 4 * (shortest - length) / shortest : 0);
+    sum.add(Term.BEAT, beatCost[to]);
+    sum.add(Term.WORD, wordCost[to]);
+    sum.add(Term.LINE, unseen(wanted, from, to));
+    sum.add(Term.BORDER, Math.max(0, uncut[to] - here[from]));
+    boolean tight = length > wanted.usable().length() - 2 * wanted.handles();
+    sum.add(Term.HANDLES, tight ? NO_HANDLES : 0);
+  }
+
+  private double unseen(CutPlanner.Wanted wanted, int from, int to) {
+    if (wanted.lines().isEmpty()) {
+      return 0;
+    }
+    long start = request.rate().sampleOf(moments.get(from).frame());
+    long end = request.rate().sampleOf(moments.get(to).frame());
+    double cost = 0;
+    for (VoiceClock.Spoken line : request.voice().lines()) {
+      if (line.isHeard() && wanted.lines().contains(line.id())) {
+        long seen = Math.min(end, line.at().end()) - Math.max(start, line.at().start());
+        cost += LINE_UNSEEN * (1 - (double) Math.max(0, seen) / line.at().length());
+      }
+    }
+    return cost;
+  }
+
+  /**
+   * What it costs to end at each moment: as many bars are missed as come after it, up to the first
+   * at which the pace lets the film end. Impossible where the film may not end.
+   */
+  double[] ends() {
+    boolean lockedEnd = shots.get(shots.size() - 1).fixed().isPresent();
+    double least = request.pace().least * request.length();
+    long enough =
+        moments.stream()
+            .filter(b -> b.bar() && b.frame() >= least)
+            .mapToLong(Moment::frame)
+            .findFirst()
+            .orElse(request.length());
+    double[] ends = new double[moments.size()];
+    int missed = 0;
+    for (int b = moments.size() - 1; b >= 0; b--) {
+      Moment moment = moments.get(b);
+      boolean may = b > 0 && (moment.bar() || lockedEnd);
+      ends[b] = may ? BAR_SHORT * missed : IMPOSSIBLE;
+      missed += moment.bar() && moment.frame() <= enough ? 1 : 0;
+    }
+    return ends;
+  }
+}

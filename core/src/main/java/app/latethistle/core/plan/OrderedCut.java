@@ -1,0 +1,146 @@
+package app.latethistle.core.plan;
+
+import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.SongUse;
+import app.latethistle.core.film.Tie;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Cuts shots in their order, exactly: a dynamic programme over (shot, moment) finds the film of the
+ * least {@link Objective}, in {@code O(shots * moments * k)} for shots that last at most {@code k}
+ * moments. The lead-in before the first downbeat belongs to the first shot; locked shots keep their
+ * range; the film ends on the last bar at or under the wanted length that the material reaches, and
+ * picture and song fade over its last bar. The used part is the middle of the usable part of each
+ * take, where generated clips are steadiest (common practice, no source). Where there are more
+ * shots than room, the last ones are left out.
+ */
+public final class OrderedCut implements CutPlanner {
+  @Override
+  public CutPlan plan(Request request) {
+    if (request.shots().isEmpty()) {
+      throw new IllegalArgumentException("There is no shot to cut; bring in clips first.");
+    }
+    List<Moment> moments = Moment.of(request);
+    if (moments.stream().noneMatch(Moment::bar)) {
+      throw new IllegalArgumentException(
+          "No bar of the song begins within the wanted length; make the film longer or start the"
+              + " song earlier.");
+    }
+    List<Wanted> shots = new ArrayList<>(request.shots());
+    List<String> leftOut = new ArrayList<>();
+    while (true) {
+      Optional<CutPlan> plan = solve(request, shots, moments, leftOut);
+      if (plan.isPresent()) {
+        return plan.get();
+      }
+      int last = lastUnlocked(shots);
+      if (shots.size() == 1 || last < 0) {
+        throw new IllegalArgumentException(
+            "The locked shots leave no room for a cut; unlock one and cut again.");
+      }
+      leftOut.add(0, shots.remove(last).placement().shot());
+    }
+  }
+
+  private static int lastUnlocked(List<Wanted> shots) {
+    for (int i = shots.size() - 1; i >= 0; i--) {
+      if (shots.get(i).fixed().isEmpty()) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  private static Optional<CutPlan> solve(
+      Request request, List<Wanted> shots, List<Moment> moments, List<String> leftOut) {
+    int n = shots.size();
+    int m = moments.size();
+    Objective objective = new Objective(request, shots, moments);
+    double[][] cost = new double[n + 1][m];
+    int[][] from = new int[n + 1][m];
+    for (double[] row : cost) {
+      Arrays.fill(row, Objective.IMPOSSIBLE);
+    }
+    cost[0][0] = 0;
+    for (int i = 0; i < n; i++) {
+      for (int a = 0; a < m; a++) {
+        if (cost[i][a] == Objective.IMPOSSIBLE) {
+          continue;
+        }
+        for (int b = a + 1; b < m && !objective.tooLong(i, a, b); b++) {
+          if (!objective.allows(i, a, b)) {
+            continue;
+          }
+          double total = cost[i][a] + objective.cost(i, a, b);
+          if (total < cost[i + 1][b]) {
+            cost[i + 1][b] = total;
+            from[i + 1][b] = a;
+          }
+        }
+      }
+    }
+    double[] ends = objective.ends();
+    int end = 0;
+    for (int b = 1; b < m; b++) {
+      if (cost[n][b] + ends[b] < cost[n][end] + ends[end]) {
+        end = b;
+      }
+    }
+    if (cost[n][end] + ends[end] == Objective.IMPOSSIBLE) {
+      return Optional.empty();
+    }
+    int[] cuts = new int[n + 1];
+    cuts[n] = end;
+    for (int i = n; i > 0; i--) {
+      cuts[i - 1] = from[i][cuts[i]];
+    }
+    return Optional.of(build(request, shots, moments, objective, cuts, leftOut));
+  }
+
+  private static CutPlan build(
+      Request request,
+      List<Wanted> shots,
+      List<Moment> moments,
+      Objective objective,
+      int[] cuts,
+      List<String> leftOut) {
+    Map<Term, Double> terms = new EnumMap<>(Term.class);
+    List<Placement> placements = new ArrayList<>();
+    List<Tie> joints = new ArrayList<>(List.of(Tie.free(0)));
+    for (int i = 0; i < shots.size(); i++) {
+      objective.add(i, cuts[i], cuts[i + 1], (term, cost) -> terms.merge(term, cost, Double::sum));
+      long length = moments.get(cuts[i + 1]).frame() - moments.get(cuts[i]).frame();
+      placements.add(use(shots.get(i), length));
+      joints.add(moments.get(cuts[i + 1]).tie());
+    }
+    int end = cuts[shots.size()];
+    terms.put(Term.END, objective.ends()[end]);
+    SongUse song = new SongUse(request.music().start(), lastBar(moments, end));
+    return new CutPlan(new Film(placements, joints, song), leftOut, terms);
+  }
+
+  private static Placement use(Wanted shot, long length) {
+    Placement p = shot.placement();
+    if (shot.fixed().isPresent()) {
+      return p;
+    }
+    long in = shot.usable().start() + Math.max(0, (shot.usable().length() - length) / 2);
+    return new Placement(p.shot(), p.take(), in, p.framing(), p.locked());
+  }
+
+  /** Frames from the bar before the end to the end. */
+  private static long lastBar(List<Moment> moments, int end) {
+    for (int b = end - 1; b > 0; b--) {
+      if (moments.get(b).bar()) {
+        return moments.get(end).frame() - moments.get(b).frame();
+      }
+    }
+    return moments.get(end).frame();
+  }
+}

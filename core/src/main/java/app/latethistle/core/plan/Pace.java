@@ -1,0 +1,30 @@
+package app.latethistle.core.plan;
+
+/**
+ * How a film is to move. Each is a proposal of its own: they differ in how much shorter shots are
+ * where the music is strong, in how gladly a cut falls on another beat than a downbeat, and in how
+ * much sooner than wanted the film may end. The numbers are ours, set by eye on the demo's films.
+ */
+public enum Pace {
+  /** Shots of like lengths, on downbeats. */
+  CALM(0, 2, 1),
+  /** Somewhat shorter shots where the music is strong. */
+  EVEN(1.4, 1, 1),
+  /** Quick cuts, most of all in strong parts, on any beat; the film may end a seventh sooner. */
+  BRISK(2.5, 0.3, 6 / 7.0);
+
+  /** What the speed of the cut is raised by from the song's mean energy to the most. */
+  final double contrast;
+
+  /** What a cut off the downbeat costs, over what it costs at an even pace. */
+  final double beats;
+
+  /** The share of the wanted length that shots are paced for, and that the film is to reach. */
+  final double least;
+
+  Pace(double contrast, double beats, double least) {
+    this.contrast = contrast;
+    this.beats = beats;
+    this.least = least;
+  }
+}

@@ -1,0 +1,86 @@
+package app.latethistle.media;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.latethistle.core.voice.Stretch;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+class SoundTrackTest {
+  private static final int RATE = 48_000;
+
+  @TempDir Path folder;
+
+  private Path tone(String name, double hertz, double seconds, int channels) throws IOException {
+    float[] samples = new float[((int) (seconds * RATE)) * channels];
+    for (int i = 0; i < samples.length; i++) {
+      samples[i] = (float) (0.1 * Math.sin(2 * Math.PI * hertz * (i / channels) / RATE));
+    }
+    Path file = folder.resolve(name);
+    WaveFile.write(file, samples, channels, RATE);
+    return file;
+  }
+
+  /** The loudest sample of the left channel between two times. */
+  private static double peak(float[] film, double from, double to) {
+    double peak = 0;
+    for (int i = (int) (from * RATE); i < to * RATE; i++) {
+      peak = Math.max(peak, Math.abs(film[2 * i]));
+    }
+    return peak;
+  }
+
+  private static Speech said(Path file, double at, double length, List<Stretch> cuts, double gain) {
+    return new Speech(
+        file, Container.WAV, cuts, Math.round(at * RATE), Math.round(length * RATE), gain);
+  }
+
+  private static double factor(double decibels) {
+    return Math.pow(10, decibels / 20);
+  }
+
+  @Test
+  void theSongGoesDownUnderALineAndComesUpAgain() throws IOException {
+    Path song = tone("song.wav", 220, 8, 2);
+    Path line = tone("silent.wav", 0, 2, 1);
+    SoundTrack track =
+        new SoundTrack(
+            song, Container.WAV, 0, List.of(said(line, 3, 2, List.of(), 0)), 8 * RATE, 0);
+    float[] film = track.samples();
+    assertThat(film).hasSize(2 * 8 * RATE);
+    assertThat(peak(film, 0.5, 2.7)).isCloseTo(0.1, within(0.002));
+    assertThat(peak(film, 3.1, 4.9)).isCloseTo(0.1 * factor(-9), within(0.002));
+    assertThat(peak(film, 5.6, 7.5)).isCloseTo(0.1, within(0.002));
+  }
+
+  @Test
+  void aLineIsHeardWhereItIsAsLoudAndAsTightAsSaid() throws IOException {
+    Path line = tone("line.wav", 300, 2, 1);
+    List<Stretch> cuts = List.of(new Stretch(RATE, RATE + RATE / 2));
+    Speech speech = said(line, 1, 1.5, cuts, 6);
+    SoundTrack track = new SoundTrack(null, null, 0, List.of(speech), 4 * RATE, 0);
+    float[] film = track.samples();
+    assertThat(peak(film, 0, 0.99)).isZero();
+    assertThat(peak(film, 1.1, 2.4)).isCloseTo(0.1 * factor(6), within(0.005));
+    assertThat(peak(film, 2.51, 4)).isZero();
+    SoundTrack early =
+        new SoundTrack(null, null, 0, List.of(said(line, -0.5, 2, List.of(), 0)), RATE, 0);
+    assertThat(peak(early.samples(), 0, 0.5)).isCloseTo(0.1, within(0.002));
+  }
+
+  @Test
+  void itsNameChangesWithWhatIsHeard() throws IOException {
+    Path line = tone("line.wav", 300, 1, 1);
+    String silent = new SoundTrack(null, null, 0, List.of(), RATE, 0).key();
+    String spoken =
+        new SoundTrack(null, null, 0, List.of(said(line, 0, 1, List.of(), 0)), RATE, 0).key();
+    String later =
+        new SoundTrack(null, null, 0, List.of(said(line, 0.1, 1, List.of(), 0)), RATE, 0).key();
+    assertThat(List.of(silent, spoken, later)).doesNotHaveDuplicates();
+    assertThat(silent).matches("[0-9a-f]{32}");
+  }
+}

@@ -1,0 +1,15 @@
+package app.latethistle.server.film;
+
+import java.util.List;
+import java.util.Map;
+
+/** Where a film's lines come from. */
+public interface Voice {
+  /** The lines of a production's script, in order. */
+  List<ReadLine> lines(long productionId);
+
+  /**
+   * The number of the line that speaks of each shot, by the shot's id; shots without are left out.
+   */
+  Map<Long, Integer> linesOfShots(long productionId);
+}

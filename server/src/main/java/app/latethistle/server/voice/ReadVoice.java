@@ -1,0 +1,124 @@
+package app.latethistle.server.voice;
+
+import app.latethistle.core.film.Narration;
+import app.latethistle.core.story.SpokenLine;
+import app.latethistle.core.story.Story;
+import app.latethistle.core.story.StoryShot;
+import app.latethistle.core.time.Samples;
+import app.latethistle.core.voice.Stretch;
+import app.latethistle.core.voice.Tightening;
+import app.latethistle.server.film.ReadLine;
+import app.latethistle.server.film.Voice;
+import app.latethistle.server.material.Shot;
+import app.latethistle.server.material.Shots;
+import app.latethistle.server.story.StoryService;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** The lines of a script as they are settled and read, for the film. */
+@Component
+class ReadVoice implements Voice {
+  private final StoryService stories;
+  private final VoiceLines settled;
+  private final Readings readings;
+  private final Shots shots;
+
+  ReadVoice(StoryService stories, VoiceLines settled, Readings readings, Shots shots) {
+    this.stories = stories;
+    this.settled = settled;
+    this.readings = readings;
+    this.shots = shots;
+  }
+
+  @Override
+  public List<ReadLine> lines(long productionId) {
+    List<VoiceLine> kept = settled.findByProductionIdOrderById(productionId);
+    if (kept.isEmpty()) {
+      return List.of();
+    }
+    Story story = stories.state(productionId).story();
+    Map<Long, Reading> picked =
+        readings
+            .findAllById(kept.stream().map(VoiceLine::pickId).filter(Objects::nonNull).toList())
+            .stream()
+            .collect(Collectors.toMap(Reading::id, Function.identity()));
+    Map<Integer, Shot> byStory = byStory(productionId);
+    double gap = story.delivery().gap();
+    List<SpokenLine> script = story.script().lines();
+    Map<Integer, VoiceLine> matched = LineMatch.match(script, kept);
+    List<ReadLine> lines = new ArrayList<>();
+    for (SpokenLine line : script) {
+      VoiceLine its = matched.get(line.number());
+      Reading pick = its == null ? null : picked.get(its.pickId());
+      lines.add(pick == null ? unread(line, gap) : read(line, its, pick, byStory, gap));
+    }
+    return lines;
+  }
+
+  private static ReadLine unread(SpokenLine line, double gap) {
+    Narration.Line silent =
+        new Narration.Line(
+            "unread " + line.number(), line.number(), List.of(), 0, new Narration.Start.After(gap));
+    return new ReadLine(silent, null, List.of(), 0);
+  }
+
+  private static ReadLine read(
+      SpokenLine line, VoiceLine its, Reading pick, Map<Integer, Shot> byStory, double gap) {
+    Reading.Heard heard = pick.heard();
+    Tightening tight =
+        its.longest() == null ? Tightening.NONE : VoiceService.tightening(heard, its.longest());
+    List<Narration.Word> words =
+        tight.words(heard.words()).stream()
+            .map(w -> new Narration.Word(w.text(), new Stretch(w.start(), w.end())))
+            .toList();
+    Narration.Line placed =
+        new Narration.Line(
+            Long.toString(its.id()),
+            line.number(),
+            words,
+            tight.at(heard.length()),
+            start(its, byStory, gap));
+    return new ReadLine(placed, pick.medium(), tight.cuts(), heard.facts().loudness());
+  }
+
+  private static Narration.Start start(VoiceLine line, Map<Integer, Shot> byStory, double gap) {
+    Double value = line.startValue();
+    if (value == null) {
+      return new Narration.Start.After(gap);
+    }
+    return switch (line.startKind()) {
+      case AFTER -> new Narration.Start.After(value);
+      case BAR -> new Narration.Start.OnBar((int) Math.round(value));
+      case FREE -> new Narration.Start.At(Samples.ofSeconds(value));
+      case SHOT -> {
+        Shot shot = byStory.get((int) Math.round(value));
+        yield new Narration.Start.WithShot(shot == null ? "" : Long.toString(shot.id()));
+      }
+    };
+  }
+
+  private Map<Integer, Shot> byStory(long productionId) {
+    return shots.findByProductionId(productionId).stream()
+        .filter(s -> s.storyShot() != null)
+        .collect(Collectors.toMap(Shot::storyShot, Function.identity(), (a, b) -> a));
+  }
+
+  @Override
+  public Map<Long, Integer> linesOfShots(long productionId) {
+    Map<Integer, Shot> byStory = byStory(productionId);
+    Map<Long, Integer> lines = new HashMap<>();
+    for (StoryShot shot : stories.state(productionId).story().shots().shots()) {
+      Shot its = byStory.get(shot.id());
+      if (its != null && shot.line() > 0) {
+        lines.put(its.id(), shot.line());
+      }
+    }
+    return lines;
+  }
+}

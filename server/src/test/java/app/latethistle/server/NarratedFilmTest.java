@@ -1,0 +1,111 @@
+package app.latethistle.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Films that are cut on the voice as well as on the music. */
+class NarratedFilmTest {
+  private static final String SCRIPT =
+      "## The jetty\n\nMaren (V.O.): The water came at night, and it really stayed.\n";
+
+  private static CutFilm spoken() {
+    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    long revision = cut.api.get(cut.path + "/story").json().get("revision").asLong();
+    Api.Answer written =
+        cut.api.json(
+            "PUT",
+            cut.path + "/story/script",
+            Map.of("text", SCRIPT, "fileName", "", "revision", revision));
+    assertThat(written.status()).as(written.text()).isEqualTo(200);
+    read(cut, 110);
+    return cut;
+  }
+
+  private static void read(CutFilm cut, double rate) {
+    Api.Answer read =
+        cut.api.post(
+            cut.path + "/voice/lines/1/narrate",
+            Map.of("voice", "Merrin", "wordsPerMinute", rate, "manner", "EVEN"));
+    assertThat(read.status()).as(read.text()).isEqualTo(204);
+    cut.film = cut.api.get(cut.path + "/film").json();
+  }
+
+  private static JsonNode word(CutFilm cut, String text) {
+    for (JsonNode word : cut.film.get("voice").get(0).get("words")) {
+      if (word.get("text").asString().startsWith(text)) {
+        return word;
+      }
+    }
+    throw new AssertionError("no word " + text + " in " + cut.film.get("voice"));
+  }
+
+  private static Map<String, Object> onStart(CutFilm cut, int joint, JsonNode word, int offset) {
+    Map<String, Object> values = new HashMap<>();
+    values.put("joint", joint);
+    values.put(
+        "word",
+        Map.of(
+            "line", cut.film.get("voice").get(0).get("line").asString(),
+            "word", word.get("word").asInt(),
+            "edge", "START"));
+    values.put("offset", offset);
+    values.put("frame", 0);
+    return values;
+  }
+
+  @Test
+  void aCutOnAWordFollowsAnotherReading() {
+    CutFilm cut = spoken();
+    JsonNode stayed = word(cut, "stayed");
+    cut.edit("move-joint", onStart(cut, 1, stayed, -2));
+    long frame = cut.joint(1).get("frame").asLong();
+    assertThat(frame).isEqualTo(stayed.get("startFrame").asLong() - 2);
+    assertThat(cut.joint(1).get("tie").asString()).isEqualTo("WORD");
+    assertThat(cut.joint(1).get("reason").asString())
+        .isEqualTo("2 f before start of \u2018stayed\u2019 in line 1");
+    read(cut, 80);
+    assertThat(cut.joint(1).get("frame").asLong())
+        .as("a slower reading comes to the word later")
+        .isGreaterThan(frame + 10)
+        .isEqualTo(word(cut, "stayed").get("startFrame").asLong() - 2);
+  }
+
+  @Test
+  void aCutInsideAWordIsTold() {
+    CutFilm cut = spoken();
+    JsonNode water = word(cut, "water");
+    long inside = Math.round((water.get("start").asDouble() + water.get("end").asDouble()) / 2);
+    Map<String, Object> free = new HashMap<>();
+    free.put("joint", 1);
+    free.put("offset", 0);
+    free.put("frame", inside);
+    cut.edit("move-joint", free);
+    assertThat(cut.film.get("problems").toString()).contains("INSIDE_WORD");
+    assertThat(cut.joint(1).get("reason").asString()).contains("inside \u2018water\u2019");
+  }
+
+  @Test
+  void threeProposalsAreShownAndOneIsTaken() {
+    CutFilm cut = spoken();
+    JsonNode before = cut.film;
+    JsonNode proposals = cut.api.get(cut.path + "/film/proposals?everything=true").json();
+    assertThat(proposals).hasSize(3);
+    assertThat(cut.api.get(cut.path + "/film").json()).isEqualTo(before);
+    for (JsonNode proposal : proposals) {
+      assertThat(proposal.get("shots")).hasSize(6);
+      assertThat(proposal.get("insideWords").asInt()).isZero();
+      assertThat(proposal.get("terms").get("LENGTH").asDouble()).isNotNegative();
+    }
+    JsonNode calm = proposals.get(0);
+    assertThat(calm.get("pace").asString()).isEqualTo("CALM");
+    cut.edit("first-cut", Map.of("everything", true, "pace", "CALM"));
+    for (int i = 0; i < 6; i++) {
+      assertThat(cut.shot(i).get("start")).isEqualTo(calm.get("shots").get(i).get("start"));
+    }
+    assertThat(cut.film.get("length")).isEqualTo(calm.get("length"));
+  }
+}

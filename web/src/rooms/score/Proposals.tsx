@@ -1,0 +1,160 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import Switch from "@mui/material/Switch";
+import { useState } from "react";
+import {
+  takeFrameUrl,
+  type Film,
+  type Pace,
+  type Production,
+  type Proposal,
+} from "../../api/client";
+import { useProposals } from "../../api/queries";
+import { plural } from "../../parts/words";
+import { fraunces, ink } from "../../theme";
+
+interface Props {
+  production: Production;
+  film: Film;
+  onTake: (everything: boolean, pace: Pace) => void;
+  onClose: () => void;
+}
+
+const MEANING: Record<Pace, string> = {
+  CALM: "shots of like lengths, cuts on downbeats",
+  EVEN: "somewhat shorter shots where the music is strong",
+  BRISK: "quick cuts in strong parts, on any beat; may end a seventh sooner",
+};
+
+/** Three ways to cut the film, each drawn whole, one of which can be taken. */
+export function Proposals({ production, film, onTake, onClose }: Props) {
+  const [everything, setEverything] = useState(film.shots.length === 0);
+  const { data: proposals, error } = useProposals(production.id, film.revision, everything);
+  const locked = film.shots.filter((s) => s.locked).length;
+  return (
+    <Dialog open onClose={onClose} maxWidth={false} aria-labelledby="proposals">
+      <Box sx={{ width: 1080, p: 5, bgcolor: ink.sheet }}>
+        <Box sx={{ display: "flex", alignItems: "baseline", gap: 3, mb: 3 }}>
+          <Box component="h2" id="proposals" sx={{ typography: "h1", m: 0 }}>
+            Three ways to cut it
+          </Box>
+          <Box sx={{ color: ink.ink2 }}>
+            {locked > 0
+              ? `${plural(locked, "locked shot")} ${locked === 1 ? "stays" : "stay"} where ${locked === 1 ? "it is" : "they are"}; nothing is changed until you choose`
+              : "nothing is changed until you choose"}
+          </Box>
+          <Box sx={{ flex: 1 }} />
+          {film.outside.length > 0 && film.shots.length > 0 && (
+            <FormControlLabel
+              control={
+                <Switch
+                  size="small"
+                  checked={everything}
+                  onChange={(e) => setEverything(e.target.checked)}
+                />
+              }
+              label={`with the ${plural(film.outside.length, "shot")} left out`}
+            />
+          )}
+        </Box>
+        {error && <Box sx={{ color: ink.rust }}>{error.message}</Box>}
+        {proposals?.map((p) => (
+          <Row
+            key={p.pace}
+            proposal={p}
+            longest={Math.max(...proposals.map((q) => q.length))}
+            production={production}
+            film={film}
+            onTake={() => onTake(everything, p.pace)}
+          />
+        ))}
+        <Box sx={{ display: "flex", justifyContent: "flex-end", mt: 4 }}>
+          <Button onClick={onClose}>Leave it as it is</Button>
+        </Box>
+      </Box>
+    </Dialog>
+  );
+}
+
+interface RowProps {
+  proposal: Proposal;
+  longest: number;
+  production: Production;
+  film: Film;
+  onTake: () => void;
+}
+
+const WIDTH = 1040;
+const HEIGHT = 62;
+
+function Row({ proposal, longest, production, film, onTake }: RowProps) {
+  const fps = production.framesPerSecond;
+  const name = proposal.pace.toLowerCase();
+  const cuts = proposal.shots.length - 1;
+  const lengths = proposal.shots.map((s) => (s.end - s.start) / fps);
+  const facts = [
+    `${(proposal.length / fps).toFixed(1)} s`,
+    `${cuts} cuts: ${proposal.downbeats} on downbeats, ${proposal.beats} on beats` +
+      (proposal.words > 0 ? `, ${proposal.words} on words` : ""),
+    `shots ${Math.min(...lengths).toFixed(1)} to ${Math.max(...lengths).toFixed(1)} s`,
+    ...(film.shots.length > 0 ? [`${plural(proposal.moved, "shot")} would move`] : []),
+  ];
+  return (
+    <Box component="section" aria-label={name} sx={{ borderTop: `1px solid ${ink.rule}`, py: 3 }}>
+      <Box sx={{ display: "flex", alignItems: "baseline", gap: 3, mb: 1.5 }}>
+        <Box sx={{ ...fraunces, fontSize: 17, fontStyle: "italic", color: ink.thistleDeep }}>
+          {name}
+        </Box>
+        <Box sx={{ color: ink.ink2 }}>{MEANING[proposal.pace]}</Box>
+        <Box sx={{ flex: 1 }} />
+        <Button variant="contained" color="primary" onClick={onTake}>
+          Take the {name} cut
+        </Button>
+      </Box>
+      <svg width={WIDTH} height={HEIGHT} role="img" aria-label={`the ${name} cut`}>
+        {proposal.shots.map((s) => {
+          const x = (s.start / longest) * WIDTH;
+          const width = Math.max(1, ((s.end - s.start) / longest) * WIDTH - 2);
+          return (
+            <g key={s.shotId}>
+              <svg x={x} width={width} height={HEIGHT}>
+                <rect width="100%" height="100%" fill={ink.well} />
+                <image
+                  href={takeFrameUrl(production.id, s.takeId, s.in + (s.end - s.start) / 2, 144)}
+                  width="100%"
+                  height="100%"
+                  preserveAspectRatio="xMidYMid slice"
+                />
+              </svg>
+              {width > 26 && (
+                <g transform={`translate(${x + 3} 3)`}>
+                  <rect width={s.label.length * 6.6 + 6} height={15} rx={2} fill="#000000aa" />
+                  <text x={3} y={11.5} fontSize={12} fill="#fff">
+                    {s.label}
+                  </text>
+                </g>
+              )}
+            </g>
+          );
+        })}
+      </svg>
+      <Box sx={{ display: "flex", gap: 5, typography: "body2", color: ink.ink2, mt: 1 }}>
+        {facts.map((fact) => (
+          <span key={fact}>{fact}</span>
+        ))}
+        {proposal.insideWords > 0 && (
+          <Box component="span" sx={{ color: ink.rust }}>
+            {plural(proposal.insideWords, "cut")} inside words
+          </Box>
+        )}
+        {proposal.leftOut.length > 0 && (
+          <Box component="span" sx={{ color: ink.rust }}>
+            no room for {proposal.leftOut.join(", ")}
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}

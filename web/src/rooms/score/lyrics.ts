@@ -1,0 +1,129 @@
+import type { HeardWord, Spoken } from "../../api/client";
+
+/** A word as it is set under the picture. */
+export interface Lyric {
+  word: HeardWord;
+  line: Spoken;
+  /** Where it is spoken. */
+  from: number;
+  to: number;
+  /** Where it is written, how wide, and on which row. */
+  x: number;
+  width: number;
+  row: number;
+  stressed: boolean;
+}
+
+/** How wide a text is when set at its full width. */
+export type Measure = (text: string, stressed: boolean) => number;
+
+/** No word is written further from where it is spoken, in pixels, while another row can help. */
+const FURTHEST = 12;
+/** How narrow words may be set, as a part of their full width. */
+const NARROWEST = 0.8;
+const GAP = 4;
+
+/** Words that carry no stress of their own: the function words of English. */
+const UNSTRESSED = new Set(
+  (
+    "a an the and or but nor so yet of to in on at by for from with into onto over under as if than " +
+    "that this these those it its he him his she her they them their we us our you your i me my who " +
+    "whom whose which what is are was were be been am do does did has have had will would can could " +
+    "shall should may might must not no there here then when where while"
+  ).split(" "),
+);
+
+export function isStressed(text: string): boolean {
+  return !UNSTRESSED.has(text.toLowerCase().replace(/[^a-z']/g, ""));
+}
+
+/** The words of the lines that fall on a stave, on as few rows as keep them near their place. */
+export function lyricsOf(
+  lines: readonly Spoken[],
+  within: { start: number; end: number },
+  x: (frame: number) => number,
+  measure: Measure,
+  rows: number,
+): Lyric[] {
+  const words = lines.flatMap((line) =>
+    line.words
+      .filter((w) => w.start >= within.start && w.start < within.end)
+      .map((word): Lyric => {
+        const from = x(word.start);
+        const to = x(word.end);
+        const stressed = isStressed(word.text);
+        const full = measure(word.text, stressed);
+        const width = Math.max(full * NARROWEST, Math.min(full, to - from));
+        return { word, line, from, to, x: from, width, row: stressed ? 0 : 1, stressed };
+      }),
+  );
+  const sorted = words.sort((a, b) => a.from - b.from);
+  for (let row = 0; row < 2; row++) settle(sorted.filter((w) => w.row === row));
+  if (rows > 2) spread(sorted);
+  return sorted;
+}
+
+/** How many rows of words keep all of them near their place on every stave: 2 or 3; 0 for none. */
+export function rowsNeeded(
+  lines: readonly Spoken[],
+  staves: readonly { stave: { start: number; end: number }; x: (frame: number) => number }[],
+  measure: Measure,
+): number {
+  if (lines.length === 0) return 0;
+  const crowded = staves.some((s) =>
+    lyricsOf(lines, s.stave, (f) => s.x(f), measure, 2).some((w) => moved(w) > FURTHEST),
+  );
+  return crowded ? 3 : 2;
+}
+
+/** Moves every second word of a crowded stretch to a third row. */
+function spread(words: Lyric[]) {
+  for (const row of [0, 1]) {
+    const own = words.filter((w) => w.row === row);
+    if (own.every((w) => Math.abs(w.x - w.from) <= FURTHEST)) continue;
+    own.forEach((w, i) => {
+      const crowded = own.slice(Math.max(0, i - 2), i + 3).some((n) => moved(n) > FURTHEST);
+      if (crowded && i % 2 === 1) w.row = 2;
+    });
+    settle(words.filter((w) => w.row === row));
+  }
+  settle(words.filter((w) => w.row === 2));
+}
+
+const moved = (w: Lyric) => Math.abs(w.x - w.from);
+
+/**
+ * Moves the words of a row so that none covers another, each as little as can be: the least sum of
+ * squares, by pooling neighbours that are in each other's way (isotonic regression).
+ */
+function settle(row: Lyric[]) {
+  interface Pool {
+    words: Lyric[];
+    /** Where its first word would stand, by each of its words. */
+    wishes: number[];
+    width: number;
+  }
+  const at = (pool: Pool) => pool.wishes.reduce((a, b) => a + b, 0) / pool.wishes.length;
+  const pools: Pool[] = [];
+  for (const word of row) {
+    let pool: Pool = { words: [word], wishes: [word.from], width: word.width + GAP };
+    for (let last = pools.at(-1); last; last = pools.at(-1)) {
+      const before = last;
+      if (at(before) + before.width <= at(pool)) break;
+      pools.pop();
+      pool = {
+        words: [...before.words, ...pool.words],
+        wishes: [...before.wishes, ...pool.wishes.map((wish) => wish - before.width)],
+        width: before.width + pool.width,
+      };
+    }
+    pools.push(pool);
+  }
+  for (const pool of pools) {
+    let x = at(pool);
+    for (const word of pool.words) {
+      word.x = x;
+      x += word.width + GAP;
+    }
+  }
+}
