@@ -4,7 +4,8 @@ import { inLimits, limitsOf, nudged, stepped, tied } from "../rooms/score/cuts";
 import { lyricsOf } from "../rooms/score/lyrics";
 import { wordName } from "../rooms/score/words";
 import { Ruler, partsFor, stavesOf } from "../rooms/score/layout";
-import type { Film } from "../api/client";
+import { meansOf } from "../rooms/score/means";
+import type { Film, Song } from "../api/client";
 import { film } from "./film";
 
 const freed = (joint: number, frame: number): Film => {
@@ -114,6 +115,24 @@ describe("cuts and words", () => {
       if (rows === 3) expect(furthest).toBeLessThanOrEqual(12);
       else expect(furthest).toBeGreaterThan(12);
     }
+  });
+});
+
+describe("lengths by section", () => {
+  it("counts a shot where it begins", () => {
+    const section = { kind: "A", name: "OPENING" as const, energy: 1, bars: 4 };
+    const song = {
+      sections: [
+        { ...section, start: 0, end: 8.5 },
+        { ...section, kind: "B", name: "FULL" as const, start: 8.5, end: 60 },
+      ],
+    } as Song;
+    // Shots begin at frames 0, 108, 204, 300 ...: 8.5 s is frame 204, where the third one does.
+    const means = meansOf(film(4), song, 24);
+    expect(means.map((m) => m.shots)).toEqual([2, 2]);
+    expect(means[0]?.mean).toBeCloseTo((108 + 96) / 2 / 24);
+    expect(means[1]?.mean).toBeCloseTo(4);
+    expect(meansOf(film(4), undefined, 24)).toEqual([]);
   });
 });
 

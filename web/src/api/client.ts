@@ -22,6 +22,7 @@ export type ProblemKind = Schemas["ProblemView"]["kind"];
 export type Spoken = Schemas["SpokenView"];
 export type HeardWord = Schemas["HeardWord"];
 export type Proposal = Schemas["ProposalView"];
+export type Version = Schemas["VersionView"];
 export type Pace = Proposal["pace"];
 export type Clock = Schemas["ClockView"];
 export type Master = Schemas["MasterView"];

@@ -14,6 +14,7 @@ import {
   type Proposal,
   type Service,
   type Song,
+  type Version,
   type Voice,
 } from "./client";
 
@@ -46,6 +47,13 @@ export const useProposals = (id: number, revision: number, everything: boolean) 
     queryKey: [...keys.film(id), "proposals", revision, everything],
     queryFn: () => call<Proposal[]>("GET", `${under(id)}/film/proposals?everything=${everything}`),
     retry: false,
+  });
+
+/** The film's versions, compared with it as it is. */
+export const useVersions = (id: number, revision: number) =>
+  useQuery({
+    queryKey: [...keys.film(id), "versions", revision],
+    queryFn: () => call<Version[]>("GET", `${under(id)}/film/versions`),
   });
 
 export const useMaterial = (id: number) =>

@@ -1,9 +1,11 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { Film, Production } from "../../api/client";
+import { useSongs } from "../../api/queries";
 import { plural } from "../../parts/words";
 import { ink } from "../../theme";
 import type { ScoreActions } from "./useScoreActions";
+import { meansOf } from "./means";
 import { select } from "./useScoreKeys";
 
 /** The film as a whole, while no shot is selected: what to look at, and which shots are out. */
@@ -17,6 +19,7 @@ export function FilmCard({
   actions: ScoreActions;
 }) {
   const fps = production.framesPerSecond;
+  const song = useSongs(production.id).data?.find((s) => s.chosen);
   const lengths = film.shots.map((s) => s.end - s.start).sort((a, b) => a - b);
   const span = (frames: number | undefined) => `${((frames ?? 0) / fps).toFixed(2)} s`;
   const rows: [string, string][] = [
@@ -25,6 +28,15 @@ export function FilmCard({
       `${(film.length / fps).toFixed(2)} s of ${Math.round(production.targetSeconds)} s wanted`,
     ],
     ["Shots", `${film.shots.length}, ${span(lengths[0])} to ${span(lengths.at(-1))}`],
+    ...meansOf(film, song, fps).map(({ name, mean, shots }): [string, string] => [
+      name,
+      `${mean.toFixed(2)} s a shot, ${plural(shots, "shot")}`,
+    ]),
+    ...(film.voice.length > 0
+      ? ([
+          ["In words", `${film.problems.filter((p) => p.kind === "INSIDE_WORD").length} cuts`],
+        ] satisfies [string, string][])
+      : []),
     ["Locked", `${film.shots.filter((s) => s.locked).length}`],
   ];
   return (

@@ -9,6 +9,7 @@ import { NumberField } from "../../parts/NumberField";
 import { useRoom } from "../../store";
 import { fraunces, ink } from "../../theme";
 import { Proposals } from "./Proposals";
+import { Versions } from "./Versions";
 import type { ScoreActions } from "./useScoreActions";
 
 interface Props {
@@ -68,6 +69,7 @@ export function SheetHeader({ film, production, actions, barsPerLine }: Props) {
         onChange={(to) => actions.setSong(film.songStart, Math.round(to))}
       />
       <CutAgain film={film} production={production} actions={actions} />
+      <Named film={film} production={production} />
       <Box sx={{ flex: 1 }} />
       <History name="Undo" what={film.undo} onClick={actions.undo} />
       <History name="Redo" what={film.redo} onClick={actions.redo} />
@@ -95,6 +97,18 @@ function History({ name, what, onClick }: { name: string; what: string; onClick:
         {name}
       </Button>
     </Tooltip>
+  );
+}
+
+function Named({ film, production }: Pick<Props, "film" | "production">) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button onClick={() => setOpen(true)} aria-haspopup="dialog">
+        Versions
+      </Button>
+      {open && <Versions production={production} film={film} onClose={() => setOpen(false)} />}
+    </>
   );
 }
 

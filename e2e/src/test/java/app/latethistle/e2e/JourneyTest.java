@@ -160,6 +160,30 @@ class JourneyTest {
     steps.button("Cut again").click();
     steps.button("Take the calm cut").click();
     assertThat(steps.foot()).containsText(Pattern.compile("Cuts on a beat \\d of 5"));
+    comparedVersion(page, steps);
+  }
+
+  /** Names the film, changes it, sees what differs, and goes back. */
+  private static void comparedVersion(Page page, Steps steps) {
+    steps.button("Versions").click();
+    page.getByLabel("Name of this version").fill("calm");
+    page.keyboard().press("Enter");
+    Locator calm = page.getByRole(AriaRole.REGION, named("calm"));
+    assertThat(calm).containsText("as the film is now");
+    steps.button("Close").click();
+    page.getByLabel("fades over, f").fill("20");
+    page.keyboard().press("Enter");
+    page.keyboard().press("Escape");
+    page.keyboard().press("Home");
+    page.keyboard().press("s");
+    page.keyboard().press("n");
+    page.keyboard().press("]");
+    steps.button("Versions").click();
+    assertThat(calm).containsText("020 begins");
+    calm.getByRole(AriaRole.BUTTON).filter(new Locator.FilterOptions().setHasText("back")).click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+    steps.button("Undo").hover();
+    assertThat(page.getByRole(AriaRole.TOOLTIP)).containsText("go back to calm");
   }
 
   /** The film's length in frames, from the timecode in the foot. */

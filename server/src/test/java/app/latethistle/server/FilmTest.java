@@ -221,4 +221,33 @@ class FilmTest {
       assertThat(again.content()).isEqualTo(end);
     }
   }
+
+  @Test
+  void aNamedVersionIsComparedAndGoneBackTo() {
+    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    String versions = cut.path + "/film/versions";
+    String first = cut.content();
+    assertThat(cut.api.post(versions, Map.of("name", "first")).status()).isEqualTo(204);
+    assertThat(cut.api.post(versions, Map.of("name", "first")).detail()).contains("another name");
+    assertThat(cut.api.post(versions, Map.of("name", " ")).status()).isEqualTo(422);
+    String label = cut.shot(3).get("label").asString();
+    cut.edit("remove", Map.of("place", 3));
+    cut.edit("slip", Map.of("place", 0, "in", 1));
+    String later = cut.content();
+    JsonNode version = cut.api.get(versions).json().get(0);
+    assertThat(version.get("differences").toString())
+        .contains(label + " comes in", cut.shot(0).get("label").asString() + " shows another part");
+    String back = versions + "/" + version.get("id").asLong();
+    Map<String, Object> at = Map.of("revision", cut.film.get("revision").asLong());
+    assertThat(cut.api.post(back + "/back", at).status()).isEqualTo(204);
+    assertThat(cut.api.post(back + "/back", at).status()).as("an old revision").isEqualTo(409);
+    cut.film = cut.api.get(cut.path + "/film").json();
+    assertThat(cut.content()).isEqualTo(first);
+    assertThat(cut.film.get("undo").asString()).isEqualTo("go back to first");
+    assertThat(cut.api.get(versions).json().get(0).get("differences")).isEmpty();
+    cut.edit("undo", Map.of());
+    assertThat(cut.content()).isEqualTo(later);
+    assertThat(cut.api.delete(back).status()).isEqualTo(204);
+    assertThat(cut.api.get(versions).json()).isEmpty();
+  }
 }

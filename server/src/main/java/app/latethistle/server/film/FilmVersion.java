@@ -1,0 +1,60 @@
+package app.latethistle.server.film;
+
+import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.Film;
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import java.time.Instant;
+
+/** A film as it was when a person gave it a name. */
+@Entity
+class FilmVersion {
+  /** Letters a name may have. */
+  static final int LONGEST = 80;
+
+  @Id
+  @GeneratedValue(strategy = GenerationType.IDENTITY)
+  private Long id;
+
+  private Long productionId;
+  private String name;
+
+  /** The edit that makes the film this one. */
+  @Column(columnDefinition = "text")
+  private String film;
+
+  private Instant madeAt;
+
+  protected FilmVersion() {}
+
+  FilmVersion(long productionId, String name, Film film) {
+    this.productionId = productionId;
+    this.name = name;
+    this.film = EditJson.write(new Edit.Replace(film, "go back to " + name));
+    madeAt = Instant.now();
+  }
+
+  Long id() {
+    return id;
+  }
+
+  Long productionId() {
+    return productionId;
+  }
+
+  String name() {
+    return name;
+  }
+
+  Instant madeAt() {
+    return madeAt;
+  }
+
+  /** The edit that makes the film this one. */
+  Edit.Replace edit() {
+    return (Edit.Replace) EditJson.read(film);
+  }
+}

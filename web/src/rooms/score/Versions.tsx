@@ -1,0 +1,139 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import OutlinedInput from "@mui/material/OutlinedInput";
+import { useState } from "react";
+import { under, type Film, type Production, type Version } from "../../api/client";
+import { useChange, useVersions } from "../../api/queries";
+import { timecode } from "../../parts/time";
+import { plural } from "../../parts/words";
+import { fraunces, ink } from "../../theme";
+
+interface Props {
+  production: Production;
+  film: Film;
+  onClose: () => void;
+}
+
+/** Differences that are told before the rest is counted. */
+const TOLD = 6;
+
+/** The film's named versions: what is other in each, going back to one, naming this one. */
+export function Versions({ production, film, onClose }: Props) {
+  const versions = useVersions(production.id, film.revision).data;
+  const [name, setName] = useState("");
+  const { mutateAsync: change } = useChange<{ method: string; path: string; body?: object }>(
+    production.id,
+    ({ method, path, body }) => ({
+      method,
+      path: `${under(production.id)}/film/versions${path}`,
+      body,
+    }),
+  );
+  const keep = async () => {
+    await change({ method: "POST", path: "", body: { name } }).then(
+      () => setName(""),
+      () => undefined,
+    );
+  };
+  return (
+    <Dialog open onClose={onClose} maxWidth={false} aria-labelledby="versions">
+      <Box sx={{ width: 720, p: 5, bgcolor: ink.sheet }}>
+        <Box component="h2" id="versions" sx={{ typography: "h1", m: 0, mb: 1 }}>
+          Versions
+        </Box>
+        <Box sx={{ color: ink.ink2, mb: 3 }}>
+          Everything is saved as it is done; a version is a name to come back to. What the film is
+          now comes back with Undo.
+        </Box>
+        <Box
+          component="form"
+          onSubmit={(e) => {
+            e.preventDefault();
+            void keep();
+          }}
+          sx={{ display: "flex", gap: 2, mb: 3 }}
+        >
+          <OutlinedInput
+            autoFocus
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            placeholder="what this version is"
+            inputProps={{ "aria-label": "Name of this version", maxLength: 80 }}
+            sx={{ flex: 1 }}
+          />
+          <Button type="submit" variant="contained" color="primary" disabled={name.trim() === ""}>
+            Name it as it is now
+          </Button>
+        </Box>
+        {versions?.length === 0 && <Box sx={{ color: ink.ink2 }}>No version has a name yet.</Box>}
+        <Box sx={{ maxHeight: 420, overflow: "auto" }}>
+          {versions?.map((version) => (
+            <Row
+              key={version.id}
+              version={version}
+              production={production}
+              onBack={() => {
+                void change({
+                  method: "POST",
+                  path: `/${version.id}/back`,
+                  body: { revision: film.revision },
+                }).then(onClose, () => undefined);
+              }}
+              onRemove={() =>
+                void change({ method: "DELETE", path: `/${version.id}` }).catch(() => undefined)
+              }
+            />
+          ))}
+        </Box>
+        <Box sx={{ display: "flex", justifyContent: "flex-end", mt: 4 }}>
+          <Button onClick={onClose}>Close</Button>
+        </Box>
+      </Box>
+    </Dialog>
+  );
+}
+
+interface RowProps {
+  version: Version;
+  production: Production;
+  onBack: () => void;
+  onRemove: () => void;
+}
+
+function Row({ version, production, onBack, onRemove }: RowProps) {
+  const { differences } = version;
+  const more = differences.length - TOLD;
+  return (
+    <Box
+      component="section"
+      aria-label={version.name}
+      sx={{ display: "flex", gap: 3, py: 2, borderTop: `1px solid ${ink.rule}` }}
+    >
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Box sx={{ display: "flex", gap: 3, alignItems: "baseline" }}>
+          <Box sx={{ ...fraunces, fontSize: 17, color: ink.thistleDeep }}>{version.name}</Box>
+          <Box sx={{ color: ink.ink2 }}>
+            {timecode(version.length, production.framesPerSecond)}, {plural(version.shots, "shot")},{" "}
+            {new Date(version.madeAt).toLocaleString([], {
+              dateStyle: "medium",
+              timeStyle: "short",
+            })}
+          </Box>
+        </Box>
+        <Box sx={{ typography: "body2", color: ink.ink2 }}>
+          {differences.length === 0
+            ? "as the film is now"
+            : `against the film as it is now: ${differences.slice(0, TOLD).join("; ")}`}
+          {more > 0 && `; and ${plural(more, "shot")} more`}
+        </Box>
+      </Box>
+      <Box sx={{ display: "flex", gap: 2, alignItems: "center" }}>
+        <Button onClick={onBack} disabled={differences.length === 0}>
+          Go back to it
+        </Button>
+        <Button onClick={onRemove}>Remove</Button>
+      </Box>
+    </Box>
+  );
+}
