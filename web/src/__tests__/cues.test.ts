@@ -1,3 +1,5 @@
+import { movesBetween } from "../rooms/cues/moves";
+import { film } from "./film";
 import { describe, expect, it } from "vitest";
 import type { Reading, Song } from "../api/client";
 import { doubtsOf } from "../rooms/cues/doubts";
@@ -63,5 +65,23 @@ describe("doubtful bars", () => {
       { from: 13, to: 40, words: "bar 5 is hardly heard" },
     ]);
     expect(doubtsOf(song([1, 1, 1, 1]))).toEqual([]);
+  });
+});
+
+describe("what a change of the clocks did to the film", () => {
+  const moved = (by: number) => ({
+    joints: film().joints.map((j, i) => (i > 3 ? { ...j, frame: j.frame + by } : j)),
+  });
+  const problem = { kind: "INSIDE_WORD" as const, place: 2, frames: 4, text: "inside a word" };
+
+  it("counts cuts that moved and says what is wrong now", () => {
+    expect(movesBetween(film(), film())).toBe("");
+    expect(movesBetween(film(), film(12, moved(-7)))).toBe("9 cuts moved with it, by up to 7 f.");
+    expect(movesBetween(film(), film(12, { problems: [problem] }))).toBe("inside a word.");
+    const both = film(12, { ...moved(1), problems: [problem] });
+    expect(movesBetween(film(12, { problems: [problem] }), both)).toBe(
+      "9 cuts moved with it, by up to 1 f.",
+    );
+    expect(movesBetween(film(11), film())).toBe("");
   });
 });

@@ -8,6 +8,7 @@ import { plural } from "../../parts/words";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { fraunces, ink } from "../../theme";
 import { ArrivalsPanel } from "../takes/ArrivalsPanel";
+import { useTellMoves } from "./moves";
 import { BandPanel } from "./BandPanel";
 import { LengthPanel } from "./LengthPanel";
 import { SongChoice } from "./SongChoice";
@@ -20,6 +21,7 @@ export function Cues() {
   const production = useRoomProduction();
   const songs = useSongs(production.id).data;
   const film = useFilm(production.id).data;
+  useTellMoves(film);
   const [shown, setShown] = useState<number | null>(null);
   const [panel, setPanel] = useState<"band" | "length" | null>(null);
   const spot = useSpot();
