@@ -1,7 +1,7 @@
 import { useState } from "react";
 import type { Song } from "../../api/client";
 import { face, fraunces, ink } from "../../theme";
-import { placeIn, type Shown } from "./shown";
+import { placeIn, timeIn, type Shown } from "./shown";
 import { momentName, sectionName } from "./sections";
 
 interface Props {
@@ -87,8 +87,7 @@ export function SectionRibbon({ song, shown, width, y, height, onMove }: Props) 
             if (drag?.border !== i) return;
             const box = e.currentTarget.ownerSVGElement?.getBoundingClientRect();
             if (!box) return;
-            const part = (e.clientX - box.left) / box.width;
-            setDrag({ border: i, to: shown.from + part * (shown.to - shown.from) });
+            setDrag({ border: i, to: timeIn(shown, (e.clientX - box.left) / box.width) });
           }}
           onPointerUp={() => {
             if (drag?.border === i && drag.to !== section.start) onMove(section.start, drag.to);

@@ -20,7 +20,7 @@ import { doubtsOf } from "./doubts";
 import { LineFlags } from "./LineFlags";
 import { SectionRibbon } from "./SectionRibbon";
 import { outlineOf, outlinePath } from "./peaks";
-import { closeTo, placeIn, turnedTo, type Shown } from "./shown";
+import { closeTo, placeIn, timeIn, turnedTo, type Shown } from "./shown";
 import { SungParts } from "./SungParts";
 import { useClicks } from "./useClicks";
 import { useCorrections, type Corrections } from "./useCorrections";
@@ -140,7 +140,7 @@ export function SongView({ song, production, film, spot, volume }: Props) {
   const paths = useMemo(() => {
     if (!peaks) return null;
     const o = outlineOf(peaks);
-    const time = (px: number) => shown.from + (px / WIDTH) * (shown.to - shown.from);
+    const time = (px: number) => timeIn(shown, px / WIDTH);
     return {
       peak: outlinePath(o.peak, o.perSecond, 0, WIDTH, time, MIDDLE, REACH, REACH),
       body: outlinePath(o.body, o.perSecond, 0, WIDTH, time, MIDDLE, REACH, REACH),
@@ -158,7 +158,7 @@ export function SongView({ song, production, film, spot, volume }: Props) {
   };
   const timeAt = (e: PointerEvent<SVGSVGElement>) => {
     const box = e.currentTarget.getBoundingClientRect();
-    return shown.from + ((e.clientX - box.left) / box.width) * (shown.to - shown.from);
+    return timeIn(shown, (e.clientX - box.left) / box.width);
   };
   const used =
     song.chosen && film && film.length > 0

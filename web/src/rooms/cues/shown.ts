@@ -12,6 +12,11 @@ export function placeIn({ from, to }: Shown, width: number): (seconds: number) =
   return (seconds) => ((seconds - from) / Math.max(0.01, to - from)) * width;
 }
 
+/** The time at a part of the way across such a drawing. */
+export function timeIn({ from, to }: Shown, part: number): number {
+  return from + part * (to - from);
+}
+
 /** A close view of a song around a time. */
 export function closeTo(at: number, length: number): Shown {
   const from = Math.max(0, Math.min(at - CLOSE / 2, length - CLOSE));

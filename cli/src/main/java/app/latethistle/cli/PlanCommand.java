@@ -62,7 +62,7 @@ final class PlanCommand implements Callable<Integer> {
   @Option(
       names = "--length",
       paramLabel = "SECONDS",
-      description = "Wanted; to the last beat if" + " not given.")
+      description = "Wanted; to the last beat if not given.")
   private Double length;
 
   @Option(names = "--fps", paramLabel = "N[/D]", description = "Frame rate; 24 if not given.")

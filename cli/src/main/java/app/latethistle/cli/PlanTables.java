@@ -94,7 +94,7 @@ final class PlanTables {
     return out;
   }
 
-  /** Beats in bars; the most frequent number of beats a bar counts. */
+  /** Beats in bars; the longest bar says how many are counted in each. */
   static BeatGrid beats(Path file) throws IOException {
     List<Row> rows = read(file, "time_s", "bar", "beat");
     long[] beats = new long[rows.size()];
@@ -156,12 +156,9 @@ final class PlanTables {
     List<CutPlanner.Wanted> shots = new ArrayList<>();
     for (Row row : read(file, "shot", "seconds")) {
       double seconds = row.number("seconds");
-      FrameRange usable =
-          new FrameRange(
-              rate.framesIn(row.number("in_s", 0)),
-              Math.max(
-                  rate.framesIn(row.number("in_s", 0)),
-                  rate.framesIn(Math.min(seconds, row.number("out_s", seconds)))));
+      long in = rate.framesIn(row.number("in_s", 0));
+      long out = rate.framesIn(Math.min(seconds, row.number("out_s", seconds)));
+      FrameRange usable = new FrameRange(in, Math.max(in, out));
       if (usable.length() == 0) {
         throw new IOException(
             file

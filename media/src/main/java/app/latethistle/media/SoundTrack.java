@@ -2,18 +2,15 @@ package app.latethistle.media;
 
 import app.latethistle.core.mix.Ducking;
 import app.latethistle.core.mix.SongFade;
+import app.latethistle.core.render.Fingerprint;
 import app.latethistle.core.time.Samples;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 
 /**
@@ -29,6 +26,9 @@ import java.util.List;
  */
 public record SoundTrack(
     Path song, Container container, long start, List<Speech> voice, long length, long fade) {
+
+  /** Digits that are enough to tell tracks apart. */
+  private static final int KEY_DIGITS = 32;
 
   /** Copies the list. */
   public SoundTrack {
@@ -109,13 +109,6 @@ public record SoundTrack(
     for (Speech speech : voice) {
       heard.append(' ').append(speech.key());
     }
-    try {
-      byte[] hash =
-          MessageDigest.getInstance("SHA-256")
-              .digest(heard.toString().getBytes(StandardCharsets.UTF_8));
-      return HexFormat.of().formatHex(hash, 0, 16);
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("Every Java has SHA-256.", e);
-    }
+    return Fingerprint.of(heard.toString()).substring(0, KEY_DIGITS);
   }
 }

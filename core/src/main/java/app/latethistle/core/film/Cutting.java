@@ -192,7 +192,7 @@ public record Cutting(List<Long> frames, VoiceClock voice, List<Problem> problem
   public static OptionalLong frameOf(
       Tie tie, SongUse song, VoiceClock voice, BeatGrid grid, FrameRate rate) {
     if (tie instanceof Tie.OnWord on) {
-      OptionalLong sample = voice.at(on.line(), on.word(), on.edge());
+      OptionalLong sample = voice.at(on);
       return sample.isEmpty()
           ? sample
           : OptionalLong.of(rate.nearestFrame(sample.getAsLong()) + on.offset());

@@ -72,19 +72,18 @@ public final class Reasons {
       return after(on.offset()) + beat(on.beat());
     }
     if (tie instanceof Tie.OnWord on) {
-      for (VoiceClock.Spoken line : voice.lines()) {
-        if (line.id().equals(on.line()) && on.word() >= 0 && on.word() < line.words().size()) {
-          String edge = on.edge() == Tie.Edge.START ? "start" : "end";
-          String word = bare(line.words().get(on.word()).text());
-          return after(on.offset())
-              + edge
-              + " of \u2018"
-              + word
-              + "\u2019 in line "
-              + line.number();
-        }
-      }
-      return "a word that is not read";
+      String edge = on.edge() == Tie.Edge.START ? "start" : "end";
+      return voice
+          .wordOf(on)
+          .map(
+              word ->
+                  after(on.offset())
+                      + edge
+                      + " of \u2018"
+                      + bare(word.get().text())
+                      + "\u2019 in line "
+                      + word.line().number())
+          .orElse("a word that is not read");
     }
     if (tie instanceof Tie.OnBeat) {
       return "a beat that the song does not have";

@@ -114,17 +114,22 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
     return start instanceof Narration.Start.WithShot ? "its shot is not in the film" : "";
   }
 
-  /** The sample of an end of a word; empty if there is no such word, or it is not heard. */
-  public OptionalLong at(String line, int word, Tie.Edge edge) {
-    for (Spoken spoken : lines) {
-      if (spoken.id().equals(line) && word >= 0 && word < spoken.words().size()) {
-        Stretch at = spoken.words().get(word).at();
-        if (at.length() > 0) {
-          return OptionalLong.of(edge == Tie.Edge.START ? at.start() : at.end());
-        }
-      }
-    }
-    return OptionalLong.empty();
+  /** The word a tie names; empty if there is none. */
+  Optional<Place> wordOf(Tie.OnWord tie) {
+    return lines.stream()
+        .filter(line -> line.id().equals(tie.line()))
+        .filter(line -> tie.word() >= 0 && tie.word() < line.words().size())
+        .map(line -> new Place(line, tie.word()))
+        .findFirst();
+  }
+
+  /** The sample of the end of a word that a tie names; empty if it is not heard. */
+  OptionalLong at(Tie.OnWord tie) {
+    return wordOf(tie)
+        .map(place -> place.get().at())
+        .filter(at -> at.length() > 0)
+        .map(at -> OptionalLong.of(tie.edge() == Tie.Edge.START ? at.start() : at.end()))
+        .orElseGet(OptionalLong::empty);
   }
 
   /** The word that is being spoken at a sample; at the very sample it begins it is not. */

@@ -63,19 +63,17 @@ final class Objective {
     wordCost = new double[m];
     uncut = new double[m];
     here = new double[m];
-    double[] speed = speeds();
-    double[] before = new double[speed.length + 1];
-    for (int f = 0; f < speed.length; f++) {
-      before[f + 1] = before[f] + speed[f];
-    }
+    double[] before = sums(speeds());
+    double whole = before[before.length - 1];
+    List<Long> phrases = phrases();
     for (int b = 0; b < m; b++) {
       Moment moment = moments.get(b);
-      paced[b] = before[(int) Math.min(speed.length, moment.frame())];
+      paced[b] = before[(int) Math.min(before.length - 1, moment.frame())];
       beatCost[b] = shots.size() > 1 ? BEAT * request.pace().beats * moment.cost() : 0;
-      wordCost[b] = words(moment);
+      wordCost[b] = words(moment, phrases);
     }
     borders();
-    share = shares(before[speed.length] * request.pace().least);
+    share = shares(whole * request.pace().least);
   }
 
   /** How quickly the film is to move at each frame, 1 at the song's mean energy. */
@@ -99,16 +97,31 @@ final class Objective {
     return request.rate().nearestFrame(inSong - request.music().start());
   }
 
-  private double words(Moment moment) {
-    VoiceClock voice = request.voice();
+  /** The frames at which phrases begin. */
+  private List<Long> phrases() {
+    return request.voice().phrases().stream()
+        .map(phrase -> request.rate().nearestFrame(phrase.get().at().start()))
+        .toList();
+  }
+
+  /** What comes before each frame, added up; one more than there are frames. */
+  private static double[] sums(double[] values) {
+    double[] before = new double[values.length + 1];
+    for (int f = 0; f < values.length; f++) {
+      before[f + 1] = before[f] + values[f];
+    }
+    return before;
+  }
+
+  private double words(Moment moment, List<Long> phrases) {
     if (moment.frame() == 0) {
       return 0;
     }
-    if (Cutting.framesInside(moment.frame(), voice, request.rate()) > 0) {
+    if (Cutting.framesInside(moment.frame(), request.voice(), request.rate()) > 0) {
       return INSIDE_WORD;
     }
-    for (VoiceClock.Place phrase : voice.phrases()) {
-      long ahead = request.rate().nearestFrame(phrase.get().at().start()) - moment.frame();
+    for (long phrase : phrases) {
+      long ahead = phrase - moment.frame();
       if (ahead >= 0 && ahead <= request.rate().perSecond() / 4) {
         return -BEFORE_PHRASE;
       }
@@ -124,10 +137,7 @@ final class Objective {
     for (KeyMoment moment : request.music().moments()) {
       mark(weight, frame(moment.at()), MOMENT_UNCUT);
     }
-    double[] before = new double[weight.length + 1];
-    for (int f = 0; f < weight.length; f++) {
-      before[f + 1] = before[f] + weight[f];
-    }
+    double[] before = sums(weight);
     for (int b = 0; b < moments.size(); b++) {
       int at = (int) moments.get(b).frame();
       // A cut a frame beside the border is on it.

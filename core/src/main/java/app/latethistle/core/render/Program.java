@@ -8,11 +8,7 @@ import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 
@@ -127,16 +123,6 @@ public record Program(List<Span> spans, long fade, FrameRate rate, int width, in
     if (gain(range.end() - 1) < 1) {
       text.append("fade ").append(fade).append(" to ").append(length());
     }
-    return sha256(text.toString());
-  }
-
-  private static String sha256(String text) {
-    try {
-      byte[] digest =
-          MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
-      return HexFormat.of().formatHex(digest);
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("Every Java platform has SHA-256.", e);
-    }
+    return Fingerprint.of(text.toString());
   }
 }

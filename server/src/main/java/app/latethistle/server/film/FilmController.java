@@ -156,7 +156,7 @@ class FilmController {
   List<ProposalView> proposals(@PathVariable long productionId, @RequestParam boolean everything) {
     Map<Long, Shot> all = shotsOf(productionId);
     FilmState now = films.state(productionId);
-    return films.proposals(productionId, everything).stream()
+    return films.proposals(now, everything).stream()
         .map(p -> ProposalView.of(p, now, all))
         .toList();
   }

@@ -124,10 +124,9 @@ public class FilmService {
         });
   }
 
-  /** A film for every pace, and how it would be resolved. */
+  /** A film for every pace in place of the one there is, and how it would be resolved. */
   @Transactional(readOnly = true)
-  public List<Proposal> proposals(long productionId, boolean everything) {
-    FilmState state = state(productionId);
+  public List<Proposal> proposals(FilmState state, boolean everything) {
     CutPlanner.Request request = request(state, everything || state.film().placements().isEmpty());
     return Arrays.stream(Pace.values())
         .map(

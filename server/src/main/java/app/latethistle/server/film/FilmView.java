@@ -244,30 +244,17 @@ record FilmView(
   }
 
   private static ProblemView problem(Cutting.Problem p, List<PlacedView> placed) {
-    String shot = "Shot " + placed.get(p.place()).label();
+    String label = placed.get(p.place()).label();
+    String shot = "Shot " + label;
+    String cut = "The cut out of shot " + label;
     String text =
         switch (p.kind()) {
           case OUT_OF_MATERIAL -> shot + " is " + p.frames() + " f short: its last frame is held";
-          case TIE_NOT_HONOURED ->
-              "The cut out of "
-                  + shot.replace("Shot", "shot")
-                  + " cannot keep its beat: "
-                  + p.frames()
-                  + " f off";
+          case TIE_NOT_HONOURED -> cut + " cannot keep its beat: " + p.frames() + " f off";
           case BEAT_MISSING ->
-              "The cut out of "
-                  + shot.replace("Shot", "shot")
-                  + " is tied to a beat this song does not have: cut again, or tie it anew";
-          case WORD_MISSING ->
-              "The cut out of "
-                  + shot.replace("Shot", "shot")
-                  + " is tied to a word that is not read: tie it anew";
-          case INSIDE_WORD ->
-              "The cut out of "
-                  + shot.replace("Shot", "shot")
-                  + " falls inside a word, "
-                  + p.frames()
-                  + " f from its end";
+              cut + " is tied to a beat this song does not have: cut again, or tie it anew";
+          case WORD_MISSING -> cut + " is tied to a word that is not read: tie it anew";
+          case INSIDE_WORD -> cut + " falls inside a word, " + p.frames() + " f from its end";
           case LINE_PAST_END ->
               "The voice goes on "
                   + p.frames()
