@@ -129,7 +129,7 @@ final class AssembleCommand implements Callable<Integer> {
           String name = shot.key().number().isEmpty() ? clip.file() : shot.key().number();
           shots.add(
               CutPlanner.Wanted.of(
-                  new Placement(name, take.get().id(), 0, framing, false), take.get().frames()));
+                  Placement.of(name, take.get().id(), 0, framing, false), take.get().frames()));
           break;
         }
       }
@@ -202,6 +202,7 @@ final class AssembleCommand implements Callable<Integer> {
             song,
             container,
             0,
+            List.of(),
             List.of(),
             rate.sampleOf(program.length()),
             rate.sampleOf(program.fade()));

@@ -171,7 +171,7 @@ final class PlanTables {
       String line = row.fields().getOrDefault("line", "");
       shots.add(
           new CutPlanner.Wanted(
-              new Placement(row.text("shot"), row.text("shot"), 0, Framing.FILL, false),
+              Placement.of(row.text("shot"), row.text("shot"), 0, Framing.FILL, false),
               usable,
               rate.framesIn(row.number("shortest_s", 0)),
               rate.framesIn(row.number("longest_s", 0)),

@@ -20,18 +20,31 @@ import java.util.List;
  * @param song the song's file; null for a silent film
  * @param container what the file is; null for a silent film
  * @param start the sample of the song heard first
+ * @param clips what is heard of clips, lowered under speech as the song is
  * @param voice the lines that are spoken
  * @param length samples of the film
  * @param fade samples over which the end fades
  */
 public record SoundTrack(
-    Path song, Container container, long start, List<Speech> voice, long length, long fade) {
+    Path song,
+    Container container,
+    long start,
+    List<ClipPart> clips,
+    List<Speech> voice,
+    long length,
+    long fade) {
+
+  /** A film without a song and without clips' sounds. */
+  public static SoundTrack spoken(List<Speech> voice, long length) {
+    return new SoundTrack(null, null, 0, List.of(), voice, length, 0);
+  }
 
   /** Digits that are enough to tell tracks apart. */
   private static final int KEY_DIGITS = 32;
 
-  /** Copies the list. */
+  /** Copies the lists. */
   public SoundTrack {
+    clips = List.copyOf(clips);
     voice = List.copyOf(voice);
   }
 
@@ -43,6 +56,9 @@ public record SoundTrack(
       int from = (int) Math.min(whole.length, start * 2);
       int count = Math.min(film.length, whole.length - from);
       System.arraycopy(whole, from, film, 0, count);
+    }
+    for (ClipPart clip : clips) {
+      clip.addTo(film);
     }
     Ducking.apply(film, voice.stream().map(Speech::within).toList());
     for (Speech speech : voice) {
@@ -106,6 +122,9 @@ public record SoundTrack(
     StringBuilder heard = new StringBuilder();
     heard.append(song == null ? "" : song.getFileName());
     heard.append(' ').append(start).append(' ').append(length).append(' ').append(fade);
+    for (ClipPart clip : clips) {
+      heard.append(' ').append(clip.key());
+    }
     for (Speech speech : voice) {
       heard.append(' ').append(speech.key());
     }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.render.Program;
+import app.latethistle.core.render.Span;
 import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
@@ -75,8 +76,7 @@ class MasterRenderTest {
   }
 
   private static Program program(FrameRate rate, long length, long fade) {
-    Program.Span span =
-        new Program.Span(new FrameRange(0, length), "flash", 0, length, Framing.FILL);
+    Span span = new Span(new FrameRange(0, length), "flash", 0, length, Framing.FILL);
     return new Program(List.of(span), fade, rate, 320, 180);
   }
 
@@ -92,7 +92,13 @@ class MasterRenderTest {
 
   private static SoundTrack sound(Path song, FrameRate rate, long frames) {
     return new SoundTrack(
-        song, song == null ? null : Container.MP4, 0, List.of(), rate.sampleOf(frames), 0);
+        song,
+        song == null ? null : Container.MP4,
+        0,
+        List.of(),
+        List.of(),
+        rate.sampleOf(frames),
+        0);
   }
 
   @ParameterizedTest

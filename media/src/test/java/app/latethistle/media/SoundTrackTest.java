@@ -3,6 +3,7 @@ package app.latethistle.media;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.latethistle.core.film.Run;
 import app.latethistle.core.voice.Stretch;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -49,7 +50,13 @@ class SoundTrackTest {
     Path line = tone("silent.wav", 0, 2, 1);
     SoundTrack track =
         new SoundTrack(
-            song, Container.WAV, 0, List.of(said(line, 3, 2, List.of(), 0)), 8 * RATE, 0);
+            song,
+            Container.WAV,
+            0,
+            List.of(),
+            List.of(said(line, 3, 2, List.of(), 0)),
+            8 * RATE,
+            0);
     float[] film = track.samples();
     assertThat(film).hasSize(2 * 8 * RATE);
     assertThat(peak(film, 0.5, 2.7)).isCloseTo(0.1, within(0.002));
@@ -62,25 +69,67 @@ class SoundTrackTest {
     Path line = tone("line.wav", 300, 2, 1);
     List<Stretch> cuts = List.of(new Stretch(RATE, RATE + RATE / 2));
     Speech speech = said(line, 1, 1.5, cuts, 6);
-    SoundTrack track = new SoundTrack(null, null, 0, List.of(speech), 4 * RATE, 0);
+    SoundTrack track = SoundTrack.spoken(List.of(speech), 4 * RATE);
     float[] film = track.samples();
     assertThat(peak(film, 0, 0.99)).isZero();
     assertThat(peak(film, 1.1, 2.4)).isCloseTo(0.1 * factor(6), within(0.005));
     assertThat(peak(film, 2.51, 4)).isZero();
-    SoundTrack early =
-        new SoundTrack(null, null, 0, List.of(said(line, -0.5, 2, List.of(), 0)), RATE, 0);
+    SoundTrack early = SoundTrack.spoken(List.of(said(line, -0.5, 2, List.of(), 0)), RATE);
     assertThat(peak(early.samples(), 0, 0.5)).isCloseTo(0.1, within(0.002));
   }
 
   @Test
   void itsNameChangesWithWhatIsHeard() throws IOException {
     Path line = tone("line.wav", 300, 1, 1);
-    String silent = new SoundTrack(null, null, 0, List.of(), RATE, 0).key();
-    String spoken =
-        new SoundTrack(null, null, 0, List.of(said(line, 0, 1, List.of(), 0)), RATE, 0).key();
-    String later =
-        new SoundTrack(null, null, 0, List.of(said(line, 0.1, 1, List.of(), 0)), RATE, 0).key();
+    String silent = SoundTrack.spoken(List.of(), RATE).key();
+    String spoken = SoundTrack.spoken(List.of(said(line, 0, 1, List.of(), 0)), RATE).key();
+    String later = SoundTrack.spoken(List.of(said(line, 0.1, 1, List.of(), 0)), RATE).key();
     assertThat(List.of(silent, spoken, later)).doesNotHaveDuplicates();
     assertThat(silent).matches("[0-9a-f]{32}");
+  }
+
+  private static ClipPart heard(Path clip, Run run, double in, double at, long lead, long tail) {
+    return new ClipPart(
+        clip,
+        Container.WAV,
+        run,
+        Math.round(in * RATE),
+        4 * RATE,
+        Math.round(at * RATE),
+        RATE,
+        lead,
+        tail,
+        0);
+  }
+
+  private float[] film(ClipPart part) throws IOException {
+    return new SoundTrack(null, null, 0, List.of(part), List.of(), 4 * RATE, 0).samples();
+  }
+
+  @Test
+  void aClipIsHeardWithItsPictureBeforeAndAfterIt() throws IOException {
+    Path clip = tone("clip.wav", 400, 4, 2);
+    float[] film = film(heard(clip, Run.PLAIN, 1, 1.5, RATE / 4, RATE / 2));
+    assertThat(peak(film, 0, 1.249)).isZero();
+    assertThat(peak(film, 1.26, 2.99)).isCloseTo(0.1, within(0.002));
+    assertThat(peak(film, 3.001, 4)).isZero();
+  }
+
+  @Test
+  void aQuickClipSoundsHigherAndAHeldOneNotAtAll() throws IOException {
+    Path clip = tone("clip.wav", 400, 4, 2);
+    assertThat(crossings(film(heard(clip, Run.PLAIN, 0, 1, 0, 0)))).isBetween(397, 402);
+    assertThat(crossings(film(heard(clip, Run.at(200), 0, 1, 0, 0)))).isBetween(797, 802);
+    Run held = Run.PLAIN.withWay(Run.Way.HOLD);
+    assertThat(peak(film(heard(clip, held, 0, 1, 0, 0)), 0, 4)).isZero();
+  }
+
+  /** How often the left channel goes up through zero. */
+  private static int crossings(float[] film) {
+    int count = 0;
+    for (int i = 2; i < film.length; i += 2) {
+      count += film[i - 2] < 0 && film[i] >= 0 ? 1 : 0;
+    }
+    return count;
   }
 }

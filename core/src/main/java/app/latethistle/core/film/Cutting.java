@@ -5,6 +5,7 @@ import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalLong;
@@ -15,9 +16,10 @@ import java.util.OptionalLong;
  *
  * @param frames the frame of each joint, strictly rising from 0; empty for an empty film
  * @param voice where the lines are heard
+ * @param beside where what lies over and beside the cut stands
  * @param problems what a person should look at, in the order of the film
  */
-public record Cutting(List<Long> frames, VoiceClock voice, List<Problem> problems) {
+public record Cutting(List<Long> frames, VoiceClock voice, Beside beside, List<Problem> problems) {
   /** Lines may start with shots and cuts sit on words, so both are resolved until they rest. */
   private static final int ROUNDS = 4;
 
@@ -39,8 +41,20 @@ public record Cutting(List<Long> frames, VoiceClock voice, List<Problem> problem
     /** The shot is on screen longer than its take has frames from its in point. */
     OUT_OF_MATERIAL,
     /** The placement's take is no longer in the production. */
-    TAKE_MISSING
+    TAKE_MISSING,
+    /** Something that lies over or beside the cut is tied to what is not there. */
+    NOT_PLACED
   }
+
+  /**
+   * Where what is not in the cut stands, by its name; what cannot be placed is left out.
+   *
+   * @param overlays the frames each overlay is seen
+   * @param sounds the first frame of each sound
+   * @param markers the frame of each marker
+   */
+  public record Beside(
+      Map<String, FrameRange> overlays, Map<String, Long> sounds, Map<String, Long> markers) {}
 
   /**
    * Something to look at.
@@ -81,8 +95,10 @@ public record Cutting(List<Long> frames, VoiceClock voice, List<Problem> problem
     insideWords(frames, voice, rate, problems);
     pastEnd(frames, voice, rate, problems);
     outOfMaterial(film, frames, takes, problems);
+    Beside beside = beside(film, voice, grid, rate);
+    notPlaced(film, frames, beside, takes, problems);
     problems.sort((a, b) -> Integer.compare(a.place(), b.place()));
-    return new Cutting(List.copyOf(frames), voice, List.copyOf(problems));
+    return new Cutting(List.copyOf(frames), voice, beside, List.copyOf(problems));
   }
 
   private static List<Long> frames(
@@ -152,14 +168,73 @@ public record Cutting(List<Long> frames, VoiceClock voice, List<Problem> problem
       Film film, List<Long> frames, Map<String, Take> takes, List<Problem> problems) {
     for (int i = 0; i < film.placements().size(); i++) {
       Placement placement = film.placements().get(i);
+      if (!placement.hasPicture()) {
+        continue;
+      }
       Take take = takes.get(placement.take());
       if (take == null) {
         problems.add(new Problem(Kind.TAKE_MISSING, i, 0));
         continue;
       }
-      long missing = placement.in() + frames.get(i + 1) - frames.get(i) - take.frames();
+      long missing =
+          placement.run().missing(placement.in(), take.frames(), frames.get(i + 1) - frames.get(i));
       if (missing > 0) {
         problems.add(new Problem(Kind.OUT_OF_MATERIAL, i, missing));
+      }
+    }
+  }
+
+  private static Beside beside(Film film, VoiceClock voice, BeatGrid grid, FrameRate rate) {
+    Map<String, FrameRange> overlays = new HashMap<>();
+    for (Overlay overlay : film.overlays()) {
+      OptionalLong start = frameOf(overlay.start(), film.song(), voice, grid, rate);
+      OptionalLong end = frameOf(overlay.end(), film.song(), voice, grid, rate);
+      if (start.isPresent() && end.isPresent() && start.getAsLong() < end.getAsLong()) {
+        overlays.put(overlay.name(), new FrameRange(start.getAsLong(), end.getAsLong()));
+      }
+    }
+    Map<String, Long> sounds = new HashMap<>();
+    for (FilmSound sound : film.sounds()) {
+      frameOf(sound.start(), film.song(), voice, grid, rate)
+          .ifPresent(frame -> sounds.put(sound.id(), frame));
+    }
+    Map<String, Long> markers = new HashMap<>();
+    for (Marker marker : film.markers()) {
+      frameOf(marker.at(), film.song(), voice, grid, rate)
+          .ifPresent(frame -> markers.put(marker.id(), frame));
+    }
+    return new Beside(Map.copyOf(overlays), Map.copyOf(sounds), Map.copyOf(markers));
+  }
+
+  private static void notPlaced(
+      Film film,
+      List<Long> frames,
+      Beside beside,
+      Map<String, Take> takes,
+      List<Problem> problems) {
+    if (frames.isEmpty()) {
+      return;
+    }
+    long end = frames.get(frames.size() - 1);
+    int last = film.placements().size() - 1;
+    for (Overlay overlay : film.overlays()) {
+      FrameRange range = beside.overlays().get(overlay.name());
+      if (range == null || range.start() >= end || range.end() <= 0) {
+        problems.add(new Problem(Kind.NOT_PLACED, last, 0));
+      } else if (takes.containsKey(overlay.placement().take())) {
+        Take take = takes.get(overlay.placement().take());
+        Placement p = overlay.placement();
+        long missing = p.run().missing(p.in(), take.frames(), range.length());
+        if (missing > 0) {
+          int place = placeAt(frames, range.start());
+          problems.add(new Problem(Kind.OUT_OF_MATERIAL, place, missing));
+        }
+      }
+    }
+    for (FilmSound sound : film.sounds()) {
+      Long start = beside.sounds().get(sound.id());
+      if (start == null || start >= end || start + sound.length() <= 0) {
+        problems.add(new Problem(Kind.NOT_PLACED, last, 0));
       }
     }
   }
@@ -181,6 +256,10 @@ public record Cutting(List<Long> frames, VoiceClock voice, List<Problem> problem
 
   /** The place of the shot on screen at a frame; the nearest one outside the film; -1 if empty. */
   public int placeAt(long frame) {
+    return placeAt(frames, frame);
+  }
+
+  private static int placeAt(List<Long> frames, long frame) {
     int place = -1;
     for (int i = 0; i + 1 < frames.size() && (i == 0 || frames.get(i) <= frame); i++) {
       place = i;

@@ -8,7 +8,24 @@ import java.util.List;
  * A change to a film, as a value. Places count from 0. Applying an edit to a film it does not fit
  * throws {@link IllegalArgumentException} with a sentence for the person, and changes nothing.
  */
-public sealed interface Edit {
+public sealed interface Edit
+    permits Edit.MoveJoint,
+        Edit.Slip,
+        Edit.ChooseTake,
+        Edit.SetFraming,
+        Edit.SetLock,
+        Edit.SetRun,
+        Edit.SetSound,
+        Edit.MoveShot,
+        Edit.RemoveShot,
+        Edit.InsertShot,
+        Edit.SetSong,
+        Edit.Replace,
+        Recut,
+        Lay,
+        Lend,
+        Mark,
+        Several {
 
   /** The film after this edit. */
   Film apply(Film film);
@@ -113,19 +130,52 @@ public sealed interface Edit {
     }
   }
 
+  /** Sets how the shot's take runs; its cuts stay. */
+  record SetRun(int place, Run run) implements Edit {
+    @Override
+    public Film apply(Film film) {
+      return film.withPlacement(place, film.placementAt(place).withRun(run));
+    }
+
+    @Override
+    public Edit inverse(Film before) {
+      return new SetRun(place, before.placementAt(place).run());
+    }
+
+    @Override
+    public String label() {
+      return "change a shot's speed";
+    }
+  }
+
+  /** Sets what is heard of the shot's clip. */
+  record SetSound(int place, ClipSound sound) implements Edit {
+    @Override
+    public Film apply(Film film) {
+      return film.withPlacement(place, film.placementAt(place).withSound(sound));
+    }
+
+    @Override
+    public Edit inverse(Film before) {
+      return new SetSound(place, before.placementAt(place).sound());
+    }
+
+    @Override
+    public String label() {
+      return "change a clip's sound";
+    }
+  }
+
   /** Moves a shot to another place; the cuts stay, the shots between move up by one. */
   record MoveShot(int from, int to) implements Edit {
     @Override
     public Film apply(Film film) {
       Placement moved = film.placementAt(from);
       film.placementAt(to);
-      return Film.changing(
-          film.placements(),
-          p -> {
-            p.remove(from);
-            p.add(to, moved);
-          },
-          p -> new Film(p, film.joints(), film.song()));
+      List<Placement> placements = new ArrayList<>(film.placements());
+      placements.remove(from);
+      placements.add(to, moved);
+      return film.withCut(placements, film.joints());
     }
 
     @Override
@@ -145,7 +195,7 @@ public sealed interface Edit {
     public Film apply(Film film) {
       film.placementAt(place);
       if (film.placements().size() == 1) {
-        return new Film(List.of(), List.of(), film.song());
+        return film.withCut(List.of(), List.of());
       }
       boolean atItsEnds = joint == place || joint == place + 1;
       if (!atItsEnds || joint == 0 || joint == film.joints().size() - 1) {
@@ -153,8 +203,7 @@ public sealed interface Edit {
       }
       List<Tie> joints = new ArrayList<>(film.joints());
       joints.remove(joint);
-      return Film.changing(
-          film.placements(), p -> p.remove(place), p -> new Film(p, joints, film.song()));
+      return film.withCut(Film.changed(film.placements(), p -> p.remove(place)), joints);
     }
 
     @Override
@@ -186,8 +235,7 @@ public sealed interface Edit {
       }
       List<Tie> joints = new ArrayList<>(film.joints());
       joints.add(joint, tie);
-      return Film.changing(
-          film.placements(), p -> p.add(place, placement), p -> new Film(p, joints, film.song()));
+      return film.withCut(Film.changed(film.placements(), p -> p.add(place, placement)), joints);
     }
 
     @Override

@@ -9,18 +9,20 @@ import java.util.Map;
 
 /** Makes the edits that need a look at the whole film: taking a shot out and bringing one back. */
 public final class EditMaker {
+  private final Resolved resolved;
   private final Film film;
   private final BeatGrid grid;
   private final FrameRate rate;
   private final Map<String, Take> takes;
   private final Cutting cutting;
 
-  public EditMaker(Film film, BeatGrid grid, FrameRate rate, Map<String, Take> takes) {
-    this.film = film;
-    this.grid = grid;
-    this.rate = rate;
-    this.takes = takes;
-    cutting = Cutting.of(film, grid, rate, takes);
+  public EditMaker(Resolved resolved) {
+    this.resolved = resolved;
+    film = resolved.film();
+    grid = resolved.clocks().grid();
+    rate = resolved.rate();
+    takes = resolved.takes();
+    cutting = resolved.cutting();
   }
 
   /**
@@ -50,7 +52,8 @@ public final class EditMaker {
   /** Material a shot has after its last used frame; negative if it is short already. */
   private long spareAfter(int place) {
     Take take = takes.get(film.placements().get(place).take());
-    long used = film.placements().get(place).in() + cutting.rangeOf(place).length();
+    Placement shot = film.placements().get(place);
+    long used = shot.in() + shot.run().used(cutting.rangeOf(place).length());
     return take == null ? Long.MIN_VALUE : take.frames() - used;
   }
 
@@ -66,7 +69,7 @@ public final class EditMaker {
     if (film.placements().isEmpty()) {
       long length = takes.get(placement.take()).frames();
       return new Edit.Replace(
-          new Film(List.of(placement), List.of(Tie.free(0), Tie.free(length)), film.song()),
+          film.withCut(List.of(placement), List.of(Tie.free(0), Tie.free(length))),
           "bring back a shot");
     }
     FrameRange shared = cutting.rangeOf(Math.max(0, place - 1));
@@ -96,8 +99,6 @@ public final class EditMaker {
   }
 
   private long frameOf(Tie tie) {
-    return tie instanceof Tie.OnBeat onBeat
-        ? Cutting.frameOfBeat(onBeat.beat(), film.song(), grid, rate)
-        : ((Tie.Free) tie).frame();
+    return resolved.frameOrRefuse(tie);
   }
 }

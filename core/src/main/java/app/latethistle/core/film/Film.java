@@ -1,26 +1,45 @@
 package app.latethistle.core.film;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
- * A film: its placements in order and its joints, one more than placements unless both are empty.
+ * A film: its placements in order and its joints, one more than placements unless both are empty;
+ * and what lies over and beside them.
  *
  * @param placements in the order they are seen
  * @param joints the film's start, the cuts, the film's end; empty if there are no placements
  * @param song how the song is used
+ * @param overlays shots that lie over the cut, by layer and name
+ * @param sounds sounds of clips that go their own way, by name
+ * @param markers places to remember, by name
  */
-public record Film(List<Placement> placements, List<Tie> joints, SongUse song) {
+public record Film(
+    List<Placement> placements,
+    List<Tie> joints,
+    SongUse song,
+    List<Overlay> overlays,
+    List<FilmSound> sounds,
+    List<Marker> markers) {
   /** A film with nothing in it. */
   public static final Film EMPTY = new Film(List.of(), List.of(), SongUse.PLAIN);
 
   /**
-   * @throws IllegalArgumentException if the number of joints does not fit the placements
+   * Lists that are not there are empty: stored films may be older than what can be laid over them.
+   *
+   * @throws IllegalArgumentException if the number of joints does not fit the placements, or two
+   *     items have one name
    */
   public Film {
     placements = List.copyOf(placements);
     joints = List.copyOf(joints);
+    overlays = inOrder(overlays, Comparator.comparing(Overlay::layer).thenComparing(Overlay::name));
+    sounds = inOrder(sounds, Comparator.comparing(FilmSound::id));
+    markers = inOrder(markers, Comparator.comparing(Marker::id));
     int expected = placements.isEmpty() ? 0 : placements.size() + 1;
     if (joints.size() != expected) {
       throw new IllegalArgumentException(
@@ -28,14 +47,42 @@ public record Film(List<Placement> placements, List<Tie> joints, SongUse song) {
     }
   }
 
-  /** The place of a shot, from 0; -1 if it is not in the film. */
+  /** A film of a cut alone. */
+  public Film(List<Placement> placements, List<Tie> joints, SongUse song) {
+    this(placements, joints, song, List.of(), List.of(), List.of());
+  }
+
+  /** The place of a shot, from 0; -1 if it is not in the cut. */
   public int indexOfShot(String shot) {
-    for (int i = 0; i < placements.size(); i++) {
-      if (placements.get(i).shot().equals(shot)) {
-        return i;
-      }
+    return indexOf(placements, p -> p.shot().equals(shot));
+  }
+
+  /** The place of a placement by its id; -1 if there is none. */
+  public int indexOfId(String id) {
+    return indexOf(placements, p -> p.id().equals(id));
+  }
+
+  /** Whether a shot is seen in the cut or over it. */
+  public boolean shows(String shot) {
+    return Stream.concat(placements.stream(), overlays.stream().map(Overlay::placement))
+        .anyMatch(p -> p.shot().equals(shot));
+  }
+
+  /** An id like the one wished for that nothing in the film has. */
+  public String freshId(String wish) {
+    String stem = wish.isEmpty() ? "gap" : wish.replaceFirst("~\\d+$", "");
+    String id = stem;
+    for (int n = 2; isTaken(id); n++) {
+      id = stem + "~" + n;
     }
-    return -1;
+    return id;
+  }
+
+  private boolean isTaken(String id) {
+    return indexOfId(id) >= 0
+        || overlays.stream().anyMatch(o -> o.name().equals(id))
+        || sounds.stream().anyMatch(s -> s.id().equals(id))
+        || markers.stream().anyMatch(m -> m.id().equals(id));
   }
 
   /**
@@ -51,22 +98,51 @@ public record Film(List<Placement> placements, List<Tie> joints, SongUse song) {
     return placements.get(place);
   }
 
+  /** The same with another cut under what lies over it. */
+  public Film withCut(List<Placement> newPlacements, List<Tie> newJoints) {
+    return new Film(newPlacements, newJoints, song, overlays, sounds, markers);
+  }
+
   Film withPlacement(int index, Placement placement) {
-    return changing(placements, p -> p.set(index, placement), p -> new Film(p, joints, song));
+    return withCut(changed(placements, p -> p.set(index, placement)), joints);
   }
 
   Film withJoint(int index, Tie tie) {
-    return changing(joints, j -> j.set(index, tie), j -> new Film(placements, j, song));
+    return withCut(placements, changed(joints, j -> j.set(index, tie)));
   }
 
   Film withSong(SongUse newSong) {
-    return new Film(placements, joints, newSong);
+    return new Film(placements, joints, newSong, overlays, sounds, markers);
   }
 
-  static <T> Film changing(
-      List<T> list, Consumer<List<T>> change, java.util.function.Function<List<T>, Film> make) {
+  Film withOverlays(List<Overlay> newOverlays) {
+    return new Film(placements, joints, song, newOverlays, sounds, markers);
+  }
+
+  Film withSounds(List<FilmSound> newSounds) {
+    return new Film(placements, joints, song, overlays, newSounds, markers);
+  }
+
+  Film withMarkers(List<Marker> newMarkers) {
+    return new Film(placements, joints, song, overlays, sounds, newMarkers);
+  }
+
+  static <T> List<T> changed(List<T> list, Consumer<List<T>> change) {
     List<T> copy = new ArrayList<>(list);
     change.accept(copy);
-    return make.apply(copy);
+    return copy;
+  }
+
+  private static <T> List<T> inOrder(List<T> list, Comparator<T> order) {
+    return list == null ? List.of() : list.stream().sorted(order).toList();
+  }
+
+  private static <T> int indexOf(List<T> list, Predicate<T> wanted) {
+    for (int i = 0; i < list.size(); i++) {
+      if (wanted.test(list.get(i))) {
+        return i;
+      }
+    }
+    return -1;
   }
 }

@@ -3,6 +3,7 @@ package app.latethistle.core.film;
 import app.latethistle.core.music.BeatGrid;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * Ties a film to another grid of the same song, in which beats have other numbers: each joint to
@@ -30,6 +31,19 @@ public final class Retie {
         joints.set(i, new Tie.OnBeat(beat, tie.offset()));
       }
     }
-    return new Film(film.placements(), joints, film.song());
+    UnaryOperator<Tie> nearest = tie -> nearest(tie, before, after);
+    return film.withCut(film.placements(), joints)
+        .withOverlays(
+            film.overlays().stream()
+                .map(o -> o.withTies(nearest.apply(o.start()), nearest.apply(o.end())))
+                .toList())
+        .withSounds(film.sounds().stream().map(s -> s.withStart(nearest.apply(s.start()))).toList())
+        .withMarkers(film.markers().stream().map(m -> m.withAt(nearest.apply(m.at()))).toList());
+  }
+
+  private static Tie nearest(Tie tie, BeatGrid before, BeatGrid after) {
+    return tie instanceof Tie.OnBeat on && on.beat() < before.size() && after.size() > 0
+        ? new Tie.OnBeat(after.nearest(before.sampleOf(on.beat())), on.offset())
+        : tie;
   }
 }

@@ -131,7 +131,7 @@ public final class OrderedCut implements CutPlanner {
       return p;
     }
     long in = shot.usable().start() + Math.max(0, (shot.usable().length() - length) / 2);
-    return new Placement(p.shot(), p.take(), in, p.framing(), p.locked());
+    return p.withIn(in);
   }
 
   /** Frames from the bar before the end to the end. */

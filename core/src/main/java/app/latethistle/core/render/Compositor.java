@@ -2,15 +2,17 @@ package app.latethistle.core.render;
 
 import app.latethistle.core.picture.Fade;
 import app.latethistle.core.picture.Frame;
-import app.latethistle.core.picture.Framer;
 import app.latethistle.core.time.FrameRange;
 import java.io.IOException;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
 import java.util.List;
 
 /** Makes the film's frames, one after another, from decoded frames of its takes. */
 public final class Compositor {
-  /** Frames before a span's end at which the next one's decoder is started. */
+  /** Frames before a span's turn at which its decoder is started. */
   private static final int AHEAD = 24;
 
   private final Program program;
@@ -28,70 +30,76 @@ public final class Compositor {
     this.source = source;
   }
 
-  /** Draws a range of the film. The next span's source is opened some frames before its turn. */
+  /** Draws a range of the film. */
   public void draw(FrameRange range, Sink sink) throws IOException {
     Frame target = new Frame(program.width(), program.height());
-    List<Piece> pieces = pieces(range);
-    PictureSource.Reader ahead = null;
-    long at = range.start();
+    Deque<Strip> coming = new ArrayDeque<>(strips(range));
+    List<Strip> open = new ArrayList<>();
     try {
-      for (int i = 0; i < pieces.size(); i++) {
-        Piece piece = pieces.get(i);
-        black(at, piece.from(), target, sink);
-        at = piece.to();
-        try (PictureSource.Reader reader = ahead == null ? open(piece) : ahead) {
-          ahead = null;
-          Framer framer = piece.framer(reader, program);
-          Frame picture = null;
-          for (long f = piece.from(); f < piece.to(); f++) {
-            if (ahead == null && i + 1 < pieces.size() && piece.to() - f <= AHEAD) {
-              ahead = open(pieces.get(i + 1));
-            }
-            if (piece.first() + f - piece.from() < piece.last()) {
-              picture = reader.next();
-            }
-            framer.draw(picture, target);
-            Fade.toBlack(target, program.gain(f));
-            sink.accept(target);
-          }
+      for (long f = range.start(); f < range.end(); f++) {
+        while (!coming.isEmpty() && coming.peek().from() <= f + AHEAD) {
+          Strip next = coming.remove();
+          open.add(next);
+          next.open();
         }
+        close(open, f);
+        compose(open, f, target);
+        Fade.toBlack(target, program.gain(f));
+        sink.accept(target);
       }
-      black(at, range.end(), target, sink);
     } finally {
-      if (ahead != null) {
-        ahead.close();
-      }
+      close(open, Long.MAX_VALUE);
     }
   }
 
-  /** A span's part of a range: frames of the film, and the first and the end of the take's. */
-  private record Piece(Program.Span span, long from, long to, long first, long last) {
-    Framer framer(PictureSource.Reader reader, Program program) {
-      return Framer.of(reader.shape(), program.width(), program.height(), span.framing());
-    }
-  }
-
-  private List<Piece> pieces(FrameRange range) {
-    List<Piece> pieces = new ArrayList<>();
-    for (Program.Span span : program.spans()) {
+  /** The parts of spans that lie in a range, as they begin. */
+  private List<Strip> strips(FrameRange range) {
+    List<Strip> strips = new ArrayList<>();
+    for (Span span : program.spans()) {
       long from = Math.max(range.start(), span.range().start());
       long to = Math.min(range.end(), span.range().end());
       if (from < to) {
-        long first = Math.min(span.in() + from - span.range().start(), span.frames() - 1);
-        pieces.add(new Piece(span, from, to, first, Math.min(first + to - from, span.frames())));
+        strips.add(new Strip(span, new FrameRange(from, to), program, source));
       }
     }
-    return pieces;
+    strips.sort(Comparator.comparingLong(Strip::from));
+    return strips;
   }
 
-  private PictureSource.Reader open(Piece piece) throws IOException {
-    return source.open(piece.span().media(), new FrameRange(piece.first(), piece.last()));
-  }
-
-  private static void black(long from, long to, Frame target, Sink sink) throws IOException {
-    for (long f = from; f < to; f++) {
+  private static void compose(List<Strip> open, long frame, Frame target) throws IOException {
+    List<Strip> seen = new ArrayList<>();
+    for (Strip strip : open) {
+      if (strip.shows(frame)) {
+        seen.add(strip);
+      }
+    }
+    seen.sort(Comparator.comparingInt(Strip::layer));
+    // What another covers whole is not drawn, but its frames are passed by when it is next seen.
+    int lowest = 0;
+    for (int i = seen.size() - 1; i > 0 && lowest == 0; i--) {
+      lowest = seen.get(i).covers() ? i : 0;
+    }
+    if (seen.isEmpty() || !seen.get(lowest).covers()) {
       target.black();
-      sink.accept(target);
+    }
+    for (Strip strip : seen.subList(lowest, seen.size())) {
+      strip.draw(frame, target);
+    }
+  }
+
+  private static void close(List<Strip> open, long before) throws IOException {
+    IOException first = null;
+    for (int i = open.size() - 1; i >= 0; i--) {
+      if (open.get(i).to() <= before) {
+        try {
+          open.remove(i).close();
+        } catch (IOException e) {
+          first = first == null ? e : first;
+        }
+      }
+    }
+    if (first != null) {
+      throw first;
     }
   }
 }

@@ -2,88 +2,92 @@ package app.latethistle.core.render;
 
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.mix.SongFade;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /**
- * A film resolved to what is drawn: spans of takes one after another, a fade at the end, a rate and
- * a size.
+ * A film resolved to what is drawn: spans of takes, a fade at the end, a rate and a size.
  *
- * @param spans in order, without gaps, from frame 0
+ * @param spans those of the cut in order, then those that lie over it, lower layers first; where
+ *     there is none the film is black
+ * @param length in frames
  * @param fade frames over which the end fades to black
  * @param rate frames a second
  * @param width even
  * @param height even
  */
-public record Program(List<Span> spans, long fade, FrameRate rate, int width, int height) {
+public record Program(
+    List<Span> spans, long length, long fade, FrameRate rate, int width, int height) {
   /** Raised whenever the same program would give other pixels. */
-  private static final String ENGINE = "1";
+  private static final String ENGINE = "2";
 
   private static final double SEGMENT_SECONDS = 2;
 
-  /**
-   * A take on screen.
-   *
-   * @param range frames of the film
-   * @param media SHA-256 of the take's file
-   * @param in the take's frame at the start of the range
-   * @param frames the take's length; past it the last frame is held
-   * @param framing how it meets the picture
-   */
-  public record Span(FrameRange range, String media, long in, long frames, Framing framing) {}
+  /** Lasts at least as long as its spans: stored orders may be older than films with gaps. */
+  public Program {
+    spans = List.copyOf(spans);
+    length = Math.max(length, spans.stream().mapToLong(s -> s.range().end()).max().orElse(0));
+  }
+
+  /** A film as long as its last span. */
+  public Program(List<Span> spans, long fade, FrameRate rate, int width, int height) {
+    this(spans, 0, fade, rate, width, height);
+  }
 
   /** Resolves a film; placements whose take is missing are left out and stay black. */
   public static Program of(
       Film film, Cutting cutting, Map<String, Take> takes, FrameRate rate, int width, int height) {
     List<Span> spans = new ArrayList<>();
     for (int i = 0; i < film.placements().size(); i++) {
-      Placement p = film.placements().get(i);
-      Take take = takes.get(p.take());
-      if (take != null) {
-        spans.add(new Span(cutting.rangeOf(i), take.media(), p.in(), take.frames(), p.framing()));
+      span(film.placements().get(i), cutting.rangeOf(i), Span.Lie.CUT, takes).ifPresent(spans::add);
+    }
+    for (Overlay o : film.overlays()) {
+      FrameRange range = within(cutting.beside().overlays().get(o.name()), cutting.length());
+      if (range != null) {
+        Span.Lie lie = new Span.Lie(o.layer(), o.opacity(), o.size(), o.x(), o.y());
+        span(o.placement(), range, lie, takes).ifPresent(spans::add);
       }
     }
-    return new Program(List.copyOf(spans), film.song().fade(), rate, width, height);
+    return new Program(spans, cutting.length(), film.song().fade(), rate, width, height);
   }
 
-  /**
-   * The same film on the frames of another rate: every cut and source frame at the frame nearest to
-   * its time. Takes count one frame less than they would, so that none runs dry by rounding.
-   */
+  private static Optional<Span> span(
+      Placement p, FrameRange range, Span.Lie lie, Map<String, Take> takes) {
+    return Optional.ofNullable(takes.get(p.take()))
+        .map(t -> new Span(range, t.media(), p.in(), t.frames(), p.framing(), p.run(), lie));
+  }
+
+  /** What of an overlay's frames lies in the film; null if nothing does. */
+  private static FrameRange within(FrameRange range, long length) {
+    return range == null || range.start() >= length
+        ? null
+        : new FrameRange(range.start(), Math.min(length, range.end()));
+  }
+
+  /** The same film on the frames of another rate. */
   public Program at(FrameRate other) {
-    if (other.equals(rate)) {
-      return this;
-    }
-    List<Span> converted = new ArrayList<>();
-    for (Span span : spans) {
-      FrameRange range =
-          new FrameRange(at(other, span.range().start()), at(other, span.range().end()));
-      long frames = Math.max(1, at(other, span.frames()) - 1);
-      long in = Math.min(at(other, span.in()), frames - 1);
-      converted.add(new Span(range, span.media(), in, frames, span.framing()));
-    }
-    return new Program(List.copyOf(converted), at(other, fade), other, width, height);
-  }
-
-  private long at(FrameRate other, long frame) {
-    return other.nearestFrame(rate.sampleOf(frame));
-  }
-
-  /** The film's length in frames. */
-  public long length() {
-    return spans.isEmpty() ? 0 : spans.get(spans.size() - 1).range().end();
+    return other.equals(rate)
+        ? this
+        : new Program(
+            spans.stream().map(span -> span.at(rate, other)).toList(),
+            Span.at(rate, other, length),
+            Span.at(rate, other, fade),
+            other,
+            width,
+            height);
   }
 
   /** How bright a frame is, 1 before the fade. */
   public double gain(long frame) {
-    return SongFade.gain(frame, length(), fade);
+    return SongFade.gain(frame, length, fade);
   }
 
   /** The film in segments of about two seconds, which is what the preview asks for. */
@@ -98,8 +102,8 @@ public record Program(List<Span> spans, long fade, FrameRate rate, int width, in
   public List<Segment> segments(double seconds) {
     long frames = rate.framesIn(seconds);
     List<Segment> segments = new ArrayList<>();
-    for (long start = 0; start < length(); start += frames) {
-      FrameRange range = new FrameRange(start, Math.min(length(), start + frames));
+    for (long start = 0; start < length; start += frames) {
+      FrameRange range = new FrameRange(start, Math.min(length, start + frames));
       segments.add(new Segment(segments.size(), range, hash(range)));
     }
     return segments;
@@ -115,13 +119,11 @@ public record Program(List<Span> spans, long fade, FrameRate rate, int width, in
       long from = Math.max(range.start(), span.range().start());
       long to = Math.min(range.end(), span.range().end());
       if (from < to) {
-        text.append(from).append(' ').append(to).append(' ').append(span.media()).append(' ');
-        text.append(span.in() + from - span.range().start()).append(' ');
-        text.append(span.frames()).append(' ').append(span.framing()).append('\n');
+        text.append(span.key(from, to)).append('\n');
       }
     }
     if (gain(range.end() - 1) < 1) {
-      text.append("fade ").append(fade).append(" to ").append(length());
+      text.append("fade ").append(fade).append(" to ").append(length);
     }
     return Fingerprint.of(text.toString());
   }

@@ -9,7 +9,7 @@ import org.junit.jupiter.api.Test;
 
 class EditMakerTest {
   private static Placement shot(int i, boolean locked) {
-    return new Placement("s" + i, "a" + i, 0, Framing.FILL, locked);
+    return Placement.of("s" + i, "a" + i, 0, Framing.FILL, locked);
   }
 
   private static Film film(boolean firstLocked, boolean lastLocked) {
@@ -20,7 +20,7 @@ class EditMakerTest {
   }
 
   private static EditMaker maker(Film film) {
-    return new EditMaker(film, Films.GRID, Films.RATE, Films.takes());
+    return new EditMaker(Films.resolved(film));
   }
 
   @Test
@@ -49,7 +49,7 @@ class EditMakerTest {
   @Test
   void aShotBroughtBackSharesItsNeighboursTimeOnABeat() {
     Film film = film(false, false);
-    Placement back = new Placement("x", "b0", 0, Framing.FILL, false);
+    Placement back = Placement.of("x", "b0", 0, Framing.FILL, false);
     Film after = maker(film).bringBack(back, 3).apply(film);
     assertThat(after.placements())
         .extracting(Placement::shot)

@@ -28,6 +28,11 @@ public final class Films {
     return takes;
   }
 
+  /** A film resolved on the grid. */
+  public static Resolved resolved(Film film) {
+    return Resolved.of(film, Clocks.of(GRID), RATE, takes());
+  }
+
   private static Take take(String id, long frames) {
     return new Take(id, "media-" + id, frames, PictureShape.of(1280, 720));
   }
@@ -40,8 +45,7 @@ public final class Films {
     joints.add(Tie.free(0));
     for (int i = 0; i < n; i++) {
       placements.add(
-          new Placement(
-              "s" + i, "a" + i, random.nextInt(40), Framing.FILL, random.nextInt(4) == 0));
+          Placement.of("s" + i, "a" + i, random.nextInt(40), Framing.FILL, random.nextInt(4) == 0));
       int beat = 4 * (i + 1);
       long frame = Cutting.frameOfBeat(beat, SongUse.PLAIN, GRID, RATE);
       joints.add(random.nextInt(4) == 0 ? Tie.free(frame + 3) : Tie.onBeat(beat));
@@ -56,8 +60,8 @@ public final class Films {
       return new Edit.Replace(film(random), "make the first cut");
     }
     int place = random.nextInt(n);
-    EditMaker maker = new EditMaker(film, GRID, RATE, takes());
-    return switch (random.nextInt(10)) {
+    EditMaker maker = new EditMaker(resolved(film));
+    return switch (random.nextInt(11)) {
       case 0 -> new Edit.MoveJoint(1 + random.nextInt(n), Tie.onBeat(random.nextInt(100)));
       case 1 -> new Edit.MoveJoint(1 + random.nextInt(n), Tie.free(random.nextInt(900)));
       case 2 -> new Edit.Slip(place, random.nextInt(100));
@@ -67,12 +71,22 @@ public final class Films {
       case 6 -> new Edit.MoveShot(place, random.nextInt(n));
       case 7 -> maker.remove(place);
       case 8 -> new Edit.SetSong(new SongUse(random.nextInt(96_000), random.nextInt(60)));
+      case 9 -> new Edit.SetRun(place, run(random));
       default -> bringBack(maker, film, random);
     };
   }
 
+  /** Some way to run. */
+  static Run run(Random random) {
+    return new Run(
+        List.of(Run.Way.values()).get(random.nextInt(4)),
+        25 + random.nextInt(376),
+        25 + random.nextInt(376),
+        List.of(Run.Between.values()).get(random.nextInt(3)));
+  }
+
   private static Edit bringBack(EditMaker maker, Film film, Random random) {
-    Placement back = new Placement("x" + random.nextInt(1000), "b3", 4, Framing.SOFT, false);
+    Placement back = Placement.of("x" + random.nextInt(1000), "b3", 4, Framing.SOFT, false);
     try {
       return maker.bringBack(back, random.nextInt(film.placements().size() + 1));
     } catch (IllegalArgumentException e) {

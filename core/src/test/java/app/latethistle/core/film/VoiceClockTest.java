@@ -15,7 +15,7 @@ class VoiceClockTest {
   private static Film film(Tie... joints) {
     List<Placement> placements = new java.util.ArrayList<>();
     for (int i = 0; i + 1 < joints.length; i++) {
-      placements.add(new Placement("s" + i, "a" + i, 0, Framing.FILL, false));
+      placements.add(Placement.of("s" + i, "a" + i, 0, Framing.FILL, false));
     }
     return new Film(placements, List.of(joints), SongUse.PLAIN);
   }

@@ -31,7 +31,7 @@ class BothClocksTest {
   private final OrderedCut planner = new OrderedCut();
 
   private static CutPlanner.Wanted shot(int i, long frames) {
-    return CutPlanner.Wanted.of(new Placement("s" + i, "t" + i, 0, Framing.FILL, false), frames);
+    return CutPlanner.Wanted.of(Placement.of("s" + i, "t" + i, 0, Framing.FILL, false), frames);
   }
 
   private static List<CutPlanner.Wanted> shots(int count, long frames) {

@@ -25,7 +25,7 @@ class OrderedCutTest {
   private final OrderedCut planner = new OrderedCut();
 
   private static CutPlanner.Wanted wanted(int i, long frames) {
-    return CutPlanner.Wanted.of(new Placement("s" + i, "t" + i, 0, Framing.FILL, false), frames);
+    return CutPlanner.Wanted.of(Placement.of("s" + i, "t" + i, 0, Framing.FILL, false), frames);
   }
 
   private static List<CutPlanner.Wanted> wanted(int count) {
@@ -125,7 +125,7 @@ class OrderedCutTest {
   void lockedShotsStayWhereTheyAre() {
     BeatGrid grid = BeatGrid.even(120, 0, 200, 4);
     List<CutPlanner.Wanted> shots = wanted(6);
-    Placement locked = new Placement("s2", "t2", 9, Framing.FIT, true);
+    Placement locked = Placement.of("s2", "t2", 9, Framing.FIT, true);
     CutPlanner.Fixed fixed =
         new CutPlanner.Fixed(new FrameRange(131, 200), Tie.free(131), Tie.free(200));
     shots.set(2, CutPlanner.Wanted.of(locked, 150).fixedAt(fixed));

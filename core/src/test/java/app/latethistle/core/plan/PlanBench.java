@@ -78,7 +78,7 @@ public final class PlanBench {
     for (int i = 0; i < count; i++) {
       shots.add(
           CutPlanner.Wanted.of(
-              new Placement("s" + i, "t" + i, 0, Framing.FILL, false), 100 + 37 * i % 60));
+              Placement.of("s" + i, "t" + i, 0, Framing.FILL, false), 100 + 37 * i % 60));
     }
     List<Section> sections = new ArrayList<>();
     for (double at = 0; at < seconds; at += 20) {

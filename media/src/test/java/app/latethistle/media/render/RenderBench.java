@@ -1,6 +1,7 @@
 package app.latethistle.media.render;
 
 import app.latethistle.core.render.Program;
+import app.latethistle.core.render.Span;
 import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
@@ -103,16 +104,15 @@ public final class RenderBench {
 
   private static void ours(Path folder, List<Path> clips) throws IOException {
     Map<String, Originals.Original> files = new HashMap<>();
-    List<Program.Span> spans = new ArrayList<>();
+    List<Span> spans = new ArrayList<>();
     for (int i = 0; i < CLIPS; i++) {
       files.put("m" + i, new Originals.Original(clips.get(i), Probe.probe(clips.get(i))));
       FrameRange range = FrameRange.ofLength((long) i * FRAMES, FRAMES);
-      spans.add(new Program.Span(range, "m" + i, 12, FRAMES + 24, Framing.FILL));
+      spans.add(new Span(range, "m" + i, 12, FRAMES + 24, Framing.FILL));
     }
     Program program = new Program(spans, 0, FrameRate.FPS_24, 1920, 1080);
     Path segments = folder.resolve("segments");
-    SoundTrack silence =
-        new SoundTrack(null, null, 0, List.of(), FrameRate.FPS_24.sampleOf(program.length()), 0);
+    SoundTrack silence = SoundTrack.spoken(List.of(), FrameRate.FPS_24.sampleOf(program.length()));
     new MasterRender(program, new Originals(files, FrameRate.FPS_24), Quality.STANDARD, segments)
         .render(silence, folder.resolve("ours.mp4"), ON);
     delete(segments);

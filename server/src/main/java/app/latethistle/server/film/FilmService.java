@@ -5,7 +5,9 @@ import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.EditMaker;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Retie;
+import app.latethistle.core.film.Safeguard;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.plan.CutPlan;
 import app.latethistle.core.plan.CutPlanner;
@@ -15,6 +17,7 @@ import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.Samples;
+import app.latethistle.media.Container;
 import app.latethistle.server.config.StaleRevision;
 import app.latethistle.server.material.GridChanged;
 import app.latethistle.server.material.Shot;
@@ -86,6 +89,10 @@ public class FilmService {
         state -> {
           Edit made = edit.apply(state);
           EditLog after = state.log().apply(made);
+          if (!(made instanceof Edit.Replace)) {
+            Resolved now = state.resolved();
+            Safeguard.hold(now, now.with(after.film()));
+          }
           int place = state.log().done();
           rows.forget(productionId, place);
           rows.save(new EditRow(productionId, place, EditJson.write(made)));
@@ -118,7 +125,8 @@ public class FilmService {
         revision,
         state -> {
           boolean first = state.film().placements().isEmpty();
-          Film film = planner.plan(request(state, everything || first).at(pace)).film();
+          Film cut = planner.plan(request(state, everything || first).at(pace)).film();
+          Film film = state.film().withCut(cut.placements(), cut.joints());
           String label = first ? "make the first cut" : "cut again";
           return new Edit.Replace(film, label);
         });
@@ -238,7 +246,7 @@ public class FilmService {
   /** Shots that are not in the film, in order. */
   List<Shot> outside(FilmState state) {
     return shots.findByProductionId(state.production().id()).stream()
-        .filter(shot -> state.film().indexOfShot(Long.toString(shot.id())) < 0)
+        .filter(shot -> !state.film().shows(Long.toString(shot.id())))
         .sorted(Comparator.comparing(Shot::key, Gathering.ORDER))
         .toList();
   }
@@ -253,7 +261,7 @@ public class FilmService {
       return Optional.empty();
     }
     Framing framing = Framing.byDefault(pick.shape(), state.production().shape());
-    return Optional.of(new Placement(Long.toString(shot.id()), pick.id(), 0, framing, false));
+    return Optional.of(Placement.of(Long.toString(shot.id()), pick.id(), 0, framing, false));
   }
 
   /** Takes a shot out of the film. */
@@ -357,7 +365,7 @@ public class FilmService {
   }
 
   private static EditMaker maker(FilmState state) {
-    return new EditMaker(state.film(), state.grid(), state.production().rate(), state.takes());
+    return new EditMaker(state.resolved());
   }
 
   private FilmState change(long productionId, long revision, Function<FilmState, EditLog> change) {
@@ -389,15 +397,20 @@ public class FilmService {
 
   private FilmState resolve(Production production, EditLog log) {
     Map<String, Take> ready = new LinkedHashMap<>();
+    Map<String, Container> sounding = new HashMap<>();
     for (TakeEntry entry : takes.findByProductionId(production.id())) {
       if (entry.state() == State.READY) {
-        ready.put(Long.toString(entry.id()), entry.take());
+        String id = Long.toString(entry.id());
+        ready.put(id, entry.take());
+        if (entry.sound() != null) {
+          sounding.put(id, entry.sound());
+        }
       }
     }
     Optional<Song> song =
         Optional.ofNullable(production.songId())
             .flatMap(songs::findById)
             .filter(s -> s.state() == State.READY);
-    return FilmState.of(production, log, ready, song, voice.lines(production.id()));
+    return FilmState.of(production, log, ready, sounding, song, voice.lines(production.id()));
   }
 }

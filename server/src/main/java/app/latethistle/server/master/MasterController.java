@@ -142,7 +142,12 @@ class MasterController {
         asked.rate() == null ? state.production().rate() : FrameRate.parse(asked.rate());
     Program program = state.program(shape.width(), shape.height()).at(rate);
     MasterOrder order =
-        new MasterOrder(program, state.songHash(), state.film().song().start(), state.spoken());
+        new MasterOrder(
+            program,
+            state.songHash(),
+            state.film().song().start(),
+            state.heardClips(),
+            state.spoken());
     Master master = masters.save(new Master(productionId, name, order, asked.quality()));
     jobs.enqueue(renderMaster, master.id());
     return MasterView.of(master);

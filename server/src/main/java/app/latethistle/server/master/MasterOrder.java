@@ -1,8 +1,10 @@
 package app.latethistle.server.master;
 
 import app.latethistle.core.render.Program;
+import app.latethistle.server.film.HeardClip;
 import app.latethistle.server.film.SpokenPart;
 import java.util.List;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -10,15 +12,19 @@ import tools.jackson.databind.json.JsonMapper;
  *
  * @param song the hash of the song's file, or ""
  * @param songStart the sample of the song heard first
+ * @param clips what is heard of clips
  * @param voice the lines that are spoken
  */
-record MasterOrder(Program program, String song, long songStart, List<SpokenPart> voice) {
-  /** Orders of before there were voices have none. */
+record MasterOrder(
+    Program program, String song, long songStart, List<HeardClip> clips, List<SpokenPart> voice) {
+  /** Orders of before there were voices and clips' sounds have none. */
   MasterOrder {
+    clips = clips == null ? List.of() : List.copyOf(clips);
     voice = voice == null ? List.of() : List.copyOf(voice);
   }
 
-  private static final JsonMapper JSON = JsonMapper.builder().build();
+  private static final JsonMapper JSON =
+      JsonMapper.builder().disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES).build();
 
   String write() {
     return JSON.writeValueAsString(this);

@@ -1,6 +1,8 @@
 package app.latethistle.server.master;
 
 import app.latethistle.core.render.Program;
+import app.latethistle.core.render.Span;
+import app.latethistle.media.ClipPart;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.MasterCheck;
 import app.latethistle.media.MasterRender;
@@ -97,7 +99,7 @@ class RenderMaster {
     private void render(Master master, MasterOrder order, Path file) throws IOException {
       Program program = order.program();
       Map<String, Originals.Original> files = new HashMap<>();
-      for (Program.Span span : program.spans()) {
+      for (Span span : program.spans()) {
         files.computeIfAbsent(
             span.media(),
             hash ->
@@ -118,12 +120,19 @@ class RenderMaster {
       long length = program.rate().sampleOf(program.length());
       long fade = program.rate().sampleOf(program.fade());
       List<Speech> voice = order.voice().stream().map(part -> part.speech(store)).toList();
+      List<ClipPart> clips = order.clips().stream().map(clip -> clip.part(store)).toList();
       if (order.song().isEmpty()) {
-        return new SoundTrack(null, null, 0, voice, length, fade);
+        return new SoundTrack(null, null, 0, clips, voice, length, fade);
       }
       MediaFacts facts = media.findById(order.song()).orElseThrow().facts();
       return new SoundTrack(
-          store.path(order.song()), facts.container(), order.songStart(), voice, length, fade);
+          store.path(order.song()),
+          facts.container(),
+          order.songStart(),
+          clips,
+          voice,
+          length,
+          fade);
     }
 
     /** Tells the database now and then, and asks it whether the person has cancelled. */

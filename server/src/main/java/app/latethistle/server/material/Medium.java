@@ -21,6 +21,8 @@ public class Medium {
   @Column(columnDefinition = "text")
   private String measured;
 
+  @Transient private MediaFacts read;
+
   protected Medium() {}
 
   Medium(String hash, long bytes, MediaFacts facts) {
@@ -38,7 +40,10 @@ public class Medium {
   }
 
   public MediaFacts facts() {
-    return FactsJson.read(facts);
+    if (read == null) {
+      read = FactsJson.read(facts);
+    }
+    return read;
   }
 
   boolean isMeasured() {

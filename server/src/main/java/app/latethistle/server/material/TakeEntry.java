@@ -3,6 +3,7 @@ package app.latethistle.server.material;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.take.Fault;
 import app.latethistle.core.take.Take;
+import app.latethistle.media.Container;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -200,6 +201,11 @@ public class TakeEntry {
   void refuse(String why) {
     reason = why;
     state = State.REFUSED;
+  }
+
+  /** What its file is if it has a sound of its own, or null. */
+  public Container sound() {
+    return medium.facts().sound() ? medium.facts().container() : null;
   }
 
   /** The take as core knows it. */

@@ -1,0 +1,80 @@
+package app.latethistle.core.film;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * How far what follows a change moves. If the change is one of whole beats, what is tied to beats
+ * moves by as many and stays tied; anything else moves by frames, and stays tied only where it
+ * comes to lie exactly on a beat. Words do not move, so what was tied to one lets go of it.
+ *
+ * @param frames later if positive
+ * @param beats later if positive; 0 if the change is not one of whole beats
+ */
+record Shift(long frames, int beats) {
+
+  /** From one moment to another. */
+  static Shift between(Resolved film, Tie from, Tie to) {
+    long frames = film.frameOrRefuse(to) - film.frameOrRefuse(from);
+    boolean whole =
+        from instanceof Tie.OnBeat a && to instanceof Tie.OnBeat b && a.offset() == b.offset();
+    return new Shift(frames, whole ? ((Tie.OnBeat) to).beat() - ((Tie.OnBeat) from).beat() : 0);
+  }
+
+  /** Where a moment comes to lie. */
+  Tie of(Resolved film, Tie tie) {
+    if (frames == 0 && beats == 0) {
+      return tie;
+    }
+    if (beats != 0 && tie instanceof Tie.OnBeat on) {
+      int beat = on.beat() + beats;
+      if (beat >= 0 && beat < film.clocks().grid().size()) {
+        return new Tie.OnBeat(beat, on.offset());
+      }
+    }
+    return film.tieAt(film.frameOf(tie).orElse(0) + frames);
+  }
+
+  /** Where the joints from one on come to lie. */
+  List<Tie> joints(Resolved film, int from) {
+    List<Tie> ties = new ArrayList<>();
+    for (int j = from; j < film.film().joints().size(); j++) {
+      ties.add(joint(film, j));
+    }
+    return ties;
+  }
+
+  /** A joint is moved from where it is, which is not always where its tie asks. */
+  private Tie joint(Resolved film, int j) {
+    Tie tie = film.film().joints().get(j);
+    boolean honoured = film.frameOf(tie).orElse(-1) == film.frame(j);
+    return honoured ? of(film, tie) : film.tieAt(film.frame(j) + frames);
+  }
+
+  /** The edits that move what lies over and beside the cut at or after a frame. */
+  List<Edit> beside(Resolved film, long from) {
+    List<Edit> edits = new ArrayList<>();
+    Cutting.Beside beside = film.cutting().beside();
+    for (Overlay overlay : film.film().overlays()) {
+      if (beside.overlays().containsKey(overlay.name())
+          && beside.overlays().get(overlay.name()).start() >= from
+          && !overlay.placement().locked()) {
+        edits.add(
+            new Lay(
+                overlay.name(),
+                overlay.withTies(of(film, overlay.start()), of(film, overlay.end()))));
+      }
+    }
+    for (FilmSound sound : film.film().sounds()) {
+      if (beside.sounds().getOrDefault(sound.id(), -1L) >= from) {
+        edits.add(new Lend(sound.id(), sound.withStart(of(film, sound.start()))));
+      }
+    }
+    for (Marker marker : film.film().markers()) {
+      if (beside.markers().getOrDefault(marker.id(), -1L) >= from) {
+        edits.add(new Mark(marker.id(), marker.withAt(of(film, marker.at()))));
+      }
+    }
+    return edits;
+  }
+}
