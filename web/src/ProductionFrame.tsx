@@ -6,6 +6,7 @@ import { filesOf, useArrivals } from "./api/arrivals";
 import { usePulse } from "./api/events";
 import { useProduction } from "./api/queries";
 import { KeyHelp } from "./parts/KeyHelp";
+import { MeetingDialog } from "./parts/meeting";
 import { TopBar } from "./parts/TopBar";
 import { useNotice } from "./parts/notice";
 import { useRoom } from "./store";
@@ -84,6 +85,7 @@ export function ProductionFrame() {
         )}
       </Box>
       <KeyHelp />
+      <MeetingDialog />
     </Box>
   );
 }

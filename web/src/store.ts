@@ -1,4 +1,12 @@
 import { create } from "zustand";
+import type { Manner } from "./rooms/score/manner";
+import type { Copied } from "./rooms/score/copies";
+
+/** Frames of the film, half-open. */
+export interface Stretch {
+  from: number;
+  to: number;
+}
 
 interface Room {
   /** The playhead, in frames of the film. */
@@ -6,13 +14,31 @@ interface Room {
   playing: boolean;
   /** Where playing ends by itself, or null for the film's end. */
   until: number | null;
+  /** What is played again and again, or null. */
+  loop: Stretch | null;
+  /** How fast it plays; below 0 the film runs backward in steps. */
+  speed: number;
+  /** The chosen stretch of the film, or null. */
+  range: Stretch | null;
   /** The selected shot's place in the film, or null. */
   place: number | null;
+  /** Further selected shots, in order. */
+  also: readonly number[];
+  /** The selected shot over the cut, by its name, or null. */
+  laid: string | null;
   /** Which of the selected shot's cuts the cut keys move. */
   end: "in" | "out";
+  /** What moving a cut does to what is around it. */
+  manner: Manner;
+  /** What was copied. */
+  copied: readonly Copied[];
   barsPerLine: number | null;
   /** Whether the arrow keys slip the selected shot instead of moving the playhead. */
   slipping: boolean;
+  /** Whether the film is heard while the playhead is moved. */
+  scrubSound: boolean;
+  /** The marker whose note is being written: its name, "" for a new one, or null. */
+  noting: string | null;
   /** Rises with each jump of the playhead, so that what plays can follow it. */
   jumps: number;
   /** Puts the playhead at a frame, whether the film plays or not. */
@@ -25,11 +51,25 @@ export const useRoom = create<Room>((set) => ({
   frame: 0,
   playing: false,
   until: null,
+  loop: null,
+  speed: 1,
+  range: null,
   place: null,
+  also: [],
+  laid: null,
   end: "in",
+  manner: "trim",
+  copied: [],
   barsPerLine: null,
   slipping: false,
+  scrubSound: false,
+  noting: null,
   jumps: 0,
   jump: (frame) => set((s) => ({ frame, jumps: s.jumps + 1 })),
   set,
 }));
+
+/** All selected shots' places, in order. */
+export function chosenPlaces({ place, also }: Pick<Room, "place" | "also">): number[] {
+  return place === null ? [] : [...new Set([place, ...also])].sort((a, b) => a - b);
+}

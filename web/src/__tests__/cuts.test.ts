@@ -3,9 +3,11 @@ import { aimCut, aimShot, partAt } from "../rooms/score/aim";
 import { inLimits, limitsOf, nudged, stepped, tied } from "../rooms/score/cuts";
 import { lyricsOf } from "../rooms/score/lyrics";
 import { wordName } from "../rooms/score/words";
-import { Ruler, partsFor, stavesOf } from "../rooms/score/layout";
+import { Ruler, partsFor, placeStaves, stavesOf } from "../rooms/score/layout";
 import { meansOf } from "../rooms/score/means";
-import type { Film, Song } from "../api/client";
+import { editFor, jointFor, limitsFor } from "../rooms/score/manner";
+import { stillest } from "../rooms/score/stillest";
+import type { Film, Overlay, Song } from "../api/client";
 import { film } from "./film";
 
 const freed = (joint: number, frame: number): Film => {
@@ -14,6 +16,18 @@ const freed = (joint: number, frame: number): Film => {
     ...made,
     joints: made.joints.map((j, i) => (i === joint ? { ...j, tie: "FREE", beat: -1, frame } : j)),
   };
+};
+
+const joint = (made: Film, at: number) => {
+  const its = made.joints[at];
+  if (!its) throw new Error("no joint");
+  return its;
+};
+
+const placed = (made: Film, at: number) => {
+  const its = made.shots[at];
+  if (!its) throw new Error("no shot");
+  return its;
 };
 
 describe("moving a cut", () => {
@@ -49,6 +63,57 @@ describe("moving a cut", () => {
     expect(tied(freed(2, 220), 2, "downbeat")).toMatchObject({ beat: 17 });
     expect(tied(film(), 2, "free")).toMatchObject({ beat: null, frame: 204 });
     expect(tied(freed(2, 209), 2, "free")).toBeNull();
+  });
+});
+
+describe("ways to move a cut", () => {
+  it("keep to what there is around the cut", () => {
+    const made = film();
+    // Shots of 96 frames from 108 on, their takes used from frame 10 of 130.
+    expect(limitsFor(made, 2, "trim", "end")).toEqual({ least: 109, most: 299 });
+    expect(limitsFor(made, 2, "roll", "end")).toEqual({ least: 194, most: 299 });
+    expect(limitsFor(made, 2, "ripple", "end")).toEqual({ least: 109, most: Infinity });
+    expect(limitsFor(made, 2, "ripple", "start")).toEqual({ least: 194, most: 299 });
+    expect(limitsFor(made, 2, "slide", "start")).toEqual({ least: 194, most: 299 });
+  });
+
+  it("take hold of the right joint and make their edits", () => {
+    const made = film();
+    const to = { beat: 18, offset: 0, frame: 0 };
+    expect(jointFor(made, 3, "slide", "end")).toBe(2);
+    expect(jointFor(made, 0, "slide", "start")).toBeNull();
+    expect(jointFor(made, 0, "ripple", "start")).toBe(0);
+    expect(jointFor(made, 12, "roll", "end")).toBeNull();
+    expect(editFor({ joint: 2, ...to }, "ripple", "end")).toEqual({
+      name: "ripple",
+      values: { place: 1, start: false, to },
+    });
+    expect(editFor({ joint: 2, ...to }, "ripple", "start")).toEqual({
+      name: "ripple",
+      values: { place: 2, start: true, to },
+    });
+    expect(editFor({ joint: 2, ...to }, "slide", "start").values).toEqual({ place: 2, to });
+  });
+});
+
+describe("what is seen and heard beside the cut", () => {
+  it("tells the longest stretch with nothing new", () => {
+    const made = film();
+    expect(stillest(made)).toEqual({ from: 0, to: 108 });
+    const overlay = { start: { ...joint(made, 1), frame: 40 }, end: joint(made, 1) } as Overlay;
+    expect(stillest({ ...made, overlays: [{ ...overlay, shot: placed(made, 3) }] })).toEqual({
+      from: 108,
+      to: 204,
+    });
+  });
+
+  it("opens the stave under the playhead where all are folded", () => {
+    const places = placeStaves(660, 5, 2, 2, false);
+    expect(places.map((p) => p.parts.height)).toEqual([117, 117, 190, 117, 117]);
+    expect(places.map((p) => p.top)).toEqual([0, 117, 234, 424, 541]);
+    expect(new Set(placeStaves(660, 3, 2, 2, false).map((p) => p.parts.height))).toEqual(
+      new Set([220]),
+    );
   });
 });
 
@@ -161,6 +226,6 @@ describe("the mouse on the score", () => {
   });
 
   it("drops a shot on the one under it", () => {
-    expect(aimShot(made, 0, ruler, ruler.x(150))).toEqual({ kind: "shot", from: 0, to: 1 });
+    expect(aimShot(made, 0, ruler, ruler.x(150))).toMatchObject({ kind: "shot", from: 0, to: 1 });
   });
 });

@@ -1,12 +1,13 @@
 // @vitest-environment jsdom
 import { ThemeProvider } from "@mui/material/styles";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, within, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Film, Master, Material, Production, Take } from "../api/client";
 import { useFilmEdit } from "../api/queries";
+import { MeetingDialog } from "../parts/meeting";
 import { NoticeLine } from "../parts/notice";
 import { MasterRow } from "../rooms/master/MasterRow";
 import { FilmCard } from "../rooms/score/FilmCard";
@@ -136,6 +137,8 @@ describe("a stave", () => {
           parts={partsFor(680, staves.length)}
           isLast={line === staves.length - 1}
           selected={selected}
+          also={[]}
+          laid={null}
           selectedEnd="in"
           aim={null}
         />
@@ -233,16 +236,43 @@ describe("the shot's card", () => {
     expect(screen.getByText("downbeat of bar 3")).toBeTruthy();
     expect(screen.getByText("downbeat of bar 5")).toBeTruthy();
     fireEvent.click(screen.getByLabelText("out cut to the beat after"));
-    expect(actions["step"]).toHaveBeenCalledWith(1, 2);
+    expect(actions["step"]).toHaveBeenCalledWith(1, 2, "end");
     fireEvent.click(screen.getByLabelText("in cut to the beat before"));
-    expect(actions["step"]).toHaveBeenCalledWith(-1, 1);
+    expect(actions["step"]).toHaveBeenCalledWith(-1, 1, "start");
   });
 
-  it("offers the fix that a short shot has", () => {
+  it("offers what can be done about too little material, with its cost", () => {
     const problems = [{ kind: "OUT_OF_MATERIAL" as const, place: 1, frames: 6, text: "6 f short" }];
-    const actions = card(film(12, { problems }), [take()]);
-    fireEvent.click(screen.getByText("Slip it to fit"));
+    const actions = card(film(12, { problems }), [
+      take({ frames: 100 }),
+      take({ id: 201, number: 2, frames: 140 }),
+      take({ id: 202, number: 3, frames: 140, rejected: true }),
+    ]);
+    fireEvent.click(screen.getByText("Slip it"));
     expect(actions["slipTo"]).toHaveBeenCalledWith(1, 4);
+    fireEvent.click(within(screen.getByLabelText("What can be done")).getByText("Take 2"));
+    expect(actions["chooseTake"]).toHaveBeenCalledWith(1, 100, 201);
+    expect(screen.queryByText("Take 3", { selector: "li button" })).toBeNull();
+    fireEvent.click(screen.getByText("End it sooner"));
+    expect(actions["toFrame"]).toHaveBeenCalledWith(2, 198, "trim", "end");
+    expect(screen.getByText("6 frames go to 030; the cut is free")).toBeTruthy();
+  });
+
+  it("slows a shot no further than its material asks", () => {
+    const made = film();
+    const shots = made.shots.map((s) => ({ ...s, in: 50, material: 125 }));
+    // 75 frames are left for 96: 74 steps of 95 make 77 %.
+    const actions = card(
+      {
+        ...made,
+        shots,
+        problems: [{ kind: "OUT_OF_MATERIAL", place: 1, frames: 21, text: "21 f short" }],
+      },
+      [take()],
+    );
+    fireEvent.click(screen.getByText("Slow to 77 %"));
+    const slow = { way: "FORWARD", from: 77, to: 77, between: "MOTION" };
+    expect(actions["setRun"]).toHaveBeenCalledWith(slow, false);
   });
 
   it("shows the takes and chooses one", () => {
@@ -377,6 +407,7 @@ describe("edits of the film", () => {
           <>
             {children}
             <NoticeLine />
+            <MeetingDialog />
           </>,
           client,
         ),
@@ -410,11 +441,20 @@ describe("edits of the film", () => {
   });
 
   it("are told when another window was first", async () => {
-    answers = [{ status: 409, body: { detail: "stale" } }];
+    answers = [
+      { status: 409, body: { detail: "stale" } },
+      { status: 200, body: film(12, { revision: 11 }) },
+    ];
     const { edit } = hook();
     await act(async () => {
       await expect(edit({ name: "undo" })).rejects.toThrow("stale");
     });
-    expect(await screen.findByText(/changed in another window/)).toBeTruthy();
+    expect(await screen.findByText(/stale/)).toBeTruthy();
+    await act(async () => {
+      fireEvent.click(screen.getByText("Make my change on it"));
+      await Promise.resolve();
+    });
+    expect(asked.map((a) => a.body)).toHaveLength(2);
+    expect(screen.queryByText(/stale/)).toBeNull();
   });
 });

@@ -17,6 +17,11 @@ export type Reading = VoiceLine["readings"][number];
 export type Peaks = Schemas["PeaksView"];
 export type Film = Schemas["FilmView"];
 export type Placed = Schemas["PlacedView"];
+export type Run = Placed["run"];
+export type ClipSound = Placed["sound"];
+export type Overlay = Schemas["OverlayView"];
+export type FilmSound = Schemas["SoundView"];
+export type Marker = Schemas["MarkerView"];
 export type Joint = Schemas["JointView"];
 export type ProblemKind = Schemas["ProblemView"]["kind"];
 export type Spoken = Schemas["SpokenView"];
@@ -106,6 +111,9 @@ export const stillUrl = (production: number, revision: number, frame: number) =>
 
 export const filmUrl = (production: number, revision: number) =>
   `${under(production)}/preview/${revision}/film.m3u8`;
+
+export const soundUrl = (production: number, revision: number) =>
+  `${under(production)}/preview/${revision}/sound.mp4`;
 
 export const takeFrameUrl = (production: number, take: number, frame: number, height: number) =>
   `${under(production)}/takes/${take}/frames/${Math.max(0, Math.round(frame))}.jpg?height=${height}`;

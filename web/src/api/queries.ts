@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMeeting } from "../parts/meeting";
 import { useNotice } from "../parts/notice";
 import {
   ApiProblem,
@@ -129,44 +130,48 @@ export const useSetPick = (id: number) =>
   }));
 
 /**
- * An edit of the film: its name in the API and its values, without the revision. Values that are a
- * function are worked out when the edits before it have been answered; null means no edit.
+ * An edit of the film: its name in the API and its values, without the revision. Values, or the
+ * whole edit, that are a function are worked out when the edits before have been answered; null
+ * means no edit.
  */
 export interface FilmEdit {
   name: string;
   values?: object | ((film: Film) => object | null);
 }
 
+type Asking = FilmEdit | ((film: Film) => FilmEdit | null);
+
 /**
  * Edits of the film, one after the other. Each carries the revision that the answer to the one
- * before it gave, so quick keys never trip over each other.
+ * before it gave, so quick keys never trip over each other. What another window changed meanwhile
+ * is brought together by the server; where both changed the same, the person chooses.
  */
 export function useFilmEdit(id: number) {
   const client = useQueryClient();
   const tell = useNotice((s) => s.tell);
+  const meet = useMeeting((s) => s.meet);
+  const send = async (asked: Asking): Promise<Film> => {
+    const film =
+      client.getQueryData<Film>(keys.film(id)) ?? (await call<Film>("GET", `${under(id)}/film`));
+    const edit = typeof asked === "function" ? asked(film) : asked;
+    const sent = typeof edit?.values === "function" ? edit.values(film) : (edit?.values ?? {});
+    if (!edit || sent === null) return film;
+    const body = { ...sent, revision: film.revision };
+    const after = await call<Film>("POST", `${under(id)}/film/${edit.name}`, body);
+    client.setQueryData(keys.film(id), after);
+    return after;
+  };
   const change = useMutation({
     scope: { id: `film-${id}` },
-    mutationFn: async ({ name, values }: FilmEdit) => {
-      const film =
-        client.getQueryData<Film>(keys.film(id)) ?? (await call<Film>("GET", `${under(id)}/film`));
-      const sent = typeof values === "function" ? values(film) : values;
-      if (sent === null) return film;
-      const body = { ...sent, revision: film.revision };
-      return call<Film>("POST", `${under(id)}/film/${name}`, body);
-    },
-    onSuccess: (film) => {
-      client.setQueryData(keys.film(id), film);
-    },
-    onError: async (error) => {
-      if (error instanceof ApiProblem && error.isConflict) {
-        tell(
-          "The film was changed in another window. It is shown as it is now; your last change was not made.",
-          "wrong",
-        );
-      } else {
-        tell(error.message, "wrong");
-      }
+    mutationFn: send,
+    onError: async (error, asked) => {
       await client.invalidateQueries({ queryKey: keys.film(id) });
+      if (!(error instanceof ApiProblem && error.isConflict)) {
+        tell(error.message, "wrong");
+        return;
+      }
+      const again = () => void send(asked).catch((e: Error) => tell(e.message, "wrong"));
+      meet({ says: error.message, again });
     },
   });
   return change.mutateAsync;

@@ -116,6 +116,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/carry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["carry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/change-overlay": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["changeOverlay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/choose-take": {
         parameters: {
             query?: never;
@@ -132,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/detach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["detach"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/first-cut": {
         parameters: {
             query?: never;
@@ -142,6 +190,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["firstCut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/group": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["group"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/lay-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["layOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/lock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/marker-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["markerOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -174,6 +286,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["moveShot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/overlay-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["overlayOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/paste": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["paste"];
         delete?: never;
         options?: never;
         head?: never;
@@ -228,6 +372,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/ripple": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ripple"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/roll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["roll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/set-clip-sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setClipSound"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/set-framing": {
         parameters: {
             query?: never;
@@ -260,6 +452,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/set-marker": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setMarker"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/set-run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/set-song": {
         parameters: {
             query?: never;
@@ -276,6 +500,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/set-sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setSound"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/slide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["slide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/slip": {
         parameters: {
             query?: never;
@@ -286,6 +542,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["slip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/sound-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["soundOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["split_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/take-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1487,6 +1791,37 @@ export interface components {
             /** Format: int64 */
             shotId: number;
         };
+        Carry: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int64 */
+            revision: number;
+            /** Format: int32 */
+            to: number;
+        };
+        ChangeOverlay: {
+            end: components["schemas"]["Moment"];
+            /** @enum {string|null} */
+            framing: "FIT" | "FILL" | "SOFT" | null;
+            /** Format: int64 */
+            in: number | null;
+            /** Format: int32 */
+            layer: number | null;
+            locked: boolean | null;
+            name: string;
+            /** Format: int32 */
+            opacity: number | null;
+            /** Format: int64 */
+            revision: number;
+            run: components["schemas"]["Run"];
+            /** Format: int32 */
+            size: number | null;
+            start: components["schemas"]["Moment"];
+            /** Format: int32 */
+            x: number | null;
+            /** Format: int32 */
+            y: number | null;
+        };
         ChooseTake: {
             /** Format: int32 */
             place: number;
@@ -1494,6 +1829,15 @@ export interface components {
             revision: number;
             /** Format: int64 */
             takeId: number;
+        };
+        ClipSound: {
+            /** Format: int32 */
+            gain: number;
+            /** Format: int32 */
+            lead: number;
+            on: boolean;
+            /** Format: int32 */
+            tail: number;
         };
         ClockView: {
             beats: number[];
@@ -1533,6 +1877,12 @@ export interface components {
         };
         DeliveryChange: {
             delivery: components["schemas"]["Delivery"];
+            /** Format: int64 */
+            revision: number;
+        };
+        Detach: {
+            /** Format: int32 */
+            place: number;
             /** Format: int64 */
             revision: number;
         };
@@ -1610,7 +1960,9 @@ export interface components {
             joints: components["schemas"]["JointView"][];
             /** Format: int64 */
             length: number;
+            markers: components["schemas"]["MarkerView"][];
             outside: components["schemas"]["OutsideView"][];
+            overlays: components["schemas"]["OverlayView"][];
             problems: components["schemas"]["ProblemView"][];
             redo: string;
             /** Format: int64 */
@@ -1618,6 +1970,7 @@ export interface components {
             shots: components["schemas"]["PlacedView"][];
             /** Format: double */
             songStart: number;
+            sounds: components["schemas"]["SoundView"][];
             undo: string;
             voice: components["schemas"]["SpokenView"][];
         };
@@ -1627,6 +1980,12 @@ export interface components {
             pace: "CALM" | "EVEN" | "BRISK" | null;
             /** Format: int64 */
             revision: number;
+        };
+        Group: {
+            places: number[];
+            /** Format: int64 */
+            revision: number;
+            together: boolean;
         };
         HeardWord: {
             /** Format: double */
@@ -1682,6 +2041,13 @@ export interface components {
             lastBar: number;
             /** Format: double */
             start: number;
+        };
+        LayOver: {
+            end: components["schemas"]["Moment"];
+            piece: components["schemas"]["Piece"];
+            /** Format: int64 */
+            revision: number;
+            start: components["schemas"]["Moment"];
         };
         LengthTaken: {
             /** Format: int32 */
@@ -1742,6 +2108,12 @@ export interface components {
             /** Format: int32 */
             words: number;
         };
+        LockShots: {
+            locked: boolean;
+            places: number[];
+            /** Format: int64 */
+            revision: number;
+        };
         LongestPause: {
             /** Format: double */
             seconds: number | null;
@@ -1753,6 +2125,11 @@ export interface components {
             light: string;
             shape: string;
             tone: string;
+        };
+        MarkerView: {
+            at: components["schemas"]["JointView"];
+            name: string;
+            note: string;
         };
         MasterView: {
             /** Format: int64 */
@@ -1785,6 +2162,15 @@ export interface components {
             refusals: components["schemas"]["RefusalView"][];
             shots: components["schemas"]["ShotView"][];
         };
+        Moment: {
+            /** Format: int32 */
+            beat: number | null;
+            /** Format: int64 */
+            frame: number;
+            /** Format: int32 */
+            offset: number;
+            word: components["schemas"]["WordEdge"];
+        };
         MomentView: {
             /** Format: double */
             at: number;
@@ -1793,16 +2179,10 @@ export interface components {
         };
         MoveJoint: {
             /** Format: int32 */
-            beat: number | null;
-            /** Format: int64 */
-            frame: number;
-            /** Format: int32 */
             joint: number;
-            /** Format: int32 */
-            offset: number;
             /** Format: int64 */
             revision: number;
-            word: components["schemas"]["WordEdge"];
+            to: components["schemas"]["Moment"];
         };
         MoveShot: {
             /** Format: int32 */
@@ -1820,6 +2200,11 @@ export interface components {
             measured: string;
             /** Format: double */
             percent: number;
+        };
+        Named: {
+            name: string;
+            /** Format: int64 */
+            revision: number;
         };
         Narration: {
             /** @enum {string} */
@@ -1874,6 +2259,21 @@ export interface components {
             /** Format: double */
             seconds: number;
         };
+        OverlayView: {
+            end: components["schemas"]["JointView"];
+            /** Format: int32 */
+            layer: number;
+            /** Format: int32 */
+            opacity: number;
+            shot: components["schemas"]["PlacedView"];
+            /** Format: int32 */
+            size: number;
+            start: components["schemas"]["JointView"];
+            /** Format: int32 */
+            x: number;
+            /** Format: int32 */
+            y: number;
+        };
         Page: {
             awaited: components["schemas"]["Awaited"][];
             /** Format: double */
@@ -1895,6 +2295,14 @@ export interface components {
             /** Format: double */
             to: number;
         };
+        Paste: {
+            /** Format: int32 */
+            joint: number;
+            pieces: components["schemas"]["Piece"][];
+            plain: boolean;
+            /** Format: int64 */
+            revision: number;
+        };
         PeaksView: {
             body: string;
             peak: string;
@@ -1911,6 +2319,20 @@ export interface components {
             /** Format: int64 */
             reading: number;
         };
+        Piece: {
+            /** @enum {string} */
+            framing: "FIT" | "FILL" | "SOFT";
+            /** Format: int64 */
+            in: number;
+            /** Format: int64 */
+            length: number;
+            run: components["schemas"]["Run"];
+            /** Format: int64 */
+            shotId: number;
+            sound: components["schemas"]["ClipSound"];
+            /** Format: int64 */
+            takeId: number;
+        };
         Place: {
             looks: string;
             name: string;
@@ -1920,6 +2342,9 @@ export interface components {
             end: number;
             /** @enum {string} */
             framing: "FIT" | "FILL" | "SOFT";
+            /** Format: int32 */
+            group: number;
+            id: string;
             /** Format: int64 */
             in: number;
             label: string;
@@ -1928,19 +2353,24 @@ export interface components {
             material: number;
             /** Format: int32 */
             place: number;
+            run: components["schemas"]["Run"];
             /** Format: int64 */
             shotId: number;
+            sound: components["schemas"]["ClipSound"];
+            sounding: boolean;
             /** Format: int64 */
             start: number;
             /** Format: int64 */
             takeId: number;
             title: string;
+            /** Format: int64 */
+            used: number;
         };
         ProblemView: {
             /** Format: int64 */
             frames: number;
             /** @enum {string} */
-            kind: "TIE_NOT_HONOURED" | "BEAT_MISSING" | "WORD_MISSING" | "INSIDE_WORD" | "LINE_PAST_END" | "OUT_OF_MATERIAL" | "TAKE_MISSING";
+            kind: "TIE_NOT_HONOURED" | "BEAT_MISSING" | "WORD_MISSING" | "INSIDE_WORD" | "LINE_PAST_END" | "OUT_OF_MATERIAL" | "TAKE_MISSING" | "NOT_PLACED";
             /** Format: int32 */
             place: number;
             text: string;
@@ -2117,6 +2547,31 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        Ripple: {
+            /** Format: int32 */
+            place: number;
+            /** Format: int64 */
+            revision: number;
+            start: boolean;
+            to: components["schemas"]["Moment"];
+        };
+        Roll: {
+            /** Format: int32 */
+            joint: number;
+            /** Format: int64 */
+            revision: number;
+            to: components["schemas"]["Moment"];
+        };
+        Run: {
+            /** @enum {string} */
+            between: "NEAREST" | "BLENDED" | "MOTION";
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** @enum {string} */
+            way: "FORWARD" | "REVERSE" | "BACK_AND_FORTH" | "HOLD";
+        };
         ScriptChange: {
             fileName: string;
             /** @enum {string|null} */
@@ -2180,6 +2635,12 @@ export interface components {
             left: number;
             profile: components["schemas"]["ServiceProfile"];
         };
+        SetClipSound: {
+            places: number[];
+            /** Format: int64 */
+            revision: number;
+            sound: components["schemas"]["ClipSound"];
+        };
         SetFraming: {
             /** @enum {string} */
             framing: "FIT" | "FILL" | "SOFT";
@@ -2195,6 +2656,20 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        SetMarker: {
+            at: components["schemas"]["Moment"];
+            name: string | null;
+            note: string;
+            /** Format: int64 */
+            revision: number;
+        };
+        SetRun: {
+            places: number[];
+            /** Format: int64 */
+            revision: number;
+            run: components["schemas"]["Run"];
+            stretch: boolean;
+        };
         SetSong: {
             /** Format: int64 */
             fade: number;
@@ -2202,6 +2677,16 @@ export interface components {
             revision: number;
             /** Format: double */
             startSeconds: number;
+        };
+        SetSound: {
+            /** Format: int32 */
+            gain: number;
+            /** Format: int64 */
+            length: number;
+            name: string;
+            /** Format: int64 */
+            revision: number;
+            start: components["schemas"]["Moment"];
         };
         Sheets: {
             exclusions: string[];
@@ -2257,6 +2742,13 @@ export interface components {
             ids: number[];
             /** Format: int64 */
             revision: number;
+        };
+        Slide: {
+            /** Format: int32 */
+            place: number;
+            /** Format: int64 */
+            revision: number;
+            to: components["schemas"]["Moment"];
         };
         Slip: {
             /** Format: int64 */
@@ -2316,10 +2808,28 @@ export interface components {
             /** @enum {string} */
             state: "WANTED" | "FOUND" | "PLACED";
         };
+        SoundView: {
+            /** Format: int32 */
+            gain: number;
+            label: string;
+            /** Format: int64 */
+            length: number;
+            name: string;
+            start: components["schemas"]["JointView"];
+            /** Format: int64 */
+            takeId: number;
+        };
         SoundsChange: {
             /** Format: int64 */
             revision: number;
             sounds: components["schemas"]["SoundIdea"][];
+        };
+        Split: {
+            /** Format: int32 */
+            place: number;
+            /** Format: int64 */
+            revision: number;
+            to: components["schemas"]["Moment"];
         };
         SpokenView: {
             /** Format: double */
@@ -2406,6 +2916,12 @@ export interface components {
             shot: string;
             /** Format: int32 */
             take: number;
+        };
+        TakeOut: {
+            leaveGap: boolean;
+            places: number[];
+            /** Format: int64 */
+            revision: number;
         };
         TakeView: {
             /** Format: double */
@@ -2793,6 +3309,58 @@ export interface operations {
             };
         };
     };
+    carry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Carry"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    changeOverlay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeOverlay"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     chooseTake: {
         parameters: {
             query?: never;
@@ -2819,6 +3387,32 @@ export interface operations {
             };
         };
     };
+    detach: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Detach"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     firstCut: {
         parameters: {
             query?: never;
@@ -2831,6 +3425,110 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["FirstCutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    group: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Group"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    layOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LayOver"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    lock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LockShots"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    markerOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Named"];
             };
         };
         responses: {
@@ -2883,6 +3581,58 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["MoveShot"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    overlayOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Named"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    paste: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Paste"];
             };
         };
         responses: {
@@ -2973,6 +3723,84 @@ export interface operations {
             };
         };
     };
+    ripple: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Ripple"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    roll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Roll"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    setClipSound: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetClipSound"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     setFraming: {
         parameters: {
             query?: never;
@@ -3025,6 +3853,58 @@ export interface operations {
             };
         };
     };
+    setMarker: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetMarker"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    setRun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetRun"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     setSong: {
         parameters: {
             query?: never;
@@ -3051,6 +3931,58 @@ export interface operations {
             };
         };
     };
+    setSound: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetSound"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    slide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Slide"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     slip: {
         parameters: {
             query?: never;
@@ -3063,6 +3995,84 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Slip"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    soundOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Named"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    split_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Split"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    takeOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeOut"];
             };
         };
         responses: {

@@ -2,11 +2,15 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { Film, Production } from "../../api/client";
 import { useSongs } from "../../api/queries";
+import { NumberField } from "../../parts/NumberField";
+import { timecode } from "../../parts/time";
 import { plural } from "../../parts/words";
+import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import type { ScoreActions } from "./useScoreActions";
 import { meansOf } from "./means";
-import { select } from "./useScoreKeys";
+import { stillest } from "./stillest";
+import { goTo, select, setRange } from "./useScoreKeys";
 
 /** The film as a whole, while no shot is selected: what to look at, and which shots are out. */
 export function FilmCard({
@@ -38,7 +42,11 @@ export function FilmCard({
         ] satisfies [string, string][])
       : []),
     ["Locked", `${film.shots.filter((s) => s.locked).length}`],
+    ...(film.overlays.length > 0
+      ? ([["Laid over", plural(film.overlays.length, "shot")]] satisfies [string, string][])
+      : []),
   ];
+  const quiet = stillest(film);
   return (
     <Box sx={{ p: 4 }} component="section" aria-label="The film">
       <Box component="h2" sx={{ typography: "h1", m: 0, mb: 2 }}>
@@ -50,6 +58,54 @@ export function FilmCard({
           <Box>{value}</Box>
         </Box>
       ))}
+      <Box
+        sx={{
+          display: "flex",
+          alignItems: "center",
+          gap: 2,
+          minHeight: 34,
+          borderTop: `1px solid ${ink.rule}`,
+        }}
+      >
+        <Box sx={{ width: 84, color: ink.ink2 }}>Nothing new</Box>
+        <Box sx={{ flex: 1 }}>for {span(quiet.to - quiet.from)} at most</Box>
+        <Button
+          title="The longest stretch with nothing new to see or hear"
+          onClick={() => {
+            setRange(film, quiet.from, quiet.to);
+            goTo(film, quiet.from);
+          }}
+        >
+          Show
+        </Button>
+      </Box>
+      <Box
+        sx={{
+          display: "flex",
+          gap: 4,
+          alignItems: "center",
+          minHeight: 38,
+          borderTop: `1px solid ${ink.rule}`,
+        }}
+      >
+        {film.clock.song !== null && (
+          <NumberField
+            label="Song starts at"
+            unit="s"
+            digits={2}
+            value={film.songStart}
+            onChange={(to) => actions.setSong(to, film.fade)}
+          />
+        )}
+        <NumberField
+          label="fades over"
+          unit="f"
+          digits={0}
+          value={film.fade}
+          hint={`${(film.fade / fps).toFixed(2)} s at the end, picture and sound`}
+          onChange={(to) => actions.setSong(film.songStart, Math.round(to))}
+        />
+      </Box>
       <Box component="h2" sx={{ typography: "h2", m: 0, mt: 4, mb: 1 }}>
         {film.problems.length === 0 ? "Nothing to look at" : `${film.problems.length} to look at`}
       </Box>
@@ -68,6 +124,61 @@ export function FilmCard({
           <Button onClick={() => select(film, p.place)}>Show</Button>
         </Box>
       ))}
+      {film.markers.length > 0 && (
+        <>
+          <Box component="h2" sx={{ typography: "h2", m: 0, mt: 4, mb: 1 }}>
+            {plural(film.markers.length, "marker")}
+          </Box>
+          {film.markers.map((m) => (
+            <Box
+              key={m.name}
+              sx={{
+                display: "flex",
+                alignItems: "center",
+                gap: 2,
+                py: 1,
+                borderTop: `1px solid ${ink.rule}`,
+              }}
+            >
+              <Box sx={{ width: 70, color: ink.ink2 }}>{timecode(m.at.frame, fps)}</Box>
+              <Box sx={{ flex: 1 }}>{m.note || "no note"}</Box>
+              <Button onClick={() => goTo(film, m.at.frame)}>Go there</Button>
+              <Button onClick={() => useRoom.getState().set({ noting: m.name })}>Change</Button>
+            </Box>
+          ))}
+        </>
+      )}
+      {film.sounds.length > 0 && (
+        <>
+          <Box component="h2" sx={{ typography: "h2", m: 0, mt: 4, mb: 1 }}>
+            {plural(film.sounds.length, "detached sound")}
+          </Box>
+          {film.sounds.map((s) => (
+            <Box
+              key={s.name}
+              sx={{
+                display: "flex",
+                alignItems: "center",
+                gap: 2,
+                py: 1,
+                borderTop: `1px solid ${ink.rule}`,
+              }}
+            >
+              <Box sx={{ flex: 1 }}>
+                of <b>{s.label}</b> at {timecode(s.start.frame, fps)}, {span(s.length)}
+              </Box>
+              <NumberField
+                label=""
+                unit="dB"
+                digits={0}
+                value={s.gain}
+                onChange={(to) => actions.setSound(s.name, s.length, Math.round(to))}
+              />
+              <Button onClick={() => actions.soundOut(s.name)}>Take it out</Button>
+            </Box>
+          ))}
+        </>
+      )}
       {film.outside.length > 0 && (
         <>
           <Box component="h2" sx={{ typography: "h2", m: 0, mt: 4, mb: 1 }}>

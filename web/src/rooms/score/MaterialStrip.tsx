@@ -21,7 +21,7 @@ export function MaterialStrip({
   const slipping = useRoom((s) => s.slipping);
   const [at, setAt] = useState(shot.in);
   const from = useRef<{ x: number; in: number } | null>(null);
-  const used = shot.end - shot.start;
+  const { used } = shot;
   const whole = Math.max(1, shot.material);
   const scale = WIDTH / Math.max(whole, at + used);
   const spare = shot.material - at - used;

@@ -48,6 +48,19 @@ export function Monitor({ production, film }: { production: Production; film: Fi
   );
 }
 
+/** Steps the playhead backward as time passes, picture by picture; the film's start ends it. */
+function runBackward(fps: number, speed: number): () => void {
+  const { frame: from, set } = useRoom.getState();
+  const begun = performance.now();
+  let handle = requestAnimationFrame(function tick(now) {
+    handle = requestAnimationFrame(tick);
+    const at = Math.max(0, Math.round(from + ((now - begun) / 1000) * fps * speed));
+    if (at !== useRoom.getState().frame) set({ frame: at });
+    if (at === 0) set({ playing: false, speed: 1 });
+  });
+  return () => cancelAnimationFrame(handle);
+}
+
 interface PlayerProps {
   production: Production;
   film: Film;
@@ -59,6 +72,7 @@ interface PlayerProps {
 function Player({ production, film, shown, onRunning }: PlayerProps) {
   const video = useRef<HTMLVideoElement>(null);
   const playing = useRoom((s) => s.playing);
+  const speed = useRoom((s) => s.speed);
   const jumps = useRoom((s) => s.jumps);
   const set = useRoom((s) => s.set);
   const tell = useNotice((s) => s.tell);
@@ -79,6 +93,7 @@ function Player({ production, film, shown, onRunning }: PlayerProps) {
   useEffect(() => {
     const element = video.current;
     if (!element || !playing) return;
+    if (speed < 0) return runBackward(fps, speed);
     const room = useRoom.getState();
     const start = room.frame >= length - 1 ? 0 : room.frame;
     if (hls.current?.source !== source) {
@@ -103,12 +118,19 @@ function Player({ production, film, shown, onRunning }: PlayerProps) {
       onRunning(true);
     };
     element.addEventListener("playing", begin);
+    element.playbackRate = speed;
     void element.play().catch(() => undefined);
     let handle = requestAnimationFrame(function tick() {
       handle = requestAnimationFrame(tick);
       if (!begun || element.seeking) return;
       const now = Math.floor(element.currentTime * fps + 0.01);
-      const stop = Math.min(useRoom.getState().until ?? length, length);
+      const { until, loop } = useRoom.getState();
+      if (loop && (now >= loop.to || element.ended)) {
+        element.currentTime = (loop.from + 0.5) / fps;
+        if (element.ended) void element.play().catch(() => undefined);
+        return;
+      }
+      const stop = Math.min(until ?? length, length);
       if (now >= stop || element.ended) set({ frame: Math.max(0, stop - 1), playing: false });
       else if (now !== useRoom.getState().frame) set({ frame: Math.max(0, now) });
     });
@@ -118,7 +140,7 @@ function Player({ production, film, shown, onRunning }: PlayerProps) {
       element.pause();
       onRunning(false);
     };
-  }, [playing, source, fps, length, set, tell, onRunning]);
+  }, [playing, speed, source, fps, length, set, tell, onRunning]);
 
   useEffect(() => {
     const element = video.current;

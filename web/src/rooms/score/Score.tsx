@@ -14,12 +14,15 @@ import { Foot } from "./Foot";
 import { Proposals } from "./Proposals";
 import { Monitor } from "./Monitor";
 import { Sheet } from "./Sheet";
+import { hasSounds } from "./SoundLane";
+import { OverlayCard } from "./OverlayCard";
+import { MarkerNote } from "./MarkerNote";
 import { SheetHeader } from "./SheetHeader";
 import { ShotCard } from "./ShotCard";
 import { Transport } from "./Transport";
 import { rowsNeeded } from "./lyrics";
 import { widthOf } from "./widths";
-import { Ruler, SHEET, barsOf, partsFor, stavesOf, usualBarsPerLine } from "./layout";
+import { Ruler, SHEET, barsOf, placeStaves, stavesOf, usualBarsPerLine } from "./layout";
 import { useScoreActions } from "./useScoreActions";
 import { useScoreKeys } from "./useScoreKeys";
 
@@ -49,9 +52,15 @@ function Cut({ production, film }: { production: Production; film: Film }) {
     return stavesOf(film, fps, barsPerLine).map((stave) => new Ruler(stave, barWidth));
   }, [film, fps, barsPerLine, size.width]);
   const rows = useMemo(() => rowsNeeded(film.voice, rulers, widthOf), [film.voice, rulers]);
-  const parts = partsFor(size.height, rulers.length, rows);
-  useScoreKeys(film, rulers, actions);
+  const sounds = useMemo(() => hasSounds(film), [film]);
+  const open = useRoom((s) => rulers.findLastIndex((r) => r.stave.start <= s.frame));
+  const places = useMemo(
+    () => placeStaves(size.height, rulers.length, open, rows, sounds),
+    [size.height, rulers.length, open, rows, sounds],
+  );
+  useScoreKeys(film, fps, rulers, actions);
 
+  const laid = useRoom((s) => film.overlays.find((o) => o.shot.id === s.laid));
   const shot = place === null ? undefined : film.shots[place];
   return (
     <Box
@@ -84,7 +93,7 @@ function Cut({ production, film }: { production: Production; film: Film }) {
               film={film}
               peaks={peaks}
               rulers={rulers}
-              parts={parts}
+              places={places}
               width={size.width}
               actions={actions}
             />
@@ -112,6 +121,8 @@ function Cut({ production, film }: { production: Production; film: Film }) {
                 material={material}
                 actions={actions}
               />
+            ) : laid ? (
+              <OverlayCard film={film} overlay={laid} actions={actions} />
             ) : (
               <FilmCard production={production} film={film} actions={actions} />
             )}
@@ -119,6 +130,7 @@ function Cut({ production, film }: { production: Production; film: Film }) {
         </Box>
       </Box>
       <Foot production={production} film={film} />
+      <MarkerNote film={film} actions={actions} />
     </Box>
   );
 }

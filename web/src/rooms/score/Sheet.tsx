@@ -5,50 +5,77 @@ import { outlineOf } from "../cues/peaks";
 import { PlayheadLine } from "./PlayheadLine";
 import { StaveView } from "./StaveView";
 import { aimCut, aimShot, partAt, type Aim } from "./aim";
-import type { Parts, Ruler } from "./layout";
+import type { Ruler, StavePlace } from "./layout";
+import { jointFor, limitsFor, type Manner, type Side } from "./manner";
 import type { ScoreActions } from "./useScoreActions";
-import { limitsOf } from "./cuts";
-import { goTo, select } from "./useScoreKeys";
+import { momentAt } from "./cuts";
+import { goTo, select, setRange } from "./useScoreKeys";
 
 interface Props {
   production: Production;
   film: Film;
   peaks: Peaks | undefined;
   rulers: readonly Ruler[];
-  parts: Parts;
+  places: readonly StavePlace[];
   width: number;
   actions: ScoreActions;
 }
 
 type Drag =
   | { kind: "scrub" }
-  | { kind: "cut"; joint: number; fromX: number; moved: boolean }
-  | { kind: "shot"; place: number; fromX: number; fromY: number; moved: boolean };
+  | { kind: "range"; from: number }
+  | { kind: "cut"; joint: number; side: Side; fromX: number; moved: boolean }
+  | {
+      kind: "shot";
+      place: number;
+      fromX: number;
+      fromY: number;
+      moved: boolean;
+    }
+  | {
+      kind: "overlay";
+      name: string;
+      grip: "start" | "end" | "whole";
+      grabbed: number;
+      fromX: number;
+      moved: boolean;
+    }
+  | { kind: "sound"; name: string; grabbed: number; fromX: number; moved: boolean };
 
 /** How far, in pixels, the pointer travels before a press becomes a drag. */
 const SLACK = 5;
 
+/** How near, in pixels, to a beat or a cut what is dragged is caught by it. */
+const REACH = 8;
+
 /** The whole film on staves: one drawing, moved by the mouse. */
 export const Sheet = memo(function Sheet(props: Props) {
-  const { production, film, peaks, rulers, parts, width, actions } = props;
+  const { production, film, peaks, rulers, places, width, actions } = props;
   const svg = useRef<SVGSVGElement>(null);
   const drag = useRef<Drag | null>(null);
   const [aim, setAim] = useState<Aim | null>(null);
   const place = useRoom((s) => s.place);
+  const also = useRoom((s) => s.also);
+  const laid = useRoom((s) => s.laid);
   const end = useRoom((s) => s.end);
   const outline = useMemo(() => (peaks ? outlineOf(peaks) : null), [peaks]);
-  const height = parts.height * rulers.length + 8;
+  const foot = places.at(-1);
+  const height = (foot ? foot.top + foot.parts.height : 0) + 8;
 
   const locate = useCallback(
     (e: PointerEvent) => {
       const box = svg.current?.getBoundingClientRect();
       const x = e.clientX - (box?.left ?? 0);
       const y = e.clientY - (box?.top ?? 0);
-      const line = Math.max(0, Math.min(rulers.length - 1, Math.floor(y / parts.height)));
+      const line = Math.max(
+        0,
+        places.findLastIndex((p) => p.top <= y),
+      );
       const ruler = rulers[line];
-      return ruler ? { ruler, x, y: y - line * parts.height } : null;
+      const place = places[line];
+      return ruler && place ? { ruler, parts: place.parts, x, y: y - place.top } : null;
     },
-    [rulers, parts.height],
+    [rulers, places],
   );
 
   const down = (e: PointerEvent) => {
@@ -56,9 +83,29 @@ export const Sheet = memo(function Sheet(props: Props) {
     if (!at || e.button !== 0) return;
     (document.activeElement as HTMLElement | null)?.blur();
     svg.current?.setPointerCapture(e.pointerId);
-    const hit = partAt(film, parts, at.ruler, at.x, at.y);
+    const hit = partAt(film, at.parts, at.ruler, at.x, at.y);
     if (hit.kind === "cut") {
-      drag.current = { kind: "cut", joint: hit.joint, fromX: e.clientX, moved: false };
+      const { joint, side } = hit;
+      drag.current = { kind: "cut", joint, side, fromX: e.clientX, moved: false };
+    } else if (hit.kind === "overlay") {
+      const shot = film.overlays.find((o) => o.shot.id === hit.name)?.shot;
+      drag.current = {
+        kind: "overlay",
+        name: hit.name,
+        grip: hit.grip,
+        grabbed: at.ruler.frame(at.x) - (shot?.start ?? 0),
+        fromX: e.clientX,
+        moved: false,
+      };
+    } else if (hit.kind === "sound") {
+      const sound = film.sounds.find((o) => o.name === hit.name);
+      drag.current = {
+        kind: "sound",
+        name: hit.name,
+        grabbed: at.ruler.frame(at.x) - (sound?.start.frame ?? 0),
+        fromX: e.clientX,
+        moved: false,
+      };
     } else if (hit.kind === "shot") {
       drag.current = {
         kind: "shot",
@@ -67,11 +114,13 @@ export const Sheet = memo(function Sheet(props: Props) {
         fromY: e.clientY,
         moved: false,
       };
+    } else if (hit.kind === "time" && e.shiftKey) {
+      drag.current = { kind: "range", from: at.ruler.frame(at.x) };
     } else if (hit.kind === "time") {
       drag.current = { kind: "scrub" };
       goTo(film, Math.floor(at.ruler.frame(at.x)));
     } else {
-      useRoom.getState().set({ place: null });
+      useRoom.getState().set({ place: null, also: [], laid: null });
     }
   };
 
@@ -80,7 +129,7 @@ export const Sheet = memo(function Sheet(props: Props) {
     if (!at) return;
     const now = drag.current;
     if (!now) {
-      const hit = partAt(film, parts, at.ruler, at.x, at.y);
+      const hit = partAt(film, at.parts, at.ruler, at.x, at.y);
       if (svg.current) svg.current.style.cursor = hit.cursor;
       return;
     }
@@ -88,34 +137,107 @@ export const Sheet = memo(function Sheet(props: Props) {
       goTo(film, Math.floor(at.ruler.frame(at.x)));
       return;
     }
+    if (now.kind === "range") {
+      setRange(film, now.from, at.ruler.frame(at.x));
+      return;
+    }
     const dy = now.kind === "shot" ? Math.abs(e.clientY - now.fromY) : 0;
     now.moved ||= Math.max(Math.abs(e.clientX - now.fromX), dy) > SLACK;
     if (!now.moved) return;
-    setAim(
-      now.kind === "cut"
-        ? aimCut(film, limitsOf(film, now.joint), now.joint, at.ruler, at.x, e.altKey)
-        : aimShot(film, now.place, at.ruler, at.x),
-    );
+    setAim(aimOf(now, at, e));
   };
 
-  const up = () => {
+  /** Where what is dragged would go. */
+  const aimOf = (
+    now: Exclude<Drag, { kind: "scrub" | "range" }>,
+    at: { ruler: Ruler; x: number },
+    e: PointerEvent,
+  ): Aim | null => {
+    const { ruler, x } = at;
+    const { manner } = useRoom.getState();
+    switch (now.kind) {
+      case "cut":
+        return aimHeld(film, now.joint, manner === "slide" ? "trim" : manner, now.side, at, e);
+      case "shot": {
+        if (manner !== "slide") return aimShot(film, now.place, ruler, x, e.shiftKey);
+        const start = film.joints[now.place]?.frame ?? 0;
+        const moved = { ruler, x: ruler.x(start) + e.clientX - now.fromX };
+        return aimHeld(film, now.place, "slide", "start", moved, e);
+      }
+      case "overlay": {
+        const shot = film.overlays.find((o) => o.shot.id === now.name)?.shot;
+        if (!shot) return null;
+        const length = shot.end - shot.start;
+        const frame = ruler.frame(x);
+        const near = (f: number) => snapped(film, ruler, f, e.altKey);
+        if (now.grip === "start") {
+          return {
+            kind: "overlay",
+            name: now.name,
+            start: Math.min(near(frame), shot.end - 1),
+            end: shot.end,
+          };
+        }
+        if (now.grip === "end") {
+          return {
+            kind: "overlay",
+            name: now.name,
+            start: shot.start,
+            end: Math.max(near(frame), shot.start + 1),
+          };
+        }
+        const start = near(Math.max(0, frame - now.grabbed));
+        return { kind: "overlay", name: now.name, start, end: start + length };
+      }
+      case "sound":
+        return {
+          kind: "sound",
+          name: now.name,
+          start: snapped(film, ruler, Math.max(0, ruler.frame(x) - now.grabbed), e.altKey),
+        };
+    }
+  };
+
+  const up = (e: PointerEvent) => {
+    const shift = e.shiftKey;
     const now = drag.current;
     drag.current = null;
     setAim(null);
-    if (!now || now.kind === "scrub") return;
-    if (now.kind === "cut") {
-      if (!now.moved) {
-        const at = Math.min(now.joint, film.shots.length - 1);
-        useRoom.getState().set({ place: at, end: at === now.joint ? "in" : "out" });
-      } else if (aim?.kind === "cut") {
-        if (aim.word) actions.toWord(aim.joint, aim.word);
-        else if (aim.beat >= 0) actions.toBeat(aim.joint, aim.beat);
-        else actions.toFrame(aim.joint, aim.frame);
-      }
-    } else if (!now.moved) {
-      select(film, now.place);
+    if (!now || now.kind === "scrub" || now.kind === "range") return;
+    if (!now.moved) {
+      press(now, shift);
+      return;
+    }
+    if (aim?.kind === "cut") {
+      const { joint, manner, side } = aim;
+      if (aim.word) actions.toWord(joint, aim.word, manner, side);
+      else if (aim.beat >= 0) {
+        actions.toMoment(joint, { beat: aim.beat, offset: 0, frame: 0 }, manner, side);
+      } else actions.toFrame(joint, aim.frame, manner, side);
     } else if (aim?.kind === "shot") {
-      void actions.move(now.place, aim.to);
+      if (aim.carry) void actions.carry(aim.from, aim.to);
+      else void actions.move(aim.from, aim.to);
+    } else if (aim?.kind === "overlay") {
+      actions.changeOverlay(aim.name, {
+        start: momentAt(film, aim.start),
+        end: momentAt(film, aim.end),
+      });
+    } else if (aim?.kind === "sound") {
+      const sound = film.sounds.find((s) => s.name === aim.name);
+      if (sound) actions.setSound(aim.name, sound.length, sound.gain, momentAt(film, aim.start));
+    }
+  };
+
+  /** What a press without a drag selects. */
+  const press = (now: Exclude<Drag, { kind: "scrub" | "range" }>, shift: boolean) => {
+    const { set } = useRoom.getState();
+    if (now.kind === "cut") {
+      const at = Math.min(now.joint, film.shots.length - 1);
+      set({ place: at, also: [], laid: null, end: at === now.joint ? "in" : "out" });
+    } else if (now.kind === "overlay") {
+      set({ place: null, also: [], laid: now.name });
+    } else if (now.kind === "shot") {
+      select(film, now.place, shift);
     }
   };
 
@@ -151,22 +273,56 @@ export const Sheet = memo(function Sheet(props: Props) {
           <rect width="2.500" height="6" fill="#A5431F" />
         </pattern>
       </defs>
-      {rulers.map((ruler, i) => (
-        <g key={ruler.stave.start} transform={`translate(0 ${i * parts.height})`}>
-          <StaveView
-            production={production}
-            film={film}
-            outline={outline}
-            ruler={ruler}
-            parts={parts}
-            isLast={i === rulers.length - 1}
-            selected={place}
-            selectedEnd={end}
-            aim={aim}
-          />
-          <PlayheadLine ruler={ruler} parts={parts} isLast={i === rulers.length - 1} />
-        </g>
-      ))}
+      {rulers.map((ruler, i) => {
+        const here = places[i];
+        if (!here) return null;
+        const { parts, top } = here;
+        const isLast = i === rulers.length - 1;
+        return (
+          <g key={ruler.stave.start} transform={`translate(0 ${top})`}>
+            <StaveView
+              production={production}
+              film={film}
+              outline={outline}
+              ruler={ruler}
+              parts={parts}
+              isLast={isLast}
+              selected={place}
+              also={also}
+              laid={laid}
+              selectedEnd={end}
+              aim={aim}
+            />
+            <PlayheadLine ruler={ruler} parts={parts} isLast={isLast} />
+          </g>
+        );
+      })}
     </svg>
   );
 });
+
+/** Where a cut that is held by a side would go. */
+function aimHeld(
+  film: Film,
+  held: number,
+  manner: Manner,
+  side: Side,
+  { ruler, x }: { ruler: Ruler; x: number },
+  e: PointerEvent,
+): Aim | null {
+  const joint = jointFor(film, held, manner, side);
+  if (joint === null) return null;
+  const limits = limitsFor(film, joint, manner, side);
+  return aimCut(film, limits, joint, ruler, x, e.altKey, manner, side);
+}
+
+/** The beat or cut within reach of a frame, or the frame. */
+function snapped(film: Film, ruler: Ruler, frame: number, free: boolean): number {
+  const whole = Math.max(0, Math.round(frame));
+  if (free) return whole;
+  const near = [...film.clock.frames, ...film.joints.map((j) => j.frame)].reduce(
+    (best, f) => (Math.abs(f - frame) < Math.abs(best - frame) ? f : best),
+    -1e6,
+  );
+  return near >= 0 && Math.abs(ruler.x(near) - ruler.x(frame)) <= REACH ? near : whole;
+}

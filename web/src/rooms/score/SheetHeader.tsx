@@ -5,9 +5,9 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Tooltip from "@mui/material/Tooltip";
 import { useState } from "react";
 import type { Film, Production } from "../../api/client";
-import { NumberField } from "../../parts/NumberField";
 import { useRoom } from "../../store";
 import { fraunces, ink } from "../../theme";
+import { MANNERS, mannerMeaning, type Manner } from "./manner";
 import { Proposals } from "./Proposals";
 import { Versions } from "./Versions";
 import type { ScoreActions } from "./useScoreActions";
@@ -19,9 +19,10 @@ interface Props {
   barsPerLine: number;
 }
 
-/** The song, where it starts and fades, cutting again, undo, and how the score wraps. */
+/** The song, what moving a cut does, cutting again, versions, undo, and how the score wraps. */
 export function SheetHeader({ film, production, actions, barsPerLine }: Props) {
   const set = useRoom((s) => s.set);
+  const manner = useRoom((s) => s.manner);
   const { clock } = film;
   return (
     <Box
@@ -53,21 +54,18 @@ export function SheetHeader({ film, production, actions, barsPerLine }: Props) {
           {clock.bpm.toFixed(0)} BPM, {clock.beatsPerBar}/4
         </Box>
       )}
-      <NumberField
-        label="starts at"
-        unit="s"
-        digits={2}
-        value={film.songStart}
-        onChange={(to) => actions.setSong(to, film.fade)}
-      />
-      <NumberField
-        label="fades over"
-        unit="f"
-        digits={0}
-        value={film.fade}
-        hint={`${(film.fade / production.framesPerSecond).toFixed(2)} s at the end, picture and song`}
-        onChange={(to) => actions.setSong(film.songStart, Math.round(to))}
-      />
+      <ToggleButtonGroup
+        exclusive
+        aria-label="What moving a cut does"
+        value={manner}
+        onChange={(_, to: Manner | null) => to && set({ manner: to })}
+      >
+        {MANNERS.map((m) => (
+          <ToggleButton key={m} value={m} title={`${mannerMeaning[m]} (E)`} sx={{ px: 2 }}>
+            {m}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
       <CutAgain film={film} production={production} actions={actions} />
       <Named film={film} production={production} />
       <Box sx={{ flex: 1 }} />

@@ -14,7 +14,11 @@ import { framingMeaning, framingName, plural } from "../../parts/words";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { Head } from "./JointView";
+import { ClipSoundRow } from "./ClipSoundRow";
 import { MaterialStrip } from "./MaterialStrip";
+import { Remedies } from "./Remedies";
+import { RunRow } from "./RunRow";
+import { ShotMenu, type Act } from "./ShotMenu";
 import type { ScoreActions } from "./useScoreActions";
 
 interface Props {
@@ -30,6 +34,11 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
   const takes = material?.shots.find((s) => s.id === shot.shotId)?.takes ?? [];
   const take = takes.find((t) => t.id === shot.takeId);
   const problems = film.problems.filter((p) => p.place === shot.place);
+  const missing = problems.find((p) => p.kind === "OUT_OF_MATERIAL")?.frames ?? 0;
+  const also = useRoom((s) => s.also);
+  const many = also.length > 1;
+  const copied = useRoom((s) => s.copied.length);
+  if (shot.takeId === 0) return <GapCard film={film} shot={shot} actions={actions} />;
   return (
     <Box component="section" aria-label={`Shot ${shot.label}`} sx={{ px: 4, py: 2 }}>
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, mb: 1 }}>
@@ -70,16 +79,6 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
           }}
         >
           <Box sx={{ flex: 1 }}>{p.text}</Box>
-          {p.kind === "OUT_OF_MATERIAL" && shot.in > 0 && (
-            <Button onClick={() => actions.slipTo(shot.place, Math.max(0, shot.in - p.frames))}>
-              {shot.in >= p.frames ? "Slip it to fit" : `Slip it by ${shot.in} f`}
-            </Button>
-          )}
-          {p.kind === "OUT_OF_MATERIAL" &&
-            shot.place + 1 < film.joints.length - 1 &&
-            shot.in < p.frames && (
-              <Button onClick={() => actions.step(-1, shot.place + 1)}>Cut a beat sooner</Button>
-            )}
           {p.kind === "INSIDE_WORD" && (
             <Button onClick={() => actions.tie("word", shot.place + 1)}>To the word’s end</Button>
           )}
@@ -92,6 +91,16 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
           )}
         </Box>
       ))}
+      {missing > 0 && (
+        <Remedies
+          production={production}
+          film={film}
+          shot={shot}
+          missing={missing}
+          material={material}
+          actions={actions}
+        />
+      )}
       <CutRow film={film} shot={shot} end="in" actions={actions} />
       <CutRow film={film} shot={shot} end="out" actions={actions} />
       <Box
@@ -119,13 +128,18 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
         <ToggleButton
           value="lock"
           selected={shot.locked}
-          onChange={() => actions.toggleLock(shot.place)}
-          title="A locked shot stays when the film is cut again"
+          onChange={() => actions.toggleLock()}
+          title="A locked shot stays where it is, whatever is edited or cut again"
         >
           {shot.locked ? "locked" : "lock"}
         </ToggleButton>
-        <Button onClick={() => void actions.remove(shot.place)}>Remove</Button>
+        <ShotMenu
+          name={many ? `${also.length} shots` : "Shot"}
+          acts={shotActs(film, shot, many, copied, actions)}
+        />
       </Box>
+      <RunRow run={shot.run} onRun={(run, stretch) => actions.setRun(run, stretch)} />
+      <ClipSoundRow shot={shot} actions={actions} />
       <Box
         sx={{
           display: "flex",
@@ -194,6 +208,93 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
   );
 }
 
+/** What can be done with the selected shots. */
+function shotActs(
+  film: Film,
+  shot: Placed,
+  many: boolean,
+  copied: number,
+  actions: ScoreActions,
+): Act[] {
+  const at = useRoom.getState().frame;
+  const inside = film.shots.some((s) => at > s.start && at < s.end);
+  return [
+    ...(many
+      ? []
+      : [
+          {
+            name: "Take out; a neighbour takes its time",
+            key: "Delete",
+            act: () => void actions.remove(shot.place),
+          },
+        ]),
+    {
+      name: "Take out and close the gap",
+      key: "Shift+Delete",
+      act: () => void actions.takeOut(false),
+    },
+    { name: "Take out and leave a gap", key: "Alt+Delete", act: () => void actions.takeOut(true) },
+    ...(inside ? [{ name: "Split at the playhead", key: "/", act: () => actions.split() }] : []),
+    { name: "Copy", key: "Ctrl+C", act: () => actions.copy(film) },
+    { name: "Cut out", key: "Ctrl+X", act: () => void actions.cutOut(film) },
+    ...(copied > 0
+      ? [
+          {
+            name: `Paste ${copied > 1 ? `${copied} shots ` : ""}after it`,
+            key: "Ctrl+V",
+            act: () => void actions.paste(false),
+          },
+          {
+            name: "Paste without speed and sound",
+            key: "Ctrl+Shift+V",
+            act: () => void actions.paste(true),
+          },
+        ]
+      : []),
+    {
+      name: "Lay a copy over the cut, from the playhead",
+      key: "O",
+      act: () => actions.layOver(shot, useRoom.getState().frame),
+    },
+    ...(many ? [{ name: "Group", key: "Ctrl+G", act: () => actions.group(true) }] : []),
+    ...(shot.group > 0
+      ? [{ name: "Let the group go", key: "Ctrl+Shift+G", act: () => actions.group(false) }]
+      : []),
+    {
+      name: "Move earlier with its time",
+      key: "{",
+      act: () => void actions.carry(shot.place, shot.place - 1),
+    },
+    {
+      name: "Move later with its time",
+      key: "}",
+      act: () => void actions.carry(shot.place, shot.place + 1),
+    },
+  ];
+}
+
+/** A gap: how long it is, and how to close it. */
+function GapCard({ film, shot, actions }: { film: Film; shot: Placed; actions: ScoreActions }) {
+  return (
+    <Box component="section" aria-label="A gap" sx={{ px: 4, py: 2 }}>
+      <Box component="h2" sx={{ typography: "h1", m: 0, mb: 1 }}>
+        A gap of {plural(shot.end - shot.start, "frame")}
+      </Box>
+      <Box sx={{ pb: 2 }}>Black is seen here.</Box>
+      <CutRow film={film} shot={shot} end="in" actions={actions} />
+      <CutRow film={film} shot={shot} end="out" actions={actions} />
+      <Box sx={{ display: "flex", gap: 2, pt: 2, borderTop: `1px solid ${ink.rule}` }}>
+        <Button onClick={() => void actions.takeOut(false)}>Close it</Button>
+        {film.shots.length > 1 && (
+          <Button onClick={() => void actions.remove(shot.place)}>
+            Give its time to a neighbour
+          </Button>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
 function CutRow({
   film,
   shot,
@@ -206,6 +307,7 @@ function CutRow({
   actions: ScoreActions;
 }) {
   const index = end === "in" ? shot.place : shot.place + 1;
+  const side = end === "in" ? "start" : "end";
   const joint = film.joints[index];
   const moves = useRoom((s) => s.end) === end;
   const set = useRoom((s) => s.set);
@@ -238,14 +340,14 @@ function CutRow({
           <Button
             aria-label={`${end} cut to the beat before`}
             title="To the beat before (,)"
-            onClick={() => actions.step(-1, index)}
+            onClick={() => actions.step(-1, index, side)}
           >
             ‹
           </Button>
           <Button
             aria-label={`${end} cut to the beat after`}
             title="To the beat after (.)"
-            onClick={() => actions.step(1, index)}
+            onClick={() => actions.step(1, index, side)}
           >
             ›
           </Button>

@@ -7,6 +7,9 @@ import { JointView } from "./JointView";
 import { ShotMarks, ShotPictures } from "./ShotView";
 import type { Aim } from "./aim";
 import { wordName } from "./words";
+import { OverlayStrips } from "./OverlayStrips";
+import { RangeWash } from "./RangeWash";
+import { SoundLane } from "./SoundLane";
 import { VoiceLane } from "./VoiceLane";
 import { SHEET, type Parts, type Ruler } from "./layout";
 
@@ -18,6 +21,8 @@ interface Props {
   parts: Parts;
   isLast: boolean;
   selected: number | null;
+  also: readonly number[];
+  laid: string | null;
   selectedEnd: "in" | "out";
   aim: Aim | null;
 }
@@ -25,6 +30,7 @@ interface Props {
 /** One stave: ribbon, ticks, heads, pictures. Positions are those of LOOK.md, "The score line". */
 export const StaveView = memo(function StaveView(props: Props) {
   const { film, outline, ruler, parts, isLast, production, selected, selectedEnd, aim } = props;
+  const { also, laid } = props;
   const { stave } = ruler;
   const bottom = parts.bottom;
   const right = ruler.right;
@@ -36,12 +42,14 @@ export const StaveView = memo(function StaveView(props: Props) {
       production,
       ruler,
       parts,
-      selected: shot.place === selected,
+      selected: shot.place === selected || (selected !== null && also.includes(shot.place)),
       missing: problems.find((p) => p.kind === "OUT_OF_MATERIAL")?.frames ?? 0,
       lost: problems.some((p) => p.kind === "TAKE_MISSING"),
     };
   };
-  const chosen = selected === null ? undefined : film.shots[selected];
+  const chosen = film.shots.filter(
+    (s) => s.place === selected || (selected !== null && also.includes(s.place)),
+  );
   return (
     <>
       <text
@@ -77,17 +85,21 @@ export const StaveView = memo(function StaveView(props: Props) {
       <text x={SHEET.labels.to} y={58} fontSize={12} fill={ink.ink2} textAnchor="end">
         {film.clock.song === null ? "time" : "music"}
       </text>
-      {chosen && chosen.end > stave.start && chosen.start < stave.end && (
-        <rect
-          x={ruler.x(Math.max(chosen.start, stave.start))}
-          y={20}
-          width={
-            ruler.x(Math.min(chosen.end, stave.end)) - ruler.x(Math.max(chosen.start, stave.start))
-          }
-          height={bottom - 20 + (parts.captions ? 22 : 6)}
-          fill={ink.thistleWash}
-        />
-      )}
+      {chosen
+        .filter((shot) => shot.end > stave.start && shot.start < stave.end)
+        .map((shot) => {
+          const x = ruler.x(Math.max(shot.start, stave.start));
+          return (
+            <rect
+              key={shot.place}
+              x={x}
+              y={20}
+              width={ruler.x(Math.min(shot.end, stave.end)) - x}
+              height={bottom - 20 + (parts.captions ? 22 : 6)}
+              fill={ink.thistleWash}
+            />
+          );
+        })}
       <Bars ruler={ruler} bottom={bottom} film={film} />
       <Ribbon film={film} outline={outline} ruler={ruler} production={production} />
       <line x1={SHEET.lead} x2={right} y1={50} y2={50} stroke={ink.ink2} />
@@ -102,7 +114,7 @@ export const StaveView = memo(function StaveView(props: Props) {
         />
       ))}
       {shots.map((shot) => (
-        <ShotPictures key={shot.place} {...shotProps(shot)} />
+        <ShotPictures key={shot.id} {...shotProps(shot)} />
       ))}
       <Fade film={film} ruler={ruler} parts={parts} />
       {stave.index > 0 && (
@@ -116,7 +128,7 @@ export const StaveView = memo(function StaveView(props: Props) {
         />
       )}
       {shots.map((shot) => (
-        <ShotMarks key={shot.place} {...shotProps(shot)} />
+        <ShotMarks key={shot.id} {...shotProps(shot)} />
       ))}
       {film.joints.map((joint, i) => {
         const here =
@@ -160,7 +172,17 @@ export const StaveView = memo(function StaveView(props: Props) {
           strokeWidth={3}
         />
       )}
+      <OverlayStrips
+        production={production}
+        film={film}
+        ruler={ruler}
+        parts={parts}
+        selected={laid}
+        aim={aim}
+      />
       <VoiceLane film={film} ruler={ruler} parts={parts} />
+      <SoundLane film={film} ruler={ruler} parts={parts} aim={aim} />
+      <RangeWash film={film} ruler={ruler} parts={parts} />
       <AimView aim={aim} film={film} ruler={ruler} parts={parts} isLast={isLast} />
     </>
   );
@@ -268,7 +290,7 @@ function AimView({
   parts: Parts;
   isLast: boolean;
 }) {
-  if (!aim) return null;
+  if (!aim || aim.kind === "overlay" || aim.kind === "sound") return null;
   const { stave } = ruler;
   if (aim.kind === "cut") {
     if (aim.frame < stave.start || (aim.frame >= stave.end && !isLast)) return null;
@@ -319,7 +341,7 @@ function AimView({
       <Tag
         x={x}
         y={parts.pictureEnd + 14}
-        text={`shot ${film.shots[aim.from]?.label ?? ""} to here`}
+        text={`shot ${film.shots[aim.from]?.label ?? ""} to here${aim.carry ? ", with its time" : ""}`}
       />
     </g>
   );
@@ -328,8 +350,11 @@ function AimView({
 function cutTag(film: Film, aim: Extract<Aim, { kind: "cut" }>): string {
   const by = aim.frame - (film.joints[aim.joint]?.frame ?? 0);
   const moved = `${by >= 0 ? "+" : "−"}${Math.abs(by)} f`;
-  if (aim.word) return `${wordName(film, aim.word)}, ${moved}`;
-  return aim.beat < 0 ? `free, ${moved}` : `${beatName(film.clock, aim.beat)}, ${moved}`;
+  const how = aim.manner === "trim" ? "" : `${aim.manner} `;
+  if (aim.word) return `${how}${wordName(film, aim.word)}, ${moved}`;
+  return aim.beat < 0
+    ? `${how}free, ${moved}`
+    : `${how}${beatName(film.clock, aim.beat)}, ${moved}`;
 }
 
 function Tag({ x, y, text }: { x: number; y: number; text: string }) {

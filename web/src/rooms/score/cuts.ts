@@ -5,13 +5,26 @@ import { beatAt, isDownbeat, nearestBeat } from "../../parts/time";
 /** What a cut can be tied to. */
 export type TieTo = "downbeat" | "beat" | "word" | "free";
 
-/** The values of a move-joint edit. */
-interface Move {
-  joint: number;
+/** A moment of the film as the API names it. */
+export interface Moment {
   beat: number | null;
   word?: WordEdge;
   offset: number;
   frame: number;
+}
+
+/** A joint and the moment it goes to. */
+export interface Move extends Moment {
+  joint: number;
+}
+
+/** Between which frames a joint may move. */
+type Limits = { least: number; most: number };
+
+/** The beat that falls exactly on a frame, or the frame itself. */
+export function momentAt(film: Film, frame: number): Moment {
+  const beat = film.clock.frames.indexOf(frame);
+  return beat < 0 ? { beat: null, offset: 0, frame } : { beat, offset: 0, frame: 0 };
 }
 
 /** The end of a word a joint is tied to. */
@@ -20,7 +33,7 @@ export function wordOf(joint: Joint): WordEdge {
 }
 
 /** The frames a joint may take: between its neighbours. */
-export function limitsOf(film: Film, joint: number): { least: number; most: number } {
+export function limitsOf(film: Film, joint: number): Limits {
   const isEnd = joint === film.joints.length - 1;
   return {
     least: (film.joints[joint - 1]?.frame ?? -1) + 1,
@@ -28,17 +41,25 @@ export function limitsOf(film: Film, joint: number): { least: number; most: numb
   };
 }
 
-export function inLimits(film: Film, joint: number, frame: number): number {
-  const { least, most } = limitsOf(film, joint);
+export function inLimits(
+  film: Film,
+  joint: number,
+  frame: number,
+  { least, most }: Limits = limitsOf(film, joint),
+): number {
   return Math.max(least, Math.min(most, frame));
 }
 
 /** To the beat before or after, or the word if it is tied to one; null if a neighbour or the song's end is in the way. */
-export function stepped(film: Film, joint: number, direction: 1 | -1): Move | null {
+export function stepped(
+  film: Film,
+  joint: number,
+  direction: 1 | -1,
+  { least, most }: Limits = limitsOf(film, joint),
+): Move | null {
   const it = film.joints[joint];
   if (!it) return null;
   if (it.tie === "WORD") {
-    const { least, most } = limitsOf(film, joint);
     const to = wordEdges(film)
       .filter((w) => (direction > 0 ? w.frame > it.frame : w.frame < it.frame))
       .at(direction > 0 ? 0 : -1);
@@ -49,15 +70,19 @@ export function stepped(film: Film, joint: number, direction: 1 | -1): Move | nu
       ? it.beat + direction
       : beatAt(film.clock, direction > 0 ? it.frame : it.frame - 1) + (direction > 0 ? 1 : 0);
   const at = film.clock.frames[beat];
-  const { least, most } = limitsOf(film, joint);
   return at === undefined || at < least || at > most ? null : { joint, beat, offset: 0, frame: 0 };
 }
 
 /** By frames; a tied joint keeps its beat and the distance from it. */
-export function nudged(film: Film, joint: number, by: number): Move | null {
+export function nudged(
+  film: Film,
+  joint: number,
+  by: number,
+  limits: Limits = limitsOf(film, joint),
+): Move | null {
   const it = film.joints[joint];
   if (!it) return null;
-  const frame = inLimits(film, joint, it.frame + by);
+  const frame = inLimits(film, joint, it.frame + by, limits);
   if (frame === it.frame) return null;
   if (it.tie === "WORD") return onWord(joint, wordOf(it), it.offset + frame - it.frame);
   return it.tie === "BEAT"
@@ -70,12 +95,16 @@ function onWord(joint: number, { line, word, edge }: WordEdge, offset: number): 
 }
 
 /** To the nearest beat, downbeat or end of a word, or free where it is. */
-export function tied(film: Film, joint: number, to: TieTo): Move | null {
+export function tied(
+  film: Film,
+  joint: number,
+  to: TieTo,
+  { least, most }: Limits = limitsOf(film, joint),
+): Move | null {
   const it = film.joints[joint];
   if (!it) return null;
   if (to === "free")
     return it.tie === "FREE" ? null : { joint, beat: null, offset: 0, frame: it.frame };
-  const { least, most } = limitsOf(film, joint);
   if (to === "word") {
     const word = nearestWord(film, it.frame, (at) => at >= least && at <= most);
     return word && onWord(joint, word, 0);

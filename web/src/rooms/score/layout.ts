@@ -177,6 +177,8 @@ export interface Parts {
   voice: number | null;
   /** How many rows of words there are. */
   lyricRows: number;
+  /** Where the row of sounds begins; null if nothing of a clip is heard. */
+  sound: number | null;
   /** The lower end of what is drawn. */
   bottom: number;
 }
@@ -184,15 +186,65 @@ export interface Parts {
 /** What a row of words takes. */
 const LYRIC_ROW = 14;
 
-/** Divides the sheet's height between the staves. */
-export function partsFor(sheetHeight: number, staves: number, wantedRows = 0): Parts {
-  const height = Math.max(104, Math.min(227, Math.floor(sheetHeight / Math.max(1, staves))));
+/** What the row of sounds takes. */
+export const SOUND_ROW = 18;
+
+/** Under this height a stave is folded: its words become bars. */
+const FOLDED = 150;
+
+/** What a stave takes that is whole. */
+const WHOLE = 190;
+
+/** Where each stave's parts lie, and where the stave begins on the sheet. */
+export interface StavePlace {
+  parts: Parts;
+  top: number;
+}
+
+/**
+ * Divides the sheet's height between the staves. Where there are so many that they are folded, the
+ * one under the playhead is opened, and the others share the rest, so that the whole film stays in
+ * sight.
+ */
+export function placeStaves(
+  sheetHeight: number,
+  staves: number,
+  open: number,
+  rows: number,
+  sounds: boolean,
+): StavePlace[] {
+  const each = Math.floor(sheetHeight / Math.max(1, staves));
+  const folds = rows > 0 && each < FOLDED && staves > 1 && sheetHeight - WHOLE > 0;
+  const usual = folds
+    ? partsFor((sheetHeight - WHOLE) * (staves / (staves - 1)), staves, rows, sounds)
+    : partsFor(sheetHeight, staves, rows, sounds);
+  const opened = folds ? partsFor(WHOLE, 1, rows, sounds) : usual;
+  let top = 0;
+  return Array.from({ length: staves }, (_, i) => {
+    const parts = i === open ? opened : usual;
+    const placed = { parts, top };
+    top += parts.height;
+    return placed;
+  });
+}
+
+/** The parts of a stave of as many as share the sheet's height. */
+export function partsFor(
+  sheetHeight: number,
+  staves: number,
+  wantedRows = 0,
+  sounds = false,
+): Parts {
+  const share = Math.floor(sheetHeight / Math.max(1, staves));
+  const height = Math.max(104, Math.min(227, share));
   const spoken = wantedRows > 0;
-  const captions = height >= 150 && !spoken;
-  const lyricRows = Math.min(wantedRows, height >= 190 ? 3 : height >= 150 ? 2 : 1);
-  const under = spoken ? 34 + lyricRows * LYRIC_ROW : captions ? 26 : 10;
+  const captions = height >= 150 && !spoken && !sounds;
+  const lyricRows = Math.min(wantedRows, height >= WHOLE ? 3 : height >= FOLDED ? 2 : 1);
+  const heard = sounds ? SOUND_ROW : 0;
+  const under = (spoken ? 34 + lyricRows * LYRIC_ROW : captions ? 26 : 10) + heard;
   const band = Math.max(24, Math.min(124, height - 71 - under));
   const pictureEnd = 71 + band;
+  const voiceEnd = spoken ? pictureEnd + 20 + lyricRows * LYRIC_ROW : pictureEnd;
   return {
     height,
     picture: 71,
@@ -200,6 +252,7 @@ export function partsFor(sheetHeight: number, staves: number, wantedRows = 0): P
     captions,
     voice: spoken ? pictureEnd + 3 : null,
     lyricRows,
-    bottom: spoken ? pictureEnd + 20 + lyricRows * LYRIC_ROW : pictureEnd,
+    sound: sounds ? voiceEnd + (spoken ? 0 : 4) : null,
+    bottom: voiceEnd + heard,
   };
 }

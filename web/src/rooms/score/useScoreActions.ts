@@ -1,22 +1,45 @@
 import { useMemo } from "react";
 import {
+  type ClipSound,
   type Film,
   type Framing,
   type Material,
   type Pace,
+  type Placed,
   type Production,
+  type Run,
 } from "../../api/client";
 import { useFilmEdit, useSetPick } from "../../api/queries";
-import { useRoom } from "../../store";
+import { nearestBeat } from "../../parts/time";
+import { chosenPlaces, useRoom } from "../../store";
 import type { WordEdge } from "./words";
-import { inLimits, nudged, stepped, tied, type TieTo } from "./cuts";
+import { copiesOf, copyOf } from "./copies";
+import { inLimits, momentAt, nudged, stepped, tied, type Moment, type TieTo } from "./cuts";
+import { editFor, jointFor, limitsFor, type Manner, type Side } from "./manner";
 
 const FRAMINGS: readonly Framing[] = ["FIT", "FILL", "SOFT"];
 
+type Limits = ReturnType<typeof limitsFor>;
+
+/** How a shot that lies over the cut is changed. */
+export interface OverlayChange {
+  layer?: number;
+  opacity?: number;
+  size?: number;
+  x?: number;
+  y?: number;
+  in?: number;
+  run?: Run;
+  framing?: Framing;
+  locked?: boolean;
+  start?: Moment;
+  end?: Moment;
+}
+
 /**
  * Everything that can be done to the film in the Score, for keys, buttons and the mouse alike. What
- * is relative ("one beat later") is worked out on the film as the edits before it have left it, so
- * a key pressed three times moves three beats.
+ * is relative ("one beat later") is worked out on the film as the edits before have left it, so a
+ * key pressed three times moves three beats.
  */
 export function useScoreActions(id: Production["id"], material: Material | undefined) {
   const edit = useFilmEdit(id);
@@ -26,16 +49,29 @@ export function useScoreActions(id: Production["id"], material: Material | undef
     const run = (name: string, values: object | ((film: Film) => object | null) = {}) =>
       edit({ name, values }).catch(() => undefined);
 
-    /** The selected cut: a joint's number, or null. */
-    const cut = (): number | null => {
+    /** The selected cut, by its joint and the side it is held by; null without one. */
+    const cut = (): { joint: number; side: Side } | null => {
       const { place, end } = room();
       if (place === null) return null;
-      const joint = end === "in" ? place : place + 1;
-      return joint === 0 ? null : joint;
+      return end === "in" ? { joint: place, side: "start" } : { joint: place + 1, side: "end" };
     };
-    const moveCut = (joint: number | null, to: (film: Film, joint: number) => object | null) => {
-      if (joint !== null) void run("move-joint", (film) => to(film, joint));
+    type To = (film: Film, joint: number, limits: Limits) => (Moment & { joint: number }) | null;
+    const moveCut = (
+      hold: { joint: number; side: Side } | null,
+      to: To,
+      manner: Manner = room().manner,
+    ) => {
+      if (!hold) return;
+      const { side } = hold;
+      void edit((film) => {
+        const joint = jointFor(film, hold.joint, manner, side);
+        if (joint === null) return null;
+        const move = to(film, joint, limitsFor(film, joint, manner, side));
+        return move && editFor(move, manner, side);
+      }).catch(() => undefined);
     };
+    const held = (joint: number | undefined, side: Side = "end") =>
+      joint === undefined ? cut() : { joint, side };
     const chooseTake = async (place: number, shot: number, take: number) => {
       await setPick({ shot, take }).catch(() => undefined);
       await run("choose-take", { place, takeId: take });
@@ -44,35 +80,48 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       void run("slip", (film) => {
         const shot = film.shots[place];
         if (!shot) return null;
-        const most = Math.max(0, shot.material - (shot.end - shot.start));
+        const most = Math.max(0, shot.material - shot.used);
         const at = Math.max(0, Math.min(most, Math.round(to(shot.in))));
         return at === shot.in ? null : { place, in: at };
       });
+    const places = () => chosenPlaces(room());
+    const nothing = () => room().set({ place: null, also: [] });
 
     return {
-      toBeat: (joint: number, beat: number) =>
-        void run("move-joint", { joint, beat, offset: 0, frame: 0 }),
-      toWord: (joint: number, { line, word, edge }: WordEdge) =>
-        void run("move-joint", {
-          joint,
-          beat: null,
-          word: { line, word, edge },
-          offset: 0,
-          frame: 0,
-        }),
-      toFrame: (joint: number, frame: number) =>
-        moveCut(joint, (film) => ({
-          joint,
-          beat: null,
-          offset: 0,
-          frame: inLimits(film, joint, frame),
-        })),
+      toMoment: (joint: number, to: Moment, manner: Manner, side: Side) =>
+        moveCut({ joint, side }, (_, j) => ({ joint: j, ...to }), manner),
+      toFrame: (joint: number, frame: number, manner: Manner, side: Side) =>
+        moveCut(
+          { joint, side },
+          (film, j, limits) => ({
+            joint: j,
+            beat: null,
+            offset: 0,
+            frame: inLimits(film, j, frame, limits),
+          }),
+          manner,
+        ),
+      toWord: (joint: number, word: WordEdge, manner: Manner, side: Side) =>
+        moveCut(
+          { joint, side },
+          (_, j) => ({
+            joint: j,
+            beat: null,
+            word: { line: word.line, word: word.word, edge: word.edge },
+            offset: 0,
+            frame: 0,
+          }),
+          manner,
+        ),
       /** Moves a cut to the beat before or after where it is. */
-      step: (direction: 1 | -1, joint = cut()) =>
-        moveCut(joint, (film, j) => stepped(film, j, direction)),
+      step: (direction: 1 | -1, joint?: number, side?: Side) =>
+        moveCut(held(joint, side), (film, j, limits) => stepped(film, j, direction, limits)),
       /** Moves a cut by frames; a tied one keeps its beat and the distance from it. */
-      nudge: (by: number, joint = cut()) => moveCut(joint, (film, j) => nudged(film, j, by)),
-      tie: (to: TieTo, joint = cut()) => moveCut(joint, (film, j) => tied(film, j, to)),
+      nudge: (by: number, joint?: number) =>
+        moveCut(held(joint), (film, j, limits) => nudged(film, j, by, limits)),
+      /** Ties a cut to what is nearest; what is around it is not asked. */
+      tie: (to: TieTo, joint?: number) =>
+        moveCut(held(joint), (film, j, limits) => tied(film, j, to, limits), "trim"),
       slipTo: (place: number, to: number) => slip(place, () => to),
       slipBy: (place: number, by: number) => slip(place, (at) => at + by),
       chooseTake: (place: number, shot: number, take: number) => chooseTake(place, shot, take),
@@ -92,28 +141,131 @@ export function useScoreActions(id: Production["id"], material: Material | undef
           const now = FRAMINGS.indexOf(film.shots[place]?.framing ?? "FIT");
           return { place, framing: FRAMINGS[(now + 1) % FRAMINGS.length] };
         }),
-      toggleLock: (place: number) =>
-        void run("set-lock", (film) => ({ place, locked: !film.shots[place]?.locked })),
+      toggleLock: () => {
+        const all = places();
+        void run("lock", (film) => ({
+          places: all,
+          locked: !all.every((p) => film.shots[p]?.locked),
+        }));
+      },
+      setRun: (to: Run, stretch: boolean) => {
+        const all = places();
+        void run("set-run", { places: all, run: to, stretch });
+      },
+      setClipSound: (sound: ClipSound) => {
+        const all = places();
+        void run("set-clip-sound", { places: all, sound });
+      },
+      detach: (place: number) => void run("detach", { place }),
+      /** Parts the shot under the playhead there. */
+      split: () =>
+        void run("split", (film) => {
+          const at = room().frame;
+          const place = film.shots.findIndex((s) => at > s.start && at < s.end);
+          return place < 0 ? null : { place, to: momentAt(film, at) };
+        }),
+      /** Parts a shot and shows another of its takes from there on. */
+      fillWith: async (place: number, from: number, shot: number, take: number) => {
+        await run("split", (film) => ({ place, to: momentAt(film, from) }));
+        await chooseTake(place + 1, shot, take);
+      },
       move: async (from: number, to: number) => {
-        room().set({ place: to });
+        room().set({ place: to, also: [] });
         await run("move-shot", (film) =>
           to < 0 || to >= film.shots.length || to === from ? null : { from, to },
         );
       },
+      /** Moves a shot with the time it lasts. */
+      carry: async (from: number, to: number) => {
+        room().set({ place: to, also: [] });
+        await run("carry", (film) =>
+          to < 0 || to >= film.shots.length || to === from ? null : { from, to },
+        );
+      },
+      /** Takes a shot out; a neighbour takes over its time. */
       remove: async (place: number) => {
-        room().set({ place: null });
+        nothing();
         await run("remove", { place });
       },
+      /** Takes the selected shots out and closes the gap, or leaves it. */
+      takeOut: async (leaveGap: boolean) => {
+        const all = places();
+        if (all.length === 0) return;
+        nothing();
+        await run("take-out", { places: all, leaveGap });
+      },
+      copy: (film: Film) => room().set({ copied: copiesOf(film, places()) }),
+      cutOut: async (film: Film) => {
+        const all = places();
+        room().set({ copied: copiesOf(film, all), place: null, also: [] });
+        await run("take-out", { places: all, leaveGap: false });
+      },
+      /** Puts what was copied after the selected shots, or at the cut nearest the playhead. */
+      paste: async (plain: boolean) => {
+        const { copied, frame } = room();
+        if (copied.length === 0) return;
+        const after = places().at(-1);
+        await run("paste", (film) => {
+          const nearest = film.joints.reduce(
+            (best, j, i) =>
+              Math.abs(j.frame - frame) < Math.abs((film.joints[best]?.frame ?? 0) - frame)
+                ? i
+                : best,
+            0,
+          );
+          return { joint: after === undefined ? nearest : after + 1, pieces: copied, plain };
+        });
+      },
+      group: (together: boolean) => {
+        const all = places();
+        if (all.length > 0) void run("group", { places: all, together });
+      },
+      /** Lays a shot over the cut from the playhead on. */
+      layOver: (shot: Placed | null, from: number) => {
+        const piece = shot ? copyOf(shot) : room().copied[0];
+        if (!piece) return;
+        void run("lay-over", (film) => ({
+          piece,
+          start: momentAt(film, from),
+          end: endOf(film, from, piece.length),
+        }));
+      },
+      changeOverlay: (name: string, to: OverlayChange) =>
+        void run("change-overlay", { name, ...to }),
+      overlayOut: async (name: string) => {
+        room().set({ laid: null });
+        await run("overlay-out", { name });
+      },
+      setSound: (name: string, length: number, gain: number, start?: Moment) =>
+        void run("set-sound", { name, length, gain, ...(start ? { start } : {}) }),
+      soundOut: (name: string) => void run("sound-out", { name }),
+      setMarker: (name: string | null, note: string, at?: number) =>
+        void run("set-marker", (film) => ({
+          name,
+          note,
+          at: at === undefined ? null : momentAt(film, at),
+        })),
+      markerOut: (name: string) => void run("marker-out", { name }),
       bringBack: (shotId: number) => void run("bring-back", { shotId }),
       setSong: (startSeconds: number, fade: number) => void run("set-song", { startSeconds, fade }),
       cutAgain: async (everything: boolean, pace: Pace) => {
-        room().set({ place: null });
+        nothing();
         await run("first-cut", { everything, pace });
       },
       undo: () => void run("undo", (film) => (film.undo === "" ? null : {})),
       redo: () => void run("redo", (film) => (film.redo === "" ? null : {})),
     };
   }, [edit, setPick, material]);
+}
+
+/** Where what is laid over ends: on the beat nearest to its length, if it begins on one. */
+function endOf(film: Film, from: number, length: number): Moment {
+  const end = Math.min(film.length, from + length);
+  const onBeat = film.clock.frames.includes(from);
+  const beat = onBeat
+    ? nearestBeat(film.clock, end, (b) => (film.clock.frames[b] ?? 0) > from)
+    : -1;
+  return beat < 0 ? momentAt(film, end) : { beat, offset: 0, frame: 0 };
 }
 
 export type ScoreActions = ReturnType<typeof useScoreActions>;

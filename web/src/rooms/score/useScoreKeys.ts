@@ -4,34 +4,67 @@ import { isTyping } from "../../parts/isTyping";
 import { barOf, beatAt, isDownbeat } from "../../parts/time";
 import { useRoom } from "../../store";
 import type { Ruler } from "./layout";
+import { MANNERS } from "./manner";
 import { wordEdges } from "./words";
 import type { ScoreActions } from "./useScoreActions";
 
 /** The keys of the Score; the key-help sheet lists them. */
-export function useScoreKeys(film: Film, rulers: readonly Ruler[], actions: ScoreActions) {
+export function useScoreKeys(
+  film: Film,
+  fps: number,
+  rulers: readonly Ruler[],
+  actions: ScoreActions,
+) {
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
-      if (isTyping(e) || e.defaultPrevented || e.altKey || film.length === 0) return;
+      if (isTyping(e) || e.defaultPrevented || film.length === 0) return;
       if (e.ctrlKey || e.metaKey) {
-        if (e.key.toLowerCase() !== "z") return;
-        e.preventDefault();
-        if (e.shiftKey) actions.redo();
-        else actions.undo();
+        if (command(e, film, actions)) e.preventDefault();
         return;
       }
+      if (e.altKey && e.key !== "Delete") return;
       const onControl = (e.target as HTMLElement).closest("button, a, [role=slider]") !== null;
       if (onControl && (e.key === " " || e.key === "Enter")) return;
-      if (act(e, film, rulers, actions)) e.preventDefault();
+      if (act(e, film, fps, rulers, actions)) e.preventDefault();
     };
     window.addEventListener("keydown", press);
     return () => window.removeEventListener("keydown", press);
-  }, [film, rulers, actions]);
+  }, [film, fps, rulers, actions]);
+}
+
+/** Does what a key with Ctrl asks; false if it asks nothing. */
+function command(e: KeyboardEvent, film: Film, actions: ScoreActions): boolean {
+  switch (e.key.toLowerCase()) {
+    case "z":
+      if (e.shiftKey) actions.redo();
+      else actions.undo();
+      return true;
+    case "c":
+      if (useRoom.getState().place === null || document.getSelection()?.toString()) return false;
+      actions.copy(film);
+      return true;
+    case "x":
+      if (useRoom.getState().place === null) return false;
+      void actions.cutOut(film);
+      return true;
+    case "v":
+      void actions.paste(e.shiftKey);
+      return true;
+    case "g":
+      actions.group(!e.shiftKey);
+      return true;
+    case "a":
+      useRoom.getState().set({ place: 0, also: film.shots.map((s) => s.place) });
+      return true;
+  }
+  return false;
 }
 
 /** Does what a key asks; false if it asks nothing. */
 function act(
   e: KeyboardEvent,
   film: Film,
+  fps: number,
   rulers: readonly Ruler[],
   actions: ScoreActions,
 ): boolean {
@@ -41,7 +74,8 @@ function act(
   switch (e.key) {
     case " ":
       if (e.shiftKey) playTwoBars(film);
-      else room.set({ playing: !room.playing, until: null });
+      else if (room.playing) room.set({ playing: false, speed: 1 });
+      else room.set({ playing: true, until: null, speed: 1, loop: null });
       return true;
     case "ArrowLeft":
     case "ArrowRight": {
@@ -62,7 +96,18 @@ function act(
       goTo(film, film.length - 1);
       return true;
     case "Escape":
-      room.set({ place: null, slipping: false });
+      if (room.loop) room.set({ loop: null, playing: false });
+      else if (place === null && room.laid === null) room.set({ range: null });
+      else room.set({ place: null, also: [], laid: null, slipping: false });
+      return true;
+    case "(":
+      setRange(film, room.frame, room.range?.to ?? film.length);
+      return true;
+    case ")":
+      setRange(film, room.range?.from ?? 0, room.frame);
+      return true;
+    case "/":
+      actions.split();
       return true;
     case ",":
       actions.step(-1);
@@ -105,12 +150,35 @@ function act(
     case "n":
       select(film, place === null ? 0 : place + back);
       return true;
+    case "e":
+      room.set({ manner: MANNERS[(MANNERS.indexOf(room.manner) + 1) % MANNERS.length] ?? "trim" });
+      return true;
+    case "g":
+    case "h":
+      shuttle(e.key.toLowerCase() === "h" ? 1 : -1);
+      return true;
+    case "r":
+      loopRound(film, fps);
+      return true;
+    case "v":
+      playCut(film, fps, e.shiftKey);
+      return true;
+    case "j":
+      room.set({ noting: "", playing: false });
+      return true;
+    case "o":
+      actions.layOver(place === null ? null : (film.shots[place] ?? null), room.frame);
+      return true;
     case "x":
       room.set({ end: room.end === "in" ? "out" : "in" });
       return true;
     case "p":
       nextProblem(film);
       return true;
+  }
+  if (room.laid !== null && (e.key === "Delete" || e.key === "Backspace")) {
+    void actions.overlayOut(room.laid);
+    return true;
   }
   if (place === null) return false;
   switch (e.key) {
@@ -120,9 +188,16 @@ function act(
     case "]":
       void actions.move(place, place + 1);
       return true;
+    case "{":
+      void actions.carry(place, place - 1);
+      return true;
+    case "}":
+      void actions.carry(place, place + 1);
+      return true;
     case "Delete":
     case "Backspace":
-      void actions.remove(place);
+      if (e.shiftKey || e.altKey || room.also.length > 0) void actions.takeOut(e.altKey);
+      else void actions.remove(place);
       return true;
   }
   switch (e.key.toLowerCase()) {
@@ -136,7 +211,7 @@ function act(
       actions.nextFraming(place);
       return true;
     case "l":
-      actions.toggleLock(place);
+      actions.toggleLock();
       return true;
   }
   return false;
@@ -146,13 +221,93 @@ export function goTo(film: Film, frame: number) {
   useRoom.getState().jump(Math.max(0, Math.min(film.length - 1, Math.round(frame))));
 }
 
-/** Selects a shot and, if the playhead is elsewhere, brings it to the shot's first frame. */
-export function select(film: Film, place: number) {
+/**
+ * Selects a shot, with those it is grouped with, and, if the playhead is elsewhere, brings it to the
+ * shot's first frame.
+ *
+ * @param wider whether all between it and what is selected are selected too
+ */
+export function select(film: Film, place: number, wider = false) {
   const shot = film.shots[place];
   if (!shot) return;
-  const { frame, playing, set } = useRoom.getState();
-  set({ place, end: place === 0 ? "out" : "in", slipping: false });
-  if (!playing && (frame < shot.start || frame >= shot.end)) goTo(film, shot.start);
+  const room = useRoom.getState();
+  if (wider && room.place !== null) {
+    const [from, to] = [Math.min(room.place, place), Math.max(room.place, place)];
+    room.set({ also: film.shots.slice(from, to + 1).map((s) => s.place) });
+    return;
+  }
+  const together = film.shots.filter((s) => shot.group !== 0 && s.group === shot.group);
+  room.set({
+    place,
+    also: together.map((s) => s.place),
+    laid: null,
+    end: place === 0 ? "out" : "in",
+    slipping: false,
+  });
+  if (!room.playing && (room.frame < shot.start || room.frame >= shot.end)) goTo(film, shot.start);
+}
+
+/** Chooses a stretch of the film; an empty one is none. */
+export function setRange(film: Film, one: number, other: number) {
+  const from = Math.max(0, Math.round(Math.min(one, other)));
+  const to = Math.min(film.length, Math.round(Math.max(one, other)));
+  useRoom.getState().set({ range: to > from ? { from, to } : null });
+}
+
+/** Speeds a shuttle takes, one after the other. */
+const SPEEDS = [1, 2, 4, 8];
+
+/** Plays forward or backward, each time twice as fast; the other way stops first. */
+function shuttle(direction: 1 | -1) {
+  const { playing, speed, set } = useRoom.getState();
+  if (playing && Math.sign(speed) !== direction) {
+    set({ playing: false, speed: 1 });
+    return;
+  }
+  const next = playing ? (SPEEDS[SPEEDS.indexOf(Math.abs(speed)) + 1] ?? 8) : 1;
+  set({ playing: true, speed: direction * next, until: null, loop: null });
+}
+
+/** Seconds played before and after a cut. */
+const AROUND = 1.5;
+
+/** The cut that is selected, or else the one nearest to the playhead. */
+function chosenCut(film: Film): number {
+  const { place, end, frame } = useRoom.getState();
+  if (place !== null) return film.joints[end === "in" ? place : place + 1]?.frame ?? 0;
+  return film.joints
+    .slice(1, -1)
+    .reduce((best, j) => (Math.abs(j.frame - frame) < Math.abs(best - frame) ? j.frame : best), 0);
+}
+
+/** How many frames a cut is played round. */
+const around = (fps: number) => Math.round(AROUND * fps);
+
+/** Plays the chosen stretch, or else the time round a cut, again and again. */
+export function loopRound(film: Film, fps: number) {
+  const { range, loop, jump, set } = useRoom.getState();
+  if (loop) {
+    set({ loop: null, playing: false });
+    return;
+  }
+  const cut = chosenCut(film);
+  const by = around(fps);
+  const to = range ?? { from: Math.max(0, cut - by), to: Math.min(film.length, cut + by) };
+  jump(to.from);
+  set({ loop: to, playing: true, until: null, speed: 1 });
+}
+
+/** Plays into a cut and stops on it, or from it on for as long. */
+export function playCut(film: Film, fps: number, out: boolean) {
+  const { jump, set } = useRoom.getState();
+  const cut = chosenCut(film);
+  jump(out ? cut : Math.max(0, cut - around(fps)));
+  set({
+    playing: true,
+    loop: null,
+    speed: 1,
+    until: out ? Math.min(film.length, cut + around(fps)) : Math.max(1, cut),
+  });
 }
 
 /** Selects the next shot with a problem after the selected one, from the start after the last. */
@@ -170,7 +325,7 @@ export function playTwoBars(film: Film) {
   const bar = barOf(clock, beat);
   const starts = clock.frames.filter((_, b) => isDownbeat(clock, b) && barOf(clock, b) >= bar);
   jump(Math.max(0, Math.min(starts[0] ?? frame, frame)));
-  set({ playing: true, until: starts[2] ?? film.length });
+  set({ playing: true, loop: null, speed: 1, until: starts[2] ?? film.length });
 }
 
 function otherBeat(film: Film, frame: number, direction: 1 | -1): number {

@@ -3,7 +3,6 @@ package app.latethistle.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -12,16 +11,11 @@ import tools.jackson.databind.JsonNode;
 
 class FilmTest {
   private static Map<String, Object> toBeat(int joint, int beat) {
-    return Map.of("joint", joint, "beat", beat, "offset", 0, "frame", 0);
+    return Map.of("joint", joint, "to", Map.of("beat", beat, "offset", 0, "frame", 0));
   }
 
   private static Map<String, Object> free(int joint, long frame) {
-    Map<String, Object> values = new HashMap<>();
-    values.put("joint", joint);
-    values.put("beat", null);
-    values.put("offset", 0);
-    values.put("frame", frame);
-    return values;
+    return Map.of("joint", joint, "to", Map.of("offset", 0, "frame", frame));
   }
 
   @Test
@@ -122,6 +116,25 @@ class FilmTest {
     there.film = late.status() == 409 ? there.api.get(there.path + "/film").json() : there.film;
     there.edit("slip", Map.of("place", 0, "in", 2));
     assertThat(there.shot(0).get("in").asLong()).isEqualTo(2);
+  }
+
+  @Test
+  void twoWindowsThatTouchDifferentShotsBothGetTheirWay() {
+    CutFilm here = CutFilm.make(RunningServer.shared().api(), 18);
+    CutFilm there = here.through(RunningServer.shared().api());
+    here.edit("slip", Map.of("place", 0, "in", 1));
+    here.edit("set-framing", Map.of("place", 4, "framing", "SOFT"));
+    there.edit("slip", Map.of("place", 2, "in", 3));
+    assertThat(there.shot(0).get("in").asLong()).isEqualTo(1);
+    assertThat(there.shot(2).get("in").asLong()).isEqualTo(3);
+    assertThat(there.shot(4).get("framing").asString()).isEqualTo("SOFT");
+    there.edit("undo", Map.of());
+    assertThat(there.shot(2).get("in").asLong()).isNotEqualTo(3);
+    assertThat(there.shot(4).get("framing").asString()).isEqualTo("SOFT");
+    // What touches the same is told with what happened.
+    here.edit("slip", Map.of("place", 0, "in", 5));
+    assertThat(there.tryEdit("slip", Map.of("place", 0, "in", 9)).detail())
+        .contains("010 shows another part");
   }
 
   @Test

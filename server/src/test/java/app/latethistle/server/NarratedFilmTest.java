@@ -2,7 +2,6 @@ package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -44,17 +43,12 @@ class NarratedFilmTest {
   }
 
   private static Map<String, Object> onStart(CutFilm cut, int joint, JsonNode word, int offset) {
-    Map<String, Object> values = new HashMap<>();
-    values.put("joint", joint);
-    values.put(
-        "word",
+    Map<String, Object> edge =
         Map.of(
             "line", cut.film.get("voice").get(0).get("line").asString(),
             "word", word.get("word").asInt(),
-            "edge", "START"));
-    values.put("offset", offset);
-    values.put("frame", 0);
-    return values;
+            "edge", "START");
+    return Map.of("joint", joint, "to", Map.of("word", edge, "offset", offset, "frame", 0));
   }
 
   @Test
@@ -79,11 +73,7 @@ class NarratedFilmTest {
     CutFilm cut = spoken();
     JsonNode water = word(cut, "water");
     long inside = Math.round((water.get("start").asDouble() + water.get("end").asDouble()) / 2);
-    Map<String, Object> free = new HashMap<>();
-    free.put("joint", 1);
-    free.put("offset", 0);
-    free.put("frame", inside);
-    cut.edit("move-joint", free);
+    cut.edit("move-joint", Map.of("joint", 1, "to", Map.of("offset", 0, "frame", inside)));
     assertThat(cut.film.get("problems").toString()).contains("INSIDE_WORD");
     assertThat(cut.joint(1).get("reason").asString()).contains("inside \u2018water\u2019");
   }

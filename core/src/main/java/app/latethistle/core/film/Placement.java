@@ -68,19 +68,19 @@ public record Placement(
     return new Placement(id, shot, take, newIn, framing, locked, run, sound, group);
   }
 
-  Placement withFraming(Framing newFraming) {
+  public Placement withFraming(Framing newFraming) {
     return new Placement(id, shot, take, in, newFraming, locked, run, sound, group);
   }
 
-  Placement withLocked(boolean newLocked) {
+  public Placement withLocked(boolean newLocked) {
     return new Placement(id, shot, take, in, framing, newLocked, run, sound, group);
   }
 
-  Placement withRun(Run newRun) {
+  public Placement withRun(Run newRun) {
     return new Placement(id, shot, take, in, framing, locked, newRun, sound, group);
   }
 
-  Placement withSound(ClipSound newSound) {
+  public Placement withSound(ClipSound newSound) {
     return new Placement(id, shot, take, in, framing, locked, run, newSound, group);
   }
 

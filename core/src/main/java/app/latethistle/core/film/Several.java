@@ -2,7 +2,9 @@ package app.latethistle.core.film;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
+import java.util.function.BiFunction;
 
 /**
  * Edits done as one, in order.
@@ -24,6 +26,28 @@ public record Several(String label, List<Edit> edits) implements Edit {
     List<Edit> all = new ArrayList<>(List.of(first));
     all.addAll(others);
     return new Several(first.label(), all);
+  }
+
+  /**
+   * The same edit at many places, the last first, so that places before it keep their numbers.
+   *
+   * @param edit worked out on the film as the edits before have left it
+   * @throws IllegalArgumentException if there is no place
+   */
+  public static Edit each(
+      Resolved film, List<Integer> places, BiFunction<Resolved, Integer, Edit> edit) {
+    List<Integer> order = places.stream().distinct().sorted(Comparator.reverseOrder()).toList();
+    if (order.isEmpty()) {
+      throw new IllegalArgumentException("No shot was chosen; choose one first.");
+    }
+    List<Edit> edits = new ArrayList<>();
+    Resolved now = film;
+    for (int place : order) {
+      Edit one = edit.apply(now, place);
+      edits.add(one);
+      now = order.size() == 1 ? now : now.with(one.apply(now.film()));
+    }
+    return of(edits.get(0), edits.subList(1, edits.size()));
   }
 
   @Override

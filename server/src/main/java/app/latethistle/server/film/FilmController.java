@@ -2,17 +2,14 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.SongUse;
-import app.latethistle.core.film.Tie;
 import app.latethistle.core.plan.Pace;
 import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.Samples;
 import app.latethistle.server.material.Shot;
-import app.latethistle.server.material.Shots;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -26,35 +23,16 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/productions/{productionId}/film")
 class FilmController {
   private final FilmService films;
-  private final Shots shots;
+  private final FilmViews views;
 
-  FilmController(FilmService films, Shots shots) {
+  FilmController(FilmService films, FilmViews views) {
     this.films = films;
-    this.shots = shots;
+    this.views = views;
   }
 
   record Revision(long revision) {}
 
-  /**
-   * A joint's new moment: a beat or a word and an offset in frames, or else a frame of the film.
-   */
-  record MoveJoint(
-      long revision,
-      int joint,
-      @Schema(nullable = true) Integer beat,
-      @Schema(nullable = true) WordEdge word,
-      int offset,
-      long frame) {
-    Tie tie() {
-      if (word != null) {
-        return new Tie.OnWord(word.line(), word.word(), word.edge(), offset);
-      }
-      return beat == null ? Tie.free(frame) : new Tie.OnBeat(beat, offset);
-    }
-  }
-
-  /** An end of a word of a line. */
-  record WordEdge(String line, int word, Tie.Edge edge) {}
+  record MoveJoint(long revision, int joint, Moment to) {}
 
   record Slip(long revision, int place, long in) {}
 
@@ -76,12 +54,12 @@ class FilmController {
 
   @GetMapping
   FilmView film(@PathVariable long productionId) {
-    return view(films.state(productionId));
+    return views.of(films.state(productionId));
   }
 
   @PostMapping("/move-joint")
   FilmView moveJoint(@PathVariable long productionId, @RequestBody MoveJoint m) {
-    return edit(productionId, m.revision(), state -> new Edit.MoveJoint(m.joint(), m.tie()));
+    return edit(productionId, m.revision(), state -> new Edit.MoveJoint(m.joint(), m.to().tie()));
   }
 
   @PostMapping("/slip")
@@ -91,7 +69,7 @@ class FilmController {
 
   @PostMapping("/choose-take")
   FilmView chooseTake(@PathVariable long productionId, @RequestBody ChooseTake c) {
-    return view(films.chooseTake(productionId, c.revision(), c.place(), c.takeId()));
+    return views.of(films.chooseTake(productionId, c.revision(), c.place(), c.takeId()));
   }
 
   @PostMapping("/set-framing")
@@ -111,12 +89,12 @@ class FilmController {
 
   @PostMapping("/remove")
   FilmView remove(@PathVariable long productionId, @RequestBody RemoveShot r) {
-    return view(films.remove(productionId, r.revision(), r.place()));
+    return views.of(films.remove(productionId, r.revision(), r.place()));
   }
 
   @PostMapping("/bring-back")
   FilmView bringBack(@PathVariable long productionId, @RequestBody BringBack b) {
-    return view(films.bringBack(productionId, b.revision(), b.shotId()));
+    return views.of(films.bringBack(productionId, b.revision(), b.shotId()));
   }
 
   @PostMapping("/set-song")
@@ -146,7 +124,7 @@ class FilmController {
 
   @PostMapping("/first-cut")
   FilmView firstCut(@PathVariable long productionId, @RequestBody FirstCutRequest f) {
-    return view(
+    return views.of(
         films.firstCut(
             productionId, f.revision(), f.everything(), f.pace() == null ? Pace.EVEN : f.pace()));
   }
@@ -154,7 +132,7 @@ class FilmController {
   /** A film for every pace, not kept. */
   @GetMapping("/proposals")
   List<ProposalView> proposals(@PathVariable long productionId, @RequestParam boolean everything) {
-    Map<Long, Shot> all = shotsOf(productionId);
+    Map<Long, Shot> all = views.shotsOf(productionId);
     FilmState now = films.state(productionId);
     return films.proposals(now, everything).stream()
         .map(p -> ProposalView.of(p, now, all))
@@ -163,25 +141,15 @@ class FilmController {
 
   @PostMapping("/undo")
   FilmView undo(@PathVariable long productionId, @RequestBody Revision r) {
-    return view(films.undo(productionId, r.revision()));
+    return views.of(films.undo(productionId, r.revision()));
   }
 
   @PostMapping("/redo")
   FilmView redo(@PathVariable long productionId, @RequestBody Revision r) {
-    return view(films.redo(productionId, r.revision()));
+    return views.of(films.redo(productionId, r.revision()));
   }
 
   private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
-    return view(films.edit(productionId, revision, edit));
-  }
-
-  private FilmView view(FilmState state) {
-    Map<Long, Shot> all = shotsOf(state.production().id());
-    return FilmView.of(state, all, films.outside(state));
-  }
-
-  private Map<Long, Shot> shotsOf(long productionId) {
-    return shots.findByProductionId(productionId).stream()
-        .collect(Collectors.toMap(Shot::id, s -> s));
+    return views.of(films.edit(productionId, revision, edit));
   }
 }

@@ -1,9 +1,11 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.EditMaker;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Merge;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Retie;
@@ -40,6 +42,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -48,6 +51,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Loads films from their edit logs and changes them, one change at a time. */
 @Service
 public class FilmService {
+  /** How many differences are told in a sentence. */
+  private static final int TOLD = 3;
+
   private final Productions productions;
   private final EditRows rows;
   private final Shots shots;
@@ -55,6 +61,7 @@ public class FilmService {
   private final Songs songs;
   private final Voice voice;
   private final OrderedCut planner = new OrderedCut();
+  private final RecentFilms recent = new RecentFilms();
   private final Map<Long, Loaded> loaded = new ConcurrentHashMap<>();
 
   /** A log as it was at a revision, so that it is not replayed for every look at it. */
@@ -77,27 +84,66 @@ public class FilmService {
   }
 
   /**
-   * Makes an edit on the revision the person saw.
+   * Makes an edit. If the film has changed since the revision the person saw, both changes are
+   * brought together where they touch different things.
    *
-   * @throws StaleRevision if the film has changed since
+   * @throws StaleRevision if they touch the same
    */
   @Transactional
   public FilmState edit(long productionId, long revision, Function<FilmState, Edit> edit) {
-    return change(
-        productionId,
-        revision,
-        state -> {
-          Edit made = edit.apply(state);
-          EditLog after = state.log().apply(made);
-          if (!(made instanceof Edit.Replace)) {
-            Resolved now = state.resolved();
-            Safeguard.hold(now, now.with(after.film()));
-          }
-          int place = state.log().done();
-          rows.forget(productionId, place);
-          rows.save(new EditRow(productionId, place, EditJson.write(made)));
-          return after;
-        });
+    Production production = productions.getLocked(productionId);
+    FilmState now = resolve(production);
+    boolean stale = production.revision() != revision;
+    Edit made = stale ? merged(now, revision, edit) : edit.apply(now);
+    EditLog after = now.log().apply(made);
+    // A whole film in place of another, or another start of the song, moves what it must.
+    boolean bound = !(made instanceof Edit.Replace || made instanceof Edit.SetSong);
+    if (stale || bound) {
+      Resolved resolved = now.resolved();
+      Safeguard.hold(resolved, resolved.with(after.film()));
+    }
+    int place = now.log().done();
+    rows.forget(productionId, place);
+    rows.save(new EditRow(productionId, place, EditJson.write(made)));
+    return changed(production, after);
+  }
+
+  private Edit merged(FilmState now, long revision, Function<FilmState, Edit> edit) {
+    long id = now.production().id();
+    FilmState base = recent.at(id, revision).orElseThrow(() -> StaleRevision.of("film"));
+    Edit mine = edit.apply(base);
+    if (mine instanceof Edit.Replace) {
+      throw StaleRevision.of("film");
+    }
+    return Merge.of(base.film(), mine.apply(base.film()), now.film())
+        .filter(both -> honoured(now.of(both)) >= honoured(now))
+        .map(both -> new Edit.Replace(both, mine.label()))
+        .orElseThrow(
+            () -> {
+              List<String> meanwhile = Differences.of(base, now, labels(id));
+              return StaleRevision.meeting(mine.label(), few(meanwhile));
+            });
+  }
+
+  private static String few(List<String> parts) {
+    int more = parts.size() - TOLD;
+    String told = String.join("; ", parts.subList(0, Math.min(TOLD, parts.size())));
+    return more > 0 ? told + "; and " + more + " more" : told;
+  }
+
+  /** Joints that are where they are to be, less those that are not. */
+  private static int honoured(FilmState state) {
+    return -(int)
+        state.cutting().problems().stream()
+            .filter(p -> p.kind() == Cutting.Kind.TIE_NOT_HONOURED)
+            .count();
+  }
+
+  private UnaryOperator<String> labels(long productionId) {
+    Map<String, String> labels =
+        shots.findByProductionId(productionId).stream()
+            .collect(Collectors.toMap(s -> Long.toString(s.id()), Shot::label));
+    return shot -> labels.getOrDefault(shot, "?");
   }
 
   /** Takes the last edit back. */
@@ -371,13 +417,16 @@ public class FilmService {
   private FilmState change(long productionId, long revision, Function<FilmState, EditLog> change) {
     Production production = productions.getLocked(productionId);
     if (production.revision() != revision) {
-      throw new StaleRevision("film");
+      throw StaleRevision.of("film");
     }
-    EditLog after = change.apply(resolve(production));
+    return changed(production, change.apply(resolve(production)));
+  }
+
+  private FilmState changed(Production production, EditLog after) {
     production.filmChanged(after.done());
     productions.flush();
     // Read again from the rows next time: this transaction may still fail.
-    loaded.remove(productionId);
+    loaded.remove(production.id());
     return resolve(production, after);
   }
 
@@ -411,6 +460,9 @@ public class FilmService {
         Optional.ofNullable(production.songId())
             .flatMap(songs::findById)
             .filter(s -> s.state() == State.READY);
-    return FilmState.of(production, log, ready, sounding, song, voice.lines(production.id()));
+    FilmState state =
+        FilmState.of(production, log, ready, sounding, song, voice.lines(production.id()));
+    recent.keep(state);
+    return state;
   }
 }

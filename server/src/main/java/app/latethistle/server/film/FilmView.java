@@ -1,9 +1,12 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.film.ClipSound;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Reasons;
+import app.latethistle.core.film.Run;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.music.BeatGrid;
@@ -17,6 +20,7 @@ import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Song;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 
@@ -38,27 +42,63 @@ record FilmView(
     long fade,
     List<PlacedView> shots,
     List<JointView> joints,
+    List<OverlayView> overlays,
+    List<SoundView> sounds,
+    List<MarkerView> markers,
     List<ProblemView> problems,
     List<OutsideView> outside,
     ClockView clock,
     List<SpokenView> voice) {
 
   /**
-   * A shot in the film; {@code start} and {@code end} are frames of the film, {@code in} of the
-   * take.
+   * A shot in the film, or a gap.
+   *
+   * @param id its name in the film; a shot may be in it more than once
+   * @param shotId 0 for a gap
+   * @param takeId 0 for a gap
+   * @param in the first frame of the take that is used
+   * @param used how many of the take's frames it runs over
+   * @param material the take's frames
+   * @param sounding whether the clip has a sound of its own
+   * @param group shots of one number are taken hold of together; 0 is none
+   * @param start first frame in the film
+   * @param end the frame after its last
    */
   record PlacedView(
       int place,
+      String id,
       long shotId,
       String label,
       String title,
       long takeId,
       long in,
+      long used,
       long material,
       Framing framing,
       boolean locked,
+      Run run,
+      boolean sounding,
+      ClipSound sound,
+      int group,
       long start,
       long end) {}
+
+  /** A shot over the cut: {@code shot.place} is -1; see {@link Overlay} for the rest. */
+  record OverlayView(
+      PlacedView shot,
+      int layer,
+      int opacity,
+      int size,
+      int x,
+      int y,
+      JointView start,
+      JointView end) {}
+
+  /** A sound that goes its own way. */
+  record SoundView(
+      String name, String label, long takeId, JointView start, long length, int gain) {}
+
+  record MarkerView(String name, JointView at, String note) {}
 
   /** What a joint is tied to. */
   enum TieKind {
@@ -124,12 +164,13 @@ record FilmView(
     Film film = state.film();
     List<PlacedView> placed = new ArrayList<>();
     for (int i = 0; i < film.placements().size(); i++) {
-      placed.add(placed(state, shots, i));
+      placed.add(placed(state, shots, i, film.placements().get(i), state.cutting().rangeOf(i)));
     }
     List<JointView> joints = new ArrayList<>();
     List<String> reasons = reasons(state);
     for (int j = 0; j < film.joints().size(); j++) {
-      joints.add(joint(state, j, reasons.get(j)));
+      joints.add(
+          joint(state, film.joints().get(j), state.cutting().frames().get(j), reasons.get(j)));
     }
     return new FilmView(
         state.production().revision(),
@@ -140,6 +181,9 @@ record FilmView(
         film.song().fade(),
         placed,
         joints,
+        overlays(state, shots),
+        sounds(state, shots),
+        markers(state),
         state.cutting().problems().stream().map(p -> problem(p, placed)).toList(),
         outside.stream()
             .map(s -> new OutsideView(s.id(), s.label(), s.title(), s.pickId()))
@@ -189,28 +233,84 @@ record FilmView(
     return Math.round(Samples.toSeconds(sample) * rate.perSecond() * 1000) / 1000.0;
   }
 
-  private static PlacedView placed(FilmState state, Map<Long, Shot> shots, int place) {
-    Placement p = state.film().placements().get(place);
-    FrameRange range = state.cutting().rangeOf(place);
-    Shot shot = shots.get(Long.valueOf(p.shot()));
+  private static PlacedView placed(
+      FilmState state, Map<Long, Shot> shots, int place, Placement p, FrameRange range) {
+    Shot shot = p.hasPicture() ? shots.get(Long.valueOf(p.shot())) : null;
     Take take = state.takes().get(p.take());
     return new PlacedView(
         place,
-        Long.parseLong(p.shot()),
-        shot == null ? "?" : shot.label(),
+        p.id(),
+        p.hasPicture() ? Long.parseLong(p.shot()) : 0,
+        shot == null ? (p.hasPicture() ? "?" : "gap") : shot.label(),
         shot == null ? "" : shot.title(),
-        Long.parseLong(p.take()),
+        p.hasPicture() ? Long.parseLong(p.take()) : 0,
         p.in(),
+        p.run().used(range.length()),
         take == null ? 0 : take.frames(),
         p.framing(),
         p.locked(),
+        p.run(),
+        state.sounding().containsKey(p.take()),
+        p.sound(),
+        p.group(),
         range.start(),
         range.end());
   }
 
-  private static JointView joint(FilmState state, int index, String reason) {
-    Tie tie = state.film().joints().get(index);
-    long frame = state.cutting().frames().get(index);
+  private static List<OverlayView> overlays(FilmState state, Map<Long, Shot> shots) {
+    List<OverlayView> overlays = new ArrayList<>();
+    for (Overlay o : state.film().overlays()) {
+      FrameRange range = state.cutting().beside().overlays().get(o.name());
+      // One whose tie is lost is kept at the film's end, where it can be taken hold of.
+      FrameRange shown =
+          range != null
+              ? range
+              : new FrameRange(
+                  Math.max(0, state.cutting().length() - 1), Math.max(1, state.cutting().length()));
+      overlays.add(
+          new OverlayView(
+              placed(state, shots, -1, o.placement(), shown),
+              o.layer(),
+              o.opacity(),
+              o.size(),
+              o.x(),
+              o.y(),
+              joint(state, o.start(), shown.start(), ""),
+              joint(state, o.end(), shown.end(), "")));
+    }
+    return overlays;
+  }
+
+  private static List<SoundView> sounds(FilmState state, Map<Long, Shot> shots) {
+    return state.film().sounds().stream()
+        .map(
+            s -> {
+              String stem = s.id().replaceFirst("~\\d+$", "");
+              Shot shot = stem.matches("\\d+") ? shots.get(Long.valueOf(stem)) : null;
+              long frame = state.cutting().beside().sounds().getOrDefault(s.id(), 0L);
+              return new SoundView(
+                  s.id(),
+                  shot == null ? "?" : shot.label(),
+                  Long.parseLong(s.take()),
+                  joint(state, s.start(), frame, ""),
+                  s.length(),
+                  s.gain());
+            })
+        .toList();
+  }
+
+  private static List<MarkerView> markers(FilmState state) {
+    return state.film().markers().stream()
+        .map(
+            m -> {
+              long frame = state.cutting().beside().markers().getOrDefault(m.id(), 0L);
+              return new MarkerView(m.id(), joint(state, m.at(), frame, ""), m.note());
+            })
+        .sorted(Comparator.comparingLong(m -> m.at().frame()))
+        .toList();
+  }
+
+  private static JointView joint(FilmState state, Tie tie, long frame, String reason) {
     BeatGrid grid = state.grid();
     if (tie instanceof Tie.OnWord on) {
       return new JointView(
@@ -259,6 +359,8 @@ record FilmView(
               "The voice goes on "
                   + p.frames()
                   + " f after the film's end: start its last line sooner";
+          case NOT_PLACED ->
+              "Something over or beside the cut has no place in the film any more: tie it anew or take it out";
           case TAKE_MISSING -> shot + " has lost its take: black is shown";
         };
     return new ProblemView(p.kind(), p.place(), p.frames(), text);

@@ -58,7 +58,7 @@ record ProposalView(
     for (int i = 0; i < film.placements().size(); i++) {
       Placement p = film.placements().get(i);
       long start = state.cutting().rangeOf(i).start();
-      int before = now.film().indexOfShot(p.shot());
+      int before = now.film().indexOfId(p.id());
       moved += before >= 0 && now.cutting().rangeOf(before).start() != start ? 1 : 0;
       placed.add(
           new ProposedShot(

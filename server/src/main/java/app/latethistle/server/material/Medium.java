@@ -6,6 +6,7 @@ import app.latethistle.media.MediaFacts;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import jakarta.persistence.Transient;
 import java.util.List;
 import java.util.Optional;
 

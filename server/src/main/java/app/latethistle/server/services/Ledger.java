@@ -1,5 +1,6 @@
 package app.latethistle.server.services;
 
+import app.latethistle.core.film.Placement;
 import app.latethistle.core.measure.MoveVerdict;
 import app.latethistle.core.story.ServiceProfile;
 import app.latethistle.core.story.Story;
@@ -104,8 +105,12 @@ public class Ledger {
     FilmState film = films.state(productionId);
     Map<Long, Double> used = new HashMap<>();
     for (int i = 0; i < film.film().placements().size(); i++) {
+      Placement shot = film.film().placements().get(i);
+      if (!shot.hasPicture()) {
+        continue;
+      }
       double seconds = film.production().rate().secondsOf(film.cutting().rangeOf(i).length());
-      used.merge(Long.valueOf(film.film().placements().get(i).take()), seconds, Double::sum);
+      used.merge(Long.valueOf(shot.take()), seconds, Double::sum);
     }
     List<Request> asked = requests.findByProductionIdOrderById(productionId);
     List<Line> lines = desk.all().stream().map(r -> line(r.profile(), asked, all, used)).toList();

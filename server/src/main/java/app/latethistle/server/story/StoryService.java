@@ -153,7 +153,7 @@ public class StoryService {
     StoryRow row =
         rows.findById(productionId).orElseGet(() -> rows.saveAndFlush(new StoryRow(productionId)));
     if (revision >= 0 && row.revision() != revision) {
-      throw new StaleRevision("story");
+      throw StaleRevision.of("story");
     }
     return row;
   }

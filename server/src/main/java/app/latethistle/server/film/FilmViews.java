@@ -1,0 +1,29 @@
+package app.latethistle.server.film;
+
+import app.latethistle.server.material.Shot;
+import app.latethistle.server.material.Shots;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Makes views of films with the names of their shots. */
+@Component
+class FilmViews {
+  private final FilmService films;
+  private final Shots shots;
+
+  FilmViews(FilmService films, Shots shots) {
+    this.films = films;
+    this.shots = shots;
+  }
+
+  FilmView of(FilmState state) {
+    return FilmView.of(state, shotsOf(state.production().id()), films.outside(state));
+  }
+
+  /** A production's shots by id. */
+  Map<Long, Shot> shotsOf(long productionId) {
+    return shots.findByProductionId(productionId).stream()
+        .collect(Collectors.toMap(Shot::id, s -> s));
+  }
+}

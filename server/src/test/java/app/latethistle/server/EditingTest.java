@@ -1,0 +1,162 @@
+package app.latethistle.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** The trade's edits through the API, with undo back to the very same film. */
+class EditingTest {
+  private CutFilm cut;
+  private String start;
+
+  @BeforeEach
+  void make() {
+    cut = CutFilm.make(RunningServer.shared().api(), 18);
+    start = cut.content();
+  }
+
+  private long onBeats() {
+    return cut.film
+        .get("joints")
+        .valueStream()
+        .filter(joint -> joint.get("tie").asString().equals("BEAT"))
+        .count();
+  }
+
+  private static Map<String, Object> frame(long frame) {
+    return Map.of("offset", 0, "frame", frame);
+  }
+
+  private long at(int joint) {
+    return cut.joint(joint).get("frame").asLong();
+  }
+
+  private long length() {
+    return cut.film.get("length").asLong();
+  }
+
+  private void undoes(int edits) {
+    for (int i = 0; i < edits; i++) {
+      cut.edit("undo", Map.of());
+    }
+    assertThat(cut.content()).isEqualTo(start);
+  }
+
+  private Map<String, Object> piece(int place, long length) {
+    JsonNode shot = cut.shot(place);
+    return Map.of(
+        "shotId",
+        shot.get("shotId").asLong(),
+        "takeId",
+        shot.get("takeId").asLong(),
+        "in",
+        2,
+        "framing",
+        "FILL",
+        "run",
+        Map.of("way", "REVERSE", "from", 100, "to", 100, "between", "NEAREST"),
+        "length",
+        length);
+  }
+
+  @Test
+  void trimsRippleRollAndSlide() {
+    long length = length();
+    long second = at(2);
+    cut.edit("ripple", Map.of("place", 1, "start", false, "to", frame(second - 7)));
+    assertThat(length()).isEqualTo(length - 7);
+    long in = cut.shot(2).get("in").asLong();
+    cut.edit("roll", Map.of("joint", 2, "to", frame(at(2) + 3)));
+    assertThat(length()).isEqualTo(length - 7);
+    assertThat(cut.shot(2).get("in").asLong()).isEqualTo(in + 3);
+    long third = at(3);
+    cut.edit("slide", Map.of("place", 2, "to", frame(at(2) - 2)));
+    assertThat(at(3)).isEqualTo(third - 2);
+    undoes(3);
+  }
+
+  @Test
+  void aBeatLessKeepsWhatFollowsOnItsBeats() {
+    long ties = onBeats();
+    int beat = cut.joint(2).get("beat").asInt();
+    Map<String, Object> sooner = Map.of("beat", beat - 1, "offset", 0, "frame", 0);
+    cut.edit("ripple", Map.of("place", 1, "start", false, "to", sooner));
+    assertThat(onBeats()).isEqualTo(ties);
+    undoes(1);
+  }
+
+  @Test
+  void shotsAreSplitTakenOutAndPasted() {
+    int shots = cut.film.get("shots").size();
+    cut.edit("split", Map.of("place", 1, "to", frame(at(1) + 9)));
+    assertThat(cut.film.get("shots").size()).isEqualTo(shots + 1);
+    assertThat(cut.shot(2).get("in").asLong()).isEqualTo(cut.shot(1).get("in").asLong() + 9);
+    long length = length();
+    cut.edit("take-out", Map.of("places", List.of(1, 2), "leaveGap", false));
+    assertThat(cut.film.get("shots").size()).isEqualTo(shots - 1);
+    assertThat(length()).isLessThan(length);
+    cut.edit("take-out", Map.of("places", List.of(2), "leaveGap", true));
+    assertThat(cut.shot(2).get("label").asString()).isEqualTo("gap");
+    long before = length();
+    Map<String, Object> pieces =
+        Map.of("joint", 1, "pieces", List.of(piece(0, 24)), "plain", false);
+    cut.edit("paste", pieces);
+    assertThat(length()).isGreaterThan(before);
+    assertThat(cut.shot(1).get("run").get("way").asString()).isEqualTo("REVERSE");
+    assertThat(cut.shot(1).get("id").asString()).isNotEqualTo(cut.shot(0).get("id").asString());
+    undoes(4);
+  }
+
+  @Test
+  void aSpeedKeepsTheCutsOrStretchesTheShot() {
+    Map<String, Object> slow = Map.of("way", "FORWARD", "from", 50, "to", 50, "between", "BLENDED");
+    long length = length();
+    long shot = at(2) - at(1);
+    cut.edit("set-run", Map.of("places", List.of(1), "run", slow, "stretch", false));
+    assertThat(length()).isEqualTo(length);
+    cut.edit("undo", Map.of());
+    cut.edit("set-run", Map.of("places", List.of(1), "run", slow, "stretch", true));
+    assertThat(at(2) - at(1)).isEqualTo(2 * shot);
+    // The slowed shot is drawn.
+    String still =
+        cut.path + "/preview/" + cut.film.get("revision").asLong() + "/frames/" + (at(1) + 5);
+    assertThat(cut.api.get(still + ".jpg").status()).isEqualTo(200);
+    undoes(1);
+  }
+
+  @Test
+  void shotsLieOverTheCutAndMarkersBesideIt() {
+    Map<String, Object> over = Map.of("piece", piece(3, 1), "start", frame(10), "end", frame(40));
+    cut.edit("lay-over", over);
+    cut.edit("lay-over", over);
+    JsonNode overlays = cut.film.get("overlays");
+    assertThat(overlays.valueStream().map(o -> o.get("layer").asInt())).containsExactly(1, 2);
+    String name = overlays.get(1).get("shot").get("id").asString();
+    cut.edit("change-overlay", Map.of("name", name, "size", 40, "x", 100, "opacity", 80));
+    assertThat(cut.film.get("overlays").get(1).get("size").asInt()).isEqualTo(40);
+    assertThat(cut.tryEdit("change-overlay", Map.of("name", name, "layer", 1)).detail())
+        .contains("layer 1");
+    cut.edit("set-marker", Map.of("at", frame(20), "note", " look again "));
+    assertThat(cut.film.get("markers").get(0).get("note").asString()).isEqualTo("look again");
+    String marker = cut.film.get("markers").get(0).get("name").asString();
+    cut.edit("marker-out", Map.of("name", marker));
+    cut.edit("overlay-out", Map.of("name", name));
+    undoes(6);
+    assertThat(cut.film.get("overlays")).isEmpty();
+  }
+
+  @Test
+  void aLockedShotIsNotMovedByOtherEdits() {
+    cut.edit("lock", Map.of("places", List.of(3), "locked", true));
+    Api.Answer refused =
+        cut.tryEdit("ripple", Map.of("place", 1, "start", false, "to", frame(at(2) - 7)));
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.detail()).contains("Shot 4 of the film is locked");
+    cut.edit("roll", Map.of("joint", 2, "to", frame(at(2) + 1)));
+    undoes(2);
+  }
+}

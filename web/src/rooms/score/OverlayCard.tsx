@@ -1,0 +1,162 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import type { ReactNode } from "react";
+import type { Film, Framing, Joint, Overlay } from "../../api/client";
+import { NumberField } from "../../parts/NumberField";
+import { beatName } from "../../parts/time";
+import { framingMeaning, framingName } from "../../parts/words";
+import { ink } from "../../theme";
+import { Head } from "./JointView";
+import { RunRow } from "./RunRow";
+import type { ScoreActions } from "./useScoreActions";
+import { wordName } from "./words";
+import { wordOf } from "./cuts";
+
+/** A shot that lies over the cut: when, on which layer, how large and where. */
+export function OverlayCard({
+  film,
+  overlay,
+  actions,
+}: {
+  film: Film;
+  overlay: Overlay;
+  actions: ScoreActions;
+}) {
+  const { shot } = overlay;
+  const change = (to: Parameters<ScoreActions["changeOverlay"]>[1]) =>
+    actions.changeOverlay(shot.id, to);
+  const whole = (v: number) => Math.round(v);
+  return (
+    <Box component="section" aria-label={`Shot ${shot.label}, laid over`} sx={{ px: 4, py: 2 }}>
+      <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, mb: 1 }}>
+        <Box sx={{ fontWeight: 600, color: ink.thistleDeep }}>{shot.label}</Box>
+        <Box component="h2" sx={{ typography: "h1", m: 0, flex: 1 }}>
+          {shot.title}
+        </Box>
+        <Box sx={{ color: ink.ink2 }}>over the cut</Box>
+      </Box>
+      <Row name="From">
+        <Tied film={film} joint={overlay.start} />
+      </Row>
+      <Row name="To">
+        <Tied film={film} joint={overlay.end} />
+      </Row>
+      <Row name="Layer">
+        <ToggleButtonGroup
+          exclusive
+          value={overlay.layer}
+          aria-label="Layer"
+          onChange={(_, layer: number | null) => layer && change({ layer })}
+        >
+          {[1, 2, 3].map((n) => (
+            <ToggleButton key={n} value={n} sx={{ width: 30 }}>
+              {n}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <NumberField
+          label="opacity"
+          unit="%"
+          digits={0}
+          value={overlay.opacity}
+          onChange={(v) => change({ opacity: whole(v) })}
+        />
+      </Row>
+      <Row name="Size">
+        <NumberField
+          label=""
+          unit="%"
+          digits={0}
+          value={overlay.size}
+          hint="Width of the film’s picture; 100 % covers it"
+          onChange={(v) => change({ size: whole(v) })}
+        />
+        <NumberField
+          label="across"
+          unit="%"
+          digits={0}
+          value={overlay.x}
+          hint="0 is at the left, 100 at the right"
+          onChange={(v) => change({ x: whole(v) })}
+        />
+        <NumberField
+          label="down"
+          unit="%"
+          digits={0}
+          value={overlay.y}
+          hint="0 is at the top, 100 at the bottom"
+          onChange={(v) => change({ y: whole(v) })}
+        />
+      </Row>
+      <Row name="Picture">
+        <ToggleButtonGroup
+          exclusive
+          value={shot.framing}
+          aria-label="Framing"
+          onChange={(_, framing: Framing | null) => framing && change({ framing })}
+        >
+          {(["FIT", "FILL", "SOFT"] as const).map((f) => (
+            <ToggleButton key={f} value={f} title={framingMeaning[f]}>
+              {framingName[f]}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <NumberField
+          label="first frame"
+          unit={`of ${shot.material}`}
+          digits={0}
+          value={shot.in}
+          onChange={(v) => change({ in: Math.max(0, Math.min(shot.material - 1, whole(v))) })}
+        />
+      </Row>
+      <RunRow run={shot.run} onRun={(run) => change({ run })} stretches={false} />
+      <Box sx={{ display: "flex", gap: 2, pt: 2, borderTop: `1px solid ${ink.rule}` }}>
+        <ToggleButton
+          value="lock"
+          selected={shot.locked}
+          onChange={() => change({ locked: !shot.locked })}
+        >
+          {shot.locked ? "locked" : "lock"}
+        </ToggleButton>
+        <Box sx={{ flex: 1 }} />
+        <Button onClick={() => void actions.overlayOut(shot.id)}>Take it out</Button>
+      </Box>
+    </Box>
+  );
+}
+
+function Row({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <Box
+      sx={{
+        display: "flex",
+        alignItems: "center",
+        gap: 2,
+        minHeight: 34,
+        borderTop: `1px solid ${ink.rule}`,
+      }}
+    >
+      <Box sx={{ width: 44, color: ink.ink2 }}>{name}</Box>
+      {children}
+    </Box>
+  );
+}
+
+function Tied({ film, joint }: { film: Film; joint: Joint }) {
+  const to =
+    joint.tie === "BEAT"
+      ? `beat ${beatName(film.clock, joint.beat)}`
+      : joint.tie === "WORD"
+        ? wordName(film, wordOf(joint))
+        : `free, frame ${joint.frame}`;
+  return (
+    <>
+      <svg width={14} height={14} aria-hidden>
+        <Head x={7} y={7} joint={joint} colour={ink.ink} />
+      </svg>
+      <span>{to}</span>
+    </>
+  );
+}

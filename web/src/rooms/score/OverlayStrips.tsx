@@ -1,0 +1,66 @@
+import { memo } from "react";
+import { takeFrameUrl, type Film, type Production } from "../../api/client";
+import { ink } from "../../theme";
+import { layerHeight, layerTop, type Aim } from "./aim";
+import type { Parts, Ruler } from "./layout";
+
+interface Props {
+  production: Production;
+  film: Film;
+  ruler: Ruler;
+  parts: Parts;
+  selected: string | null;
+  aim: Aim | null;
+}
+
+/** Shots over the cut: slips of paper laid on the pictures, higher layers higher up. */
+export const OverlayStrips = memo(function OverlayStrips(props: Props) {
+  const { production, film, ruler, parts, selected, aim } = props;
+  const { stave } = ruler;
+  const height = layerHeight(parts);
+  return (
+    <>
+      {film.overlays.map(({ shot, layer }) => {
+        const moving = aim?.kind === "overlay" && aim.name === shot.id ? aim : null;
+        const start = moving?.start ?? shot.start;
+        const end = moving?.end ?? shot.end;
+        if (end <= stave.start || start >= stave.end) return null;
+        const x = ruler.x(Math.max(start, stave.start));
+        const width = Math.max(3, ruler.x(Math.min(end, stave.end)) - x);
+        const y = layerTop(parts, layer);
+        const chosen = selected === shot.id;
+        const frame = Math.min(Math.max(0, shot.material - 1), shot.in);
+        return (
+          <g key={shot.id} pointerEvents="none" data-overlay={shot.id}>
+            <rect x={x - 1} y={y - 1} width={width + 2} height={height + 2} fill={ink.sheet} />
+            <svg x={x} y={y} width={width} height={height}>
+              <rect width="100%" height="100%" fill="#15171F" />
+              {width > 14 && (
+                <image
+                  href={takeFrameUrl(production.id, shot.takeId, frame, 144)}
+                  width={Math.min(width, (height * production.width) / production.height)}
+                  height="100%"
+                  preserveAspectRatio="xMidYMid slice"
+                />
+              )}
+              {width > 60 && height > 12 && (
+                <text x={width - 5} y={height / 2 + 4} fontSize={12} fill="#fff" textAnchor="end">
+                  {shot.label} over
+                </text>
+              )}
+            </svg>
+            <rect
+              x={x}
+              y={y}
+              width={width}
+              height={height}
+              fill="none"
+              stroke={chosen ? ink.thistle : ink.ink}
+              strokeWidth={chosen ? 2 : 1}
+            />
+          </g>
+        );
+      })}
+    </>
+  );
+});
