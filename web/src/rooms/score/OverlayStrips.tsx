@@ -29,22 +29,36 @@ export const OverlayStrips = memo(function OverlayStrips(props: Props) {
         const width = Math.max(3, ruler.x(Math.min(end, stave.end)) - x);
         const y = layerTop(parts, layer);
         const chosen = selected === shot.id;
-        const frame = Math.min(Math.max(0, shot.material - 1), shot.in);
+        const cell = (height * production.width) / production.height;
+        const count = width > 14 ? Math.min(12, Math.ceil(width / cell)) : 0;
+        const frame = (i: number) =>
+          Math.min(shot.material - 1, shot.in + Math.round((i / count) * shot.used));
         return (
           <g key={shot.id} pointerEvents="none" data-overlay={shot.id}>
             <rect x={x - 1} y={y - 1} width={width + 2} height={height + 2} fill={ink.sheet} />
             <svg x={x} y={y} width={width} height={height}>
               <rect width="100%" height="100%" fill="#15171F" />
-              {width > 14 && (
+              {Array.from({ length: count }, (_, i) => (
                 <image
-                  href={takeFrameUrl(production.id, shot.takeId, frame, 144)}
-                  width={Math.min(width, (height * production.width) / production.height)}
+                  key={i}
+                  href={takeFrameUrl(production.id, shot.takeId, frame(i), 144)}
+                  x={i * cell}
+                  width={cell}
                   height="100%"
                   preserveAspectRatio="xMidYMid slice"
                 />
-              )}
+              ))}
               {width > 60 && height > 12 && (
-                <text x={width - 5} y={height / 2 + 4} fontSize={12} fill="#fff" textAnchor="end">
+                <text
+                  x={width - 5}
+                  y={height / 2 + 4}
+                  fontSize={12}
+                  fill="#fff"
+                  stroke="#15171F"
+                  strokeWidth={3}
+                  paintOrder="stroke"
+                  textAnchor="end"
+                >
                   {shot.label} over
                 </text>
               )}

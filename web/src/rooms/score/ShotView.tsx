@@ -34,6 +34,8 @@ export const ShotPictures = memo(function ShotPictures(props: Props) {
   const { shot, ruler, parts, missing, lost } = props;
   const { from, to, x, width } = partOf(shot, ruler);
   const height = parts.pictureEnd - parts.picture;
+  // A gap has no pictures, nor has a shot whose take is lost.
+  const empty = lost || shot.takeId === 0;
   const short = Math.max(x, ruler.x(shot.end - missing));
   return (
     <g data-place={shot.place}>
@@ -42,9 +44,9 @@ export const ShotPictures = memo(function ShotPictures(props: Props) {
         y={parts.picture}
         width={width}
         height={height}
-        fill={lost ? "#000" : "#15171F"}
+        fill={empty ? "#000" : "#15171F"}
       />
-      {!lost && width >= NO_PICTURE && (
+      {!empty && width >= NO_PICTURE && (
         <Pictures {...props} x={x} width={width} from={from} to={to} height={height} />
       )}
       {missing > 0 && shot.end <= ruler.stave.end && (

@@ -84,12 +84,12 @@ public final class Places {
     }
     Tie start = now.joints().get(joint);
     Tie end = film.tieAt(film.frame(joint) + sum);
-    Shift shift = Shift.between(film, Tie.free(film.frame(joint)), end);
+    Shift shift = Shift.wholeBeats(film, film.frame(joint), film.frame(joint) + sum, joint);
     if (start instanceof Tie.OnBeat on && film.frameOf(start).orElse(-1) == film.frame(joint)) {
       int beat = nearestBeat(film, film.frame(joint) + sum, on);
       if (beat > on.beat()) {
         end = new Tie.OnBeat(beat, on.offset());
-        shift = Shift.between(film, start, end);
+        shift = Shift.between(film, start, end, joint);
       }
     }
     List<Tie> ties = new ArrayList<>(List.of(start));
@@ -111,7 +111,11 @@ public final class Places {
     return film.clocks().grid().nearest(sample);
   }
 
-  /** Takes a shot out; what follows closes up, by whole beats if the shot was that long. */
+  /**
+   * Takes a shot out; what follows closes up. If something that follows is tied to beats, it closes
+   * up by whole beats, as many as come nearest to the shot's length, and the next shot takes or
+   * gives the rest.
+   */
   public static Edit takeOut(Resolved film, int place) {
     FrameRange range = film.range(place);
     Film now = film.film();
@@ -123,11 +127,26 @@ public final class Places {
     boolean honoured =
         film.frameOf(start).orElse(-1) == range.start()
             && film.frameOf(end).orElse(-1) == range.end();
-    Shift shift = honoured ? Shift.between(film, end, start) : new Shift(-range.length(), 0);
-    List<Tie> ties = shift.joints(film, place + 1);
-    ties.set(0, start);
+    Shift exact = honoured ? Shift.between(film, end, start, place + 1) : new Shift(0, 0);
+    Shift shift =
+        exact.beats() != 0
+            ? exact
+            : Shift.wholeBeats(film, /* from= */ range.end(), /* to= */ range.start(), place + 1);
+    List<Tie> ties = closing(film, place, start, shift);
+    if (ties == null) {
+      shift = new Shift(-range.length(), 0);
+      ties = closing(film, place, start, shift);
+    }
     Recut recut = new Recut(Recut.Kind.TAKE_OUT, place, 1, List.of(), place, ties.size() + 1, ties);
     return Several.of(recut, shift.beside(film, range.end()));
+  }
+
+  /** The ties from a shot's start on when it is gone; null if nothing were left of the next. */
+  private static List<Tie> closing(Resolved film, int place, Tie start, Shift shift) {
+    List<Tie> ties = shift.joints(film, place + 1);
+    ties.set(0, start);
+    boolean left = ties.size() < 2 || film.frameOf(ties.get(1)).orElse(0) > film.frame(place);
+    return left ? ties : null;
   }
 
   /** Takes a shot out and leaves black in its place. */

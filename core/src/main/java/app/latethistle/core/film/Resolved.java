@@ -56,12 +56,20 @@ public record Resolved(
                         : "The song has no such beat; tie the cut to another."));
   }
 
+  /** The beat that falls nearest to a frame; -1 without beats. */
+  int nearestBeat(long frame) {
+    return clocks.grid().nearest(rate.sampleOf(frame) + film.song().start());
+  }
+
+  /** The frame a beat falls on. */
+  long frameOfBeat(int beat) {
+    return Cutting.frameOfBeat(beat, film.song(), clocks.grid(), rate);
+  }
+
   /** A tie to the beat that falls exactly on a frame; free at the frame if none does. */
   public Tie tieAt(long frame) {
-    int near = clocks.grid().nearest(rate.sampleOf(frame) + film.song().start());
-    boolean exact =
-        near >= 0 && Cutting.frameOfBeat(near, film.song(), clocks.grid(), rate) == frame;
-    return exact ? Tie.onBeat(near) : Tie.free(frame);
+    int near = nearestBeat(frame);
+    return near >= 0 && frameOfBeat(near) == frame ? Tie.onBeat(near) : Tie.free(frame);
   }
 
   /** What the shot is called in sentences: "Shot 3", counted in the film. */

@@ -13,12 +13,37 @@ import java.util.List;
  */
 record Shift(long frames, int beats) {
 
-  /** From one moment to another. */
-  static Shift between(Resolved film, Tie from, Tie to) {
-    long frames = film.frameOrRefuse(to) - film.frameOrRefuse(from);
-    boolean whole =
-        from instanceof Tie.OnBeat a && to instanceof Tie.OnBeat b && a.offset() == b.offset();
-    return new Shift(frames, whole ? ((Tie.OnBeat) to).beat() - ((Tie.OnBeat) from).beat() : 0);
+  /**
+   * From one moment to another. If the other is a beat and something from a joint on is tied to
+   * beats, it is of whole beats, as many as come nearest.
+   *
+   * @param joint the first joint that moves along
+   */
+  static Shift between(Resolved film, Tie from, Tie to, int joint) {
+    long start = film.frameOrRefuse(from);
+    long end = film.frameOrRefuse(to);
+    if (from instanceof Tie.OnBeat a && to instanceof Tie.OnBeat b && a.offset() == b.offset()) {
+      return new Shift(end - start, b.beat() - a.beat());
+    }
+    return to instanceof Tie.OnBeat
+        ? wholeBeats(film, start, end, joint)
+        : new Shift(end - start, 0);
+  }
+
+  /** So many whole beats as come nearest, if something from a joint on is tied to a beat. */
+  static Shift wholeBeats(Resolved film, long from, long to, int joint) {
+    Shift frames = new Shift(to - from, 0);
+    List<Tie> joints = film.film().joints();
+    for (int j = joint; j < joints.size(); j++) {
+      if (joints.get(j) instanceof Tie.OnBeat on && on.beat() < film.clocks().grid().size()) {
+        long before = film.frameOfBeat(on.beat());
+        int beat = film.nearestBeat(before + to - from);
+        return beat == on.beat()
+            ? frames
+            : new Shift(film.frameOfBeat(beat) - before, beat - on.beat());
+      }
+    }
+    return frames;
   }
 
   /** Where a moment comes to lie. */

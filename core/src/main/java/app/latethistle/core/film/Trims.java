@@ -29,7 +29,7 @@ public final class Trims {
     film.range(place);
     int joint = place + 1;
     keepsAFrame(place, film.frameOrRefuse(to) - film.frame(place));
-    Shift shift = between(film, joint, to);
+    Shift shift = between(film, joint, to, joint);
     List<Tie> ties = shift.joints(film, joint);
     ties.set(0, to);
     Recut recut = Recut.joints(Recut.Kind.RIPPLE, joint, ties);
@@ -47,7 +47,7 @@ public final class Trims {
     long by = film.frameOrRefuse(to) - film.frame(place);
     keepsAFrame(place, n - by);
     Placement later = later(film, place, by);
-    Shift there = between(film, place, to);
+    Shift there = between(film, place, to, place + 1);
     Shift shift = new Shift(-there.frames(), -there.beats());
     List<Tie> ties = shift.joints(film, place + 1);
     Recut recut =
@@ -86,7 +86,7 @@ public final class Trims {
     long by = film.frameOrRefuse(to) - film.frame(place);
     keepsAFrame(place - 1, film.range(place - 1).length() + by);
     keepsAFrame(place + 1, film.range(place + 1).length() - by);
-    Shift shift = between(film, place, to);
+    Shift shift = between(film, place, to, place + 1);
     List<Tie> ties = new ArrayList<>(shift.joints(film, place).subList(0, 2));
     ties.set(0, to);
     // Whole beats are not all as long: a shot that slides keeps its length to the frame.
@@ -105,10 +105,10 @@ public final class Trims {
         ties);
   }
 
-  private static Shift between(Resolved film, int joint, Tie to) {
+  private static Shift between(Resolved film, int joint, Tie to, int moving) {
     Tie from = film.film().joints().get(joint);
     boolean honoured = film.frameOf(from).orElse(-1) == film.frame(joint);
-    return Shift.between(film, honoured ? from : Tie.free(film.frame(joint)), to);
+    return Shift.between(film, honoured ? from : Tie.free(film.frame(joint)), to, moving);
   }
 
   private static Placement ending(Resolved film, int place, long by) {

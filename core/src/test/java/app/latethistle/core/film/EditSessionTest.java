@@ -160,8 +160,8 @@ class EditSessionTest {
       case 13 ->
           Promise.exact(
               Places.group(film.film(), IntStream.range(0, place + 1).boxed().toList(), 3), 0);
-      // Beats are not all as many frames long, so whole beats may be a frame longer or shorter.
-      case 14 -> beats(Places.takeOut(film, place), -length);
+      // What follows keeps to whole beats: half a beat, 6 frames, and rounding.
+      case 14 -> new Promise(Places.takeOut(film, place), -length - 7, -length + 7);
       case 15 -> insertion(film, random);
       case 16 -> rippleBeats(film, place, random.nextInt(9) - 4);
       default -> stretch(film, place, Films.run(random).withWay(Run.Way.FORWARD));
@@ -181,18 +181,16 @@ class EditSessionTest {
     Tie end = film.film().joints().get(place + 1);
     Tie to = end instanceof Tie.OnBeat on ? new Tie.OnBeat(on.beat() + beats, on.offset()) : end;
     long longer = film.frameOrRefuse(to) - film.range(place).end();
-    return beats(Trims.rippleEnd(film, place, to), longer);
+    // Beats are not all as many frames long, so whole beats may be a frame longer or shorter.
+    return new Promise(Trims.rippleEnd(film, place, to), longer - 1, longer + 1);
   }
 
   private static Promise stretch(Resolved film, int place, Run run) {
     long length = film.range(place).length();
     double shown = film.film().placementAt(place).run().covered(length, length);
     long wanted = Math.max(1, Math.round(shown * 200.0 / (run.from() + run.to())));
-    return Promise.exact(Places.stretch(film, place, run), wanted - length);
-  }
-
-  private static Promise beats(Edit edit, long longer) {
-    return new Promise(edit, longer - 1, longer + 1);
+    // If its new end falls on a beat, what follows keeps to whole beats.
+    return new Promise(Places.stretch(film, place, run), wanted - length - 7, wanted - length + 7);
   }
 
   private static List<Places.Piece> pieces(Random random) {
