@@ -109,7 +109,7 @@ export const under = (production: number) => `/api/productions/${production}`;
 export const stillUrl = (production: number, revision: number, frame: number) =>
   `${under(production)}/preview/${revision}/frames/${Math.round(frame)}.jpg`;
 
-export const filmUrl = (production: number, revision: number) =>
+export const filmUrl = (production: number, revision: number | string) =>
   `${under(production)}/preview/${revision}/film.m3u8`;
 
 export const soundUrl = (production: number, revision: number) =>

@@ -43,10 +43,11 @@ export const useProduction = (id: number) =>
   });
 
 /** The ways to cut a film at a revision; worked out when asked for. */
-export const useProposals = (id: number, revision: number, everything: boolean) =>
+export const useProposals = (id: number, revision: number, everything: boolean, pool: boolean) =>
   useQuery({
-    queryKey: [...keys.film(id), "proposals", revision, everything],
-    queryFn: () => call<Proposal[]>("GET", `${under(id)}/film/proposals?everything=${everything}`),
+    queryKey: [...keys.film(id), "proposals", revision, everything, pool],
+    queryFn: () =>
+      call<Proposal[]>("GET", `${under(id)}/film/proposals?everything=${everything}&pool=${pool}`),
     retry: false,
   });
 

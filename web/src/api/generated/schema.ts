@@ -1978,6 +1978,7 @@ export interface components {
             everything: boolean;
             /** @enum {string|null} */
             pace: "CALM" | "EVEN" | "BRISK" | null;
+            pool: boolean | null;
             /** Format: int64 */
             revision: number;
         };
@@ -2416,6 +2417,10 @@ export interface components {
         ProposalView: {
             /** Format: int32 */
             beats: number;
+            /** Format: double */
+            bound: number;
+            /** Format: double */
+            cost: number;
             /** Format: int32 */
             downbeats: number;
             /** Format: int32 */
@@ -3651,6 +3656,7 @@ export interface operations {
         parameters: {
             query: {
                 everything: boolean;
+                pool?: boolean;
             };
             header?: never;
             path: {
@@ -4325,7 +4331,7 @@ export interface operations {
             header?: never;
             path: {
                 productionId: number;
-                revision: number;
+                revision: string;
             };
             cookie?: never;
         };
@@ -4348,7 +4354,7 @@ export interface operations {
             header?: never;
             path: {
                 productionId: number;
-                revision: number;
+                revision: string;
                 frame: number;
             };
             cookie?: never;
@@ -4372,7 +4378,7 @@ export interface operations {
             header?: never;
             path: {
                 productionId: number;
-                revision: number;
+                revision: string;
             };
             cookie?: never;
         };
@@ -4395,7 +4401,7 @@ export interface operations {
             header?: never;
             path: {
                 productionId: number;
-                revision: number;
+                revision: string;
             };
             cookie?: never;
         };
@@ -4418,7 +4424,7 @@ export interface operations {
             header?: never;
             path: {
                 productionId: number;
-                revision: number;
+                revision: string;
             };
             cookie?: never;
         };
@@ -4441,7 +4447,7 @@ export interface operations {
             header?: never;
             path: {
                 productionId: number;
-                revision: number;
+                revision: string;
                 index: number;
                 hash: string;
             };

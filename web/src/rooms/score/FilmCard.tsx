@@ -62,7 +62,6 @@ export function FilmCard({
         sx={{
           display: "flex",
           alignItems: "center",
-          gap: 2,
           minHeight: 34,
           borderTop: `1px solid ${ink.rule}`,
         }}

@@ -3,6 +3,8 @@ import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import Switch from "@mui/material/Switch";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import {
   takeFrameUrl,
@@ -18,7 +20,7 @@ import { fraunces, ink } from "../../theme";
 interface Props {
   production: Production;
   film: Film;
-  onTake: (everything: boolean, pace: Pace) => void;
+  onTake: (everything: boolean, pool: boolean, pace: Pace) => void;
   onClose: () => void;
 }
 
@@ -31,7 +33,8 @@ const MEANING: Record<Pace, string> = {
 /** Three ways to cut the film, each drawn whole, one of which can be taken. */
 export function Proposals({ production, film, onTake, onClose }: Props) {
   const [everything, setEverything] = useState(film.shots.length === 0);
-  const { data: proposals, error } = useProposals(production.id, film.revision, everything);
+  const [pool, setPool] = useState(false);
+  const { data: proposals, error } = useProposals(production.id, film.revision, everything, pool);
   const locked = film.shots.filter((s) => s.locked).length;
   return (
     <Dialog open onClose={onClose} maxWidth={false} aria-labelledby="proposals">
@@ -46,6 +49,22 @@ export function Proposals({ production, film, onTake, onClose }: Props) {
               : "nothing is changed until you choose"}
           </Box>
           <Box sx={{ flex: 1 }} />
+          <ToggleButtonGroup
+            exclusive
+            aria-label="Order of the shots"
+            value={pool}
+            onChange={(_, to: boolean | null) => to !== null && setPool(to)}
+          >
+            <ToggleButton value={false} title="The shots stay in their order">
+              in order
+            </ToggleButton>
+            <ToggleButton
+              value
+              title="The planner chooses which are seen and when: lively pictures where the music is strong, neighbours that differ, motion carried on"
+            >
+              in any order
+            </ToggleButton>
+          </ToggleButtonGroup>
           {film.outside.length > 0 && film.shots.length > 0 && (
             <FormControlLabel
               control={
@@ -67,7 +86,8 @@ export function Proposals({ production, film, onTake, onClose }: Props) {
             longest={Math.max(...proposals.map((q) => q.length))}
             production={production}
             film={film}
-            onTake={() => onTake(everything, p.pace)}
+            pool={pool}
+            onTake={() => onTake(everything, pool, p.pace)}
           />
         ))}
         <Box sx={{ display: "flex", justifyContent: "flex-end", mt: 4 }}>
@@ -83,13 +103,25 @@ interface RowProps {
   longest: number;
   production: Production;
   film: Film;
+  pool: boolean;
   onTake: () => void;
 }
+
+/** How far a film may be from the best, in shots that are half or twice as long as they should be. */
+function overBound({ cost, bound }: Proposal): string {
+  const shots = (cost - bound) / HALF_AS_LONG;
+  return shots < 0.05
+    ? "the best there can be"
+    : `at most ${shots.toFixed(1)} misjudged shots from the best`;
+}
+
+/** What the planner counts for a shot of half or twice its length: the square of ln 2. */
+const HALF_AS_LONG = 0.48;
 
 const WIDTH = 1040;
 const HEIGHT = 62;
 
-function Row({ proposal, longest, production, film, onTake }: RowProps) {
+function Row({ proposal, longest, production, film, pool, onTake }: RowProps) {
   const fps = production.framesPerSecond;
   const name = proposal.pace.toLowerCase();
   const cuts = proposal.shots.length - 1;
@@ -99,6 +131,7 @@ function Row({ proposal, longest, production, film, onTake }: RowProps) {
     `${cuts} cuts: ${proposal.downbeats} on downbeats, ${proposal.beats} on beats` +
       (proposal.words > 0 ? `, ${proposal.words} on words` : ""),
     `shots ${Math.min(...lengths).toFixed(1)} to ${Math.max(...lengths).toFixed(1)} s`,
+    ...(pool ? [overBound(proposal)] : []),
     ...(film.shots.length > 0 ? [`${plural(proposal.moved, "shot")} would move`] : []),
   ];
   return (
@@ -150,8 +183,8 @@ function Row({ proposal, longest, production, film, onTake }: RowProps) {
           </Box>
         )}
         {proposal.leftOut.length > 0 && (
-          <Box component="span" sx={{ color: ink.rust }}>
-            no room for {proposal.leftOut.join(", ")}
+          <Box component="span" sx={{ color: pool ? ink.ink2 : ink.rust }}>
+            {pool ? "without" : "no room for"} {proposal.leftOut.join(", ")}
           </Box>
         )}
       </Box>

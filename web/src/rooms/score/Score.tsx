@@ -221,10 +221,10 @@ function NotCutYet({ production, film }: { production: Production; film: Film })
             production={production}
             film={film}
             onClose={() => setOpen(false)}
-            onTake={(everything, pace) => {
+            onTake={(everything, pool, pace) => {
               setOpen(false);
               setBusy(true);
-              void edit({ name: "first-cut", values: { everything, pace } })
+              void edit({ name: "first-cut", values: { everything, pool, pace } })
                 .catch(() => undefined)
                 .finally(() => setBusy(false));
             }}

@@ -122,9 +122,9 @@ function CutAgain({ film, production, actions }: Omit<Props, "barsPerLine">) {
           production={production}
           film={film}
           onClose={() => setOpen(false)}
-          onTake={(everything, pace) => {
+          onTake={(everything, pool, pace) => {
             setOpen(false);
-            void actions.cutAgain(everything, pace);
+            void actions.cutAgain(everything, pool, pace);
           }}
         />
       )}

@@ -8,6 +8,7 @@ import { useChange, useVersions } from "../../api/queries";
 import { timecode } from "../../parts/time";
 import { plural } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
+import { WatchBoth } from "./WatchBoth";
 
 interface Props {
   production: Production;
@@ -22,6 +23,7 @@ const TOLD = 6;
 export function Versions({ production, film, onClose }: Props) {
   const versions = useVersions(production.id, film.revision).data;
   const [name, setName] = useState("");
+  const [watched, setWatched] = useState<Version | null>(null);
   const { mutateAsync: change } = useChange<{ method: string; path: string; body?: object }>(
     production.id,
     ({ method, path, body }) => ({
@@ -36,6 +38,16 @@ export function Versions({ production, film, onClose }: Props) {
       () => undefined,
     );
   };
+  if (watched) {
+    return (
+      <WatchBoth
+        production={production}
+        film={film}
+        version={watched}
+        onClose={() => setWatched(null)}
+      />
+    );
+  }
   return (
     <Dialog open onClose={onClose} maxWidth={false} aria-labelledby="versions">
       <Box sx={{ width: 720, p: 5, bgcolor: ink.sheet }}>
@@ -73,6 +85,7 @@ export function Versions({ production, film, onClose }: Props) {
               key={version.id}
               version={version}
               production={production}
+              onWatch={() => setWatched(version)}
               onBack={() => {
                 void change({
                   method: "POST",
@@ -97,11 +110,12 @@ export function Versions({ production, film, onClose }: Props) {
 interface RowProps {
   version: Version;
   production: Production;
+  onWatch: () => void;
   onBack: () => void;
   onRemove: () => void;
 }
 
-function Row({ version, production, onBack, onRemove }: RowProps) {
+function Row({ version, production, onWatch, onBack, onRemove }: RowProps) {
   const { differences } = version;
   const more = differences.length - TOLD;
   return (
@@ -129,6 +143,7 @@ function Row({ version, production, onBack, onRemove }: RowProps) {
         </Box>
       </Box>
       <Box sx={{ display: "flex", gap: 2, alignItems: "center" }}>
+        {differences.length > 0 && <Button onClick={onWatch}>Watch both</Button>}
         <Button onClick={onBack} disabled={differences.length === 0}>
           Go back to it
         </Button>

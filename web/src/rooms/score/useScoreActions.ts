@@ -248,9 +248,9 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       markerOut: (name: string) => void run("marker-out", { name }),
       bringBack: (shotId: number) => void run("bring-back", { shotId }),
       setSong: (startSeconds: number, fade: number) => void run("set-song", { startSeconds, fade }),
-      cutAgain: async (everything: boolean, pace: Pace) => {
+      cutAgain: async (everything: boolean, pool: boolean, pace: Pace) => {
         nothing();
-        await run("first-cut", { everything, pace });
+        await run("first-cut", { everything, pool, pace });
       },
       undo: () => void run("undo", (film) => (film.undo === "" ? null : {})),
       redo: () => void run("redo", (film) => (film.redo === "" ? null : {})),

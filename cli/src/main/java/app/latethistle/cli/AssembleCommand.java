@@ -1,9 +1,10 @@
 package app.latethistle.cli;
 
+import app.latethistle.core.film.Clocks;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
-import app.latethistle.core.film.Tie;
+import app.latethistle.core.film.Reasons;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.SongAnalysis;
@@ -16,6 +17,7 @@ import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.ClipCheck;
 import app.latethistle.media.Container;
@@ -27,6 +29,8 @@ import app.latethistle.media.Probe;
 import app.latethistle.media.Quality;
 import app.latethistle.media.RefusedMedia;
 import app.latethistle.media.SoundTrack;
+import app.latethistle.media.Speech;
+import app.latethistle.media.TakeMeasure;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
@@ -75,6 +79,15 @@ final class AssembleCommand implements Callable<Integer> {
       description = "Longest length; the song's if not given.")
   private Double length;
 
+  @Option(
+      names = "--voice",
+      paramLabel = "DIR",
+      description = "Folder of readings, one of each line of the script, in the order of names.")
+  private Path voice;
+
+  @Option(names = "--script", paramLabel = "FILE", description = "What is read in them.")
+  private Path script;
+
   @Option(names = "--cuts", paramLabel = "FILE.csv", description = "Where to write the cuts.")
   private Path cuts;
 
@@ -85,6 +98,10 @@ final class AssembleCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     FrameRate rate = rate();
     PictureShape shape = shape();
+    if ((voice == null) != (script == null)) {
+      throw new ParameterException(
+          spec.commandLine(), "--voice and --script belong together; give both or neither.");
+    }
     if (!Files.isDirectory(clips)) {
       throw new IOException(clips + ": there is no such folder.");
     }
@@ -92,6 +109,8 @@ final class AssembleCommand implements Callable<Integer> {
     List<CutPlanner.Wanted> shots = gather(rate, shape, err);
     SongAnalysis heard = BeatsCommand.listen(song);
     BeatGrid grid = heard.grid();
+    VoiceFolder read = voice == null ? VoiceFolder.SILENT : VoiceFolder.read(voice, script);
+    Clocks clocks = new Clocks(grid, read.narration());
     MediaFacts songFacts = Probe.probe(song);
     double seconds = length == null ? songFacts.seconds() : Math.min(length, songFacts.seconds());
     CutPlan plan =
@@ -100,16 +119,18 @@ final class AssembleCommand implements Callable<Integer> {
                 new CutPlanner.Request(
                     shots,
                     new CutPlanner.Music(grid, heard.sections(), heard.moments(), 0),
-                    VoiceClock.SILENT,
+                    VoiceClock.of(read.narration(), Film.EMPTY, List.of(), grid, rate),
                     rate,
                     rate.framesIn(seconds),
                     Pace.EVEN));
     plan.leftOut().forEach(shot -> err.println("left out, no room: shot " + shot));
-    Cutting cutting = Cutting.of(plan.film(), grid, rate, takes);
+    Cutting cutting = Cutting.of(plan.film(), clocks, rate, takes);
     if (cuts != null) {
-      writeCuts(plan.film(), cutting, grid, rate);
+      Reasons reasons = new Reasons(grid, heard.sections(), heard.moments(), rate);
+      writeCuts(plan.film(), cutting, reasons, rate);
     }
-    render(plan.film(), cutting, rate, shape, songFacts.container(), err);
+    List<Speech> speech = read.speech(cutting.voice());
+    render(plan.film(), cutting, rate, shape, songFacts.container(), speech, err);
     return 0;
   }
 
@@ -129,7 +150,8 @@ final class AssembleCommand implements Callable<Integer> {
           String name = shot.key().number().isEmpty() ? clip.file() : shot.key().number();
           shots.add(
               CutPlanner.Wanted.of(
-                  Placement.of(name, take.get().id(), 0, framing, false), take.get().frames()));
+                      Placement.of(name, take.get().id(), 0, framing, false), take.get().frames())
+                  .within(usable(clip.file(), take.get(), rate)));
           break;
         }
       }
@@ -138,6 +160,14 @@ final class AssembleCommand implements Callable<Integer> {
       throw new IOException(clips + ": there is no clip in this folder that can be used.");
     }
     return shots;
+  }
+
+  /** The part of a take that may be seen. */
+  private FrameRange usable(String name, Take take, FrameRate rate) throws IOException {
+    MediaFacts facts = originals.get(name).facts();
+    return TakeMeasure.measure(clips.resolve(name), facts, done -> {})
+        .facts()
+        .usableAt(rate, take.frames());
   }
 
   private Optional<Take> take(String name, FrameRate rate, PrintWriter err) throws IOException {
@@ -158,9 +188,10 @@ final class AssembleCommand implements Callable<Integer> {
     }
   }
 
-  private void writeCuts(Film film, Cutting cutting, BeatGrid grid, FrameRate rate)
+  private void writeCuts(Film film, Cutting cutting, Reasons reasons, FrameRate rate)
       throws IOException {
     StringBuilder text = new StringBuilder("frame,time_s,clip,source_in_s,tie\n");
+    List<String> why = reasons.of(film, cutting);
     for (int i = 0; i < film.placements().size(); i++) {
       Placement p = film.placements().get(i);
       long frame = cutting.frames().get(i);
@@ -172,7 +203,7 @@ final class AssembleCommand implements Callable<Integer> {
               rate.secondsOf(frame),
               quoted(p.take()),
               rate.secondsOf(p.in()),
-              describe(film.joints().get(i), grid)));
+              quoted(why.get(i))));
     }
     Files.writeString(cuts, text);
   }
@@ -181,19 +212,13 @@ final class AssembleCommand implements Callable<Integer> {
     return field.matches("[^\",\n]*") ? field : '"' + field.replace("\"", "\"\"") + '"';
   }
 
-  private static String describe(Tie tie, BeatGrid grid) {
-    if (tie instanceof Tie.OnBeat onBeat) {
-      return "bar " + grid.barOf(onBeat.beat()) + " beat " + grid.placeOf(onBeat.beat());
-    }
-    return "start";
-  }
-
   private void render(
       Film film,
       Cutting cutting,
       FrameRate rate,
       PictureShape shape,
       Container container,
+      List<Speech> speech,
       PrintWriter err)
       throws IOException {
     Program program = Program.of(film, cutting, takes, rate, shape.width(), shape.height());
@@ -203,7 +228,7 @@ final class AssembleCommand implements Callable<Integer> {
             container,
             0,
             List.of(),
-            List.of(),
+            speech,
             rate.sampleOf(program.length()),
             rate.sampleOf(program.fade()));
     Path work = Files.createTempDirectory("thistle-");

@@ -11,6 +11,7 @@ import app.latethistle.core.plan.CutPlan;
 import app.latethistle.core.plan.CutPlanner;
 import app.latethistle.core.plan.OrderedCut;
 import app.latethistle.core.plan.Pace;
+import app.latethistle.core.plan.PoolCut;
 import app.latethistle.core.plan.Term;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.Samples;
@@ -41,7 +42,8 @@ final class PlanCommand implements Callable<Integer> {
       paramLabel = "FILE.csv",
       description =
           "Columns shot,seconds and, if wanted, in_s,out_s (the part that may be seen),"
-              + " shortest_s,longest_s,handles_s,line.")
+              + " shortest_s,longest_s,handles_s,line; for a pool also energy (0 to 1) and right,"
+              + "down,zoom (how far the picture moves, in widths).")
   private Path shots;
 
   @Option(
@@ -71,6 +73,11 @@ final class PlanCommand implements Callable<Integer> {
   @Option(names = "--pace", paramLabel = "calm|even|brisk", description = "Even if not given.")
   private String pace = "even";
 
+  @Option(
+      names = "--pool",
+      description = "The shots have no order: the planner chooses which are seen and when.")
+  private boolean pool;
+
   @Option(names = "--out", required = true, paramLabel = "FILE.json", description = "The plan.")
   private Path out;
 
@@ -81,7 +88,8 @@ final class PlanCommand implements Callable<Integer> {
       List<WrittenCut> cuts,
       List<WrittenShot> shots,
       List<String> leftOut,
-      Map<Term, Double> terms) {}
+      Map<Term, Double> terms,
+      double bound) {}
 
   record WrittenCut(long frame, double seconds, String reason) {}
 
@@ -101,7 +109,7 @@ final class PlanCommand implements Callable<Integer> {
             rate,
             rate.framesIn(length == null ? last : length),
             pace());
-    CutPlan plan = new OrderedCut().plan(request);
+    CutPlan plan = (pool ? new PoolCut() : new OrderedCut()).plan(request);
     Cutting cutting = Cutting.of(plan.film(), new Clocks(grid, narration), rate, Map.of());
     JsonMapper json = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
     Files.writeString(out, json.writeValueAsString(written(plan, cutting, grid, rate)) + "\n");
@@ -109,11 +117,12 @@ final class PlanCommand implements Callable<Integer> {
         .getErr()
         .printf(
             Locale.ROOT,
-            "%s: %d shots, %.2f s, cost %.2f%n",
+            "%s: %d shots, %.2f s, cost %.2f, no film costs less than %.2f%n",
             out,
             plan.film().placements().size(),
             rate.secondsOf(cutting.length()),
-            plan.cost());
+            plan.cost(),
+            plan.bound());
     plan.leftOut()
         .forEach(shot -> spec.commandLine().getErr().println("left out, no room: shot " + shot));
     return 0;
@@ -147,6 +156,6 @@ final class PlanCommand implements Callable<Integer> {
               film.placements().get(i).in()));
     }
     return new Written(
-        rate.toString(), cutting.length(), cuts, shots, plan.leftOut(), plan.terms());
+        rate.toString(), cutting.length(), cuts, shots, plan.leftOut(), plan.terms(), plan.bound());
   }
 }

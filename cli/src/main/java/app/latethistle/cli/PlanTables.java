@@ -4,6 +4,7 @@ import app.latethistle.core.film.Narration;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.plan.CutPlanner;
+import app.latethistle.core.plan.Traits;
 import app.latethistle.core.story.Csv;
 import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.FrameRange;
@@ -177,6 +178,12 @@ final class PlanTables {
               rate.framesIn(row.number("longest_s", 0)),
               rate.framesIn(row.number("handles_s", 0)),
               line.isEmpty() ? Set.of() : Set.of(line),
+              new Traits(
+                  row.number("energy", -1),
+                  row.number("right", 0),
+                  row.number("down", 0),
+                  row.number("zoom", 0),
+                  new float[0]),
               Optional.empty()));
     }
     return shots;

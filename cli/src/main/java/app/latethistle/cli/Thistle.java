@@ -30,7 +30,8 @@ public final class Thistle {
     System.exit(run(args));
   }
 
-  static int run(String... args) {
+  /** Runs one command and answers its exit code. */
+  public static int run(String... args) {
     CommandLine line = new CommandLine(new Thistle());
     line.setExecutionExceptionHandler(
         (e, command, result) -> {

@@ -111,6 +111,8 @@ class JourneyTest {
     assertThat(steps.button("soft")).hasAttribute("aria-pressed", "true");
     page.keyboard().press("l");
     assertThat(steps.button("locked")).isVisible();
+    page.keyboard().press("l");
+    assertThat(steps.button("lock")).isVisible();
     page.keyboard().press("]");
     page.keyboard().press("Delete");
     assertThat(page.getByText("1 shot left out")).isVisible();
@@ -152,6 +154,7 @@ class JourneyTest {
   }
 
   private static void songAndFade(Page page, Steps steps) {
+    page.keyboard().press("Escape");
     page.getByLabel("fades over, f").fill("12");
     page.keyboard().press("Enter");
     assertThat(page.getByLabel("fades over, f")).hasValue("12");
@@ -171,6 +174,7 @@ class JourneyTest {
     Locator calm = page.getByRole(AriaRole.REGION, named("calm"));
     assertThat(calm).containsText("as the film is now");
     steps.button("Close").click();
+    page.keyboard().press("Escape");
     page.getByLabel("fades over, f").fill("20");
     page.keyboard().press("Enter");
     page.keyboard().press("Escape");

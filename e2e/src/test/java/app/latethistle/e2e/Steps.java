@@ -54,6 +54,17 @@ final class Steps {
     assertThat(page.getByTestId("arrivals")).containsText(files.length + " files brought in");
   }
 
+  /** Waits in Takes until every take has been measured. */
+  void awaitMeasured() {
+    room("Takes").click();
+    assertThat(page.getByLabel("Take 1").first()).isVisible();
+    page.waitForFunction(
+        "async () => (await (await fetch(`/api/productions/${location.pathname.split('/')[2]}"
+            + "/material`)).json()).shots.every((s) => s.takes.every((t) => t.facts !== null))",
+        null,
+        new Page.WaitForFunctionOptions().setTimeout(180_000));
+  }
+
   /** Goes to the Score and makes the first cut as soon as clips and song are ready. */
   void firstCut() {
     room("Cues").click();

@@ -1,5 +1,7 @@
 package app.latethistle.core.measure;
 
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.time.FrameRate;
 import java.util.List;
 
 /**
@@ -51,6 +53,25 @@ public record TakeFacts(
     jumps = List.copyOf(jumps);
     warps = List.copyOf(warps);
     marks = List.copyOf(marks);
+  }
+
+  /** A usable part shorter than this share of a take says more about the measure than the take. */
+  private static final double LEAST_USABLE = 0.4;
+
+  /**
+   * The part that may be seen, in frames of a film: {@link #usable}, or the whole take if that is
+   * less than two fifths of it.
+   *
+   * @param film the film's rate
+   * @param count the take's frames at that rate
+   */
+  public FrameRange usableAt(FrameRate film, long count) {
+    double scale = film.perSecond() / rate;
+    long start = (long) Math.ceil(usable.start() * scale);
+    long end = Math.min(count, (long) Math.floor(usable.end() * scale));
+    return end - start < LEAST_USABLE * count
+        ? new FrameRange(0, count)
+        : new FrameRange(start, end);
   }
 
   /** Facts with other marks. */

@@ -10,8 +10,9 @@ import java.util.Map;
  * @param film the film, each joint with its tie
  * @param leftOut ids of the shots that found no room, in order
  * @param terms what each term of the objective came to
+ * @param bound no film of the request costs less than this
  */
-public record CutPlan(Film film, List<String> leftOut, Map<Term, Double> terms) {
+public record CutPlan(Film film, List<String> leftOut, Map<Term, Double> terms, double bound) {
   /** Copies list and map. */
   public CutPlan {
     leftOut = List.copyOf(leftOut);

@@ -31,6 +31,7 @@ public interface CutPlanner {
    * @param longest the most frames it may last; 0 for no such wish
    * @param handles frames wanted to spare at both its ends
    * @param lines ids of the lines that speak of it
+   * @param traits what of its pictures matters to the shots beside it
    * @param fixed where a locked shot stays, if it is locked
    */
   record Wanted(
@@ -40,6 +41,7 @@ public interface CutPlanner {
       long longest,
       long handles,
       Set<String> lines,
+      Traits traits,
       Optional<Fixed> fixed) {
     /** Copies the set. */
     public Wanted {
@@ -48,17 +50,29 @@ public interface CutPlanner {
 
     /** A shot whose whole take may be seen, without further wishes. */
     public static Wanted of(Placement placement, long frames) {
-      return new Wanted(placement, new FrameRange(0, frames), 0, 0, 0, Set.of(), Optional.empty());
+      return new Wanted(
+          placement, new FrameRange(0, frames), 0, 0, 0, Set.of(), Traits.NONE, Optional.empty());
     }
 
     /** The same, staying where it is. */
     public Wanted fixedAt(Fixed where) {
-      return new Wanted(placement, usable, shortest, longest, handles, lines, Optional.of(where));
+      return new Wanted(
+          placement, usable, shortest, longest, handles, lines, traits, Optional.of(where));
     }
 
     /** The same, spoken of by lines. */
     public Wanted spokenOf(Set<String> by) {
-      return new Wanted(placement, usable, shortest, longest, handles, by, fixed);
+      return new Wanted(placement, usable, shortest, longest, handles, by, traits, fixed);
+    }
+
+    /** The same, of which so much may be seen. */
+    public Wanted within(FrameRange part) {
+      return new Wanted(placement, part, shortest, longest, handles, lines, traits, fixed);
+    }
+
+    /** The same with what is known of its pictures. */
+    public Wanted looking(Traits known) {
+      return new Wanted(placement, usable, shortest, longest, handles, lines, known, fixed);
     }
 
     /** The most frames it can last. */

@@ -5,8 +5,10 @@ import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.plan.CutPlanner.Request;
+import app.latethistle.core.time.FrameRange;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * What a cut costs, shot by shot, so that the best film is a shortest path. Weights are ours, set
@@ -23,6 +25,9 @@ final class Objective {
   private static final double BORDER_UNCUT = 0.6;
   private static final double MOMENT_UNCUT = 0.3;
   private static final double NO_HANDLES = 0.25;
+  private static final double ENERGY = 0.8;
+  private static final double ALIKE = 0.9;
+  private static final double MOTION = 0.12;
 
   /** What a bar less costs a film that ends too soon: more than any cut. */
   private static final double BAR_SHORT = 40;
@@ -49,14 +54,31 @@ final class Objective {
   private final double[] uncut;
 
   private final double[] here;
+
+  /** The music's energy before each frame, added up. */
+  private final double[] energy;
+
+  /** The numbers of the locked shots. */
+  private final int[] locked;
+
   private final double shortest;
   private final Total total = new Total();
 
+  /** Shots in their order, which share the film's time by their material. */
   Objective(Request request, List<CutPlanner.Wanted> shots, List<Moment> moments) {
+    this(request, shots, moments, 0);
+  }
+
+  /**
+   * @param each the paced time each shot is to have, in frames; 0 to share out the film's
+   */
+  Objective(Request request, List<CutPlanner.Wanted> shots, List<Moment> moments, double each) {
     this.request = request;
     this.shots = shots;
     this.moments = moments;
     int m = moments.size();
+    locked =
+        IntStream.range(0, shots.size()).filter(i -> shots.get(i).fixed().isPresent()).toArray();
     shortest = SHORTEST_SECONDS * request.rate().perSecond();
     paced = new double[m];
     beatCost = new double[m];
@@ -73,7 +95,8 @@ final class Objective {
       wordCost[b] = words(moment, phrases);
     }
     borders();
-    share = shares(whole * request.pace().least);
+    share = each > 0 ? alike(each) : shares(whole * request.pace().least);
+    energy = sums(energies());
   }
 
   /** How quickly the film is to move at each frame, 1 at the song's mean energy. */
@@ -91,6 +114,24 @@ final class Objective {
       }
     }
     return speed;
+  }
+
+  /** The music's energy at each frame, 0 to 1 over the song's sections. */
+  private double[] energies() {
+    double[] energies = new double[(int) Math.max(1, request.length())];
+    for (Section section : request.music().sections()) {
+      long to = Math.min(energies.length, frame(section.end()));
+      for (long f = Math.max(0, frame(section.start())); f < to; f++) {
+        energies[(int) f] = section.energy();
+      }
+    }
+    return energies;
+  }
+
+  private double[] alike(double each) {
+    double[] out = new double[shots.size()];
+    Arrays.fill(out, each);
+    return out;
   }
 
   private long frame(long inSong) {
@@ -183,6 +224,19 @@ final class Objective {
     return end - start <= wanted.most() && end - start >= Math.max(1, wanted.shortest());
   }
 
+  /** Whether a shot would be seen where a locked one is. */
+  boolean crossesLocked(int shot, int from, int to) {
+    long start = moments.get(from).frame();
+    long end = moments.get(to).frame();
+    for (int i : locked) {
+      FrameRange range = shots.get(i).fixed().orElseThrow().range();
+      if (i != shot && range.start() < end && start < range.end()) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** Whether no later end can be allowed if this one is too late. */
   boolean tooLong(int shot, int from, int to) {
     CutPlanner.Wanted wanted = shots.get(shot);
@@ -227,6 +281,32 @@ final class Objective {
     sum.add(Term.BORDER, Math.max(0, uncut[to] - here[from]));
     boolean tight = length > wanted.usable().length() - 2 * wanted.handles();
     sum.add(Term.HANDLES, tight ? NO_HANDLES : 0);
+    sum.add(Term.ENERGY, energyApart(wanted, from, to));
+  }
+
+  /** How far a shot's motion is from the energy of the music it is on. */
+  private double energyApart(CutPlanner.Wanted wanted, int from, int to) {
+    if (wanted.traits().energy() < 0 || request.music().sections().isEmpty()) {
+      return 0;
+    }
+    int start = (int) moments.get(from).frame();
+    int end = (int) Math.min(energy.length - 1, moments.get(to).frame());
+    double mean = end > start ? (energy[end] - energy[start]) / (end - start) : 0;
+    double apart = wanted.traits().energy() - mean;
+    return ENERGY * apart * apart;
+  }
+
+  /** What it costs that one shot follows another. */
+  double beside(int shot, int next) {
+    return alike(shot, next) + motion(shot, next);
+  }
+
+  double alike(int shot, int next) {
+    return ALIKE * shots.get(shot).traits().likeness(shots.get(next).traits());
+  }
+
+  double motion(int shot, int next) {
+    return -MOTION * shots.get(shot).traits().carries(shots.get(next).traits());
   }
 
   private double unseen(CutPlanner.Wanted wanted, int from, int to) {

@@ -59,9 +59,17 @@ public final class OrderedCut implements CutPlanner {
 
   private static Optional<CutPlan> solve(
       Request request, List<Wanted> shots, List<Moment> moments, List<String> leftOut) {
-    int n = shots.size();
-    int m = moments.size();
     Objective objective = new Objective(request, shots, moments);
+    return cuts(objective, shots.size(), moments.size())
+        .map(
+            cuts -> {
+              CutPlan plan = build(request, shots, moments, objective, cuts, leftOut, 0);
+              return new CutPlan(plan.film(), leftOut, plan.terms(), plan.cost());
+            });
+  }
+
+  /** The moments of the best film's joints; empty if there is none. */
+  static Optional<int[]> cuts(Objective objective, int n, int m) {
     double[][] cost = new double[n + 1][m];
     int[][] from = new int[n + 1][m];
     for (double[] row : cost) {
@@ -100,29 +108,35 @@ public final class OrderedCut implements CutPlanner {
     for (int i = n; i > 0; i--) {
       cuts[i - 1] = from[i][cuts[i]];
     }
-    return Optional.of(build(request, shots, moments, objective, cuts, leftOut));
+    return Optional.of(cuts);
   }
 
-  private static CutPlan build(
+  /** The film of shots in an order, cut at moments. */
+  static CutPlan build(
       Request request,
       List<Wanted> shots,
       List<Moment> moments,
       Objective objective,
       int[] cuts,
-      List<String> leftOut) {
+      List<String> leftOut,
+      double bound) {
     Map<Term, Double> terms = new EnumMap<>(Term.class);
     List<Placement> placements = new ArrayList<>();
     List<Tie> joints = new ArrayList<>(List.of(Tie.free(0)));
     for (int i = 0; i < shots.size(); i++) {
       objective.add(i, cuts[i], cuts[i + 1], (term, cost) -> terms.merge(term, cost, Double::sum));
       long length = moments.get(cuts[i + 1]).frame() - moments.get(cuts[i]).frame();
+      if (i > 0) {
+        terms.merge(Term.ALIKE, objective.alike(i - 1, i), Double::sum);
+        terms.merge(Term.MOTION, objective.motion(i - 1, i), Double::sum);
+      }
       placements.add(use(shots.get(i), length));
       joints.add(moments.get(cuts[i + 1]).tie());
     }
     int end = cuts[shots.size()];
     terms.put(Term.END, objective.ends()[end]);
     SongUse song = new SongUse(request.music().start(), lastBar(moments, end));
-    return new CutPlan(new Film(placements, joints, song), leftOut, terms);
+    return new CutPlan(new Film(placements, joints, song), leftOut, terms, bound);
   }
 
   private static Placement use(Wanted shot, long length) {

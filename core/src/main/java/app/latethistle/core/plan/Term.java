@@ -16,6 +16,12 @@ public enum Term {
   BORDER,
   /** Shots that use the material their handles need. */
   HANDLES,
+  /** Pictures that move less or more than the music they are on. */
+  ENERGY,
+  /** Neighbours that look alike, which reads as a jump. */
+  ALIKE,
+  /** Neighbours that move against each other, less those that carry the motion on. */
+  MOTION,
   /** How much sooner than wanted the film ends. */
   END
 }

@@ -10,6 +10,7 @@ import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -27,6 +28,41 @@ public final class PlanBench {
     print("20 shots, 60 s", request(20, 60));
     print("60 shots, 180 s", request(60, 180));
     print("200 shots, 600 s", request(200, 600));
+    System.out.printf("%n%-28s %10s %8s %12s%n", "pool", "planner ms", "cost", "over bound");
+    pool("40 shots for 60 s", request(40, 60));
+    pool("80 shots for 180 s", request(80, 180));
+    pool("200 shots for 600 s", request(200, 600));
+  }
+
+  private static void pool(String name, CutPlanner.Request request) {
+    Random random = new Random(7);
+    List<CutPlanner.Wanted> shots =
+        request.shots().stream()
+            .map(
+                s ->
+                    s.looking(
+                        new Traits(
+                            random.nextDouble(), random.nextDouble() - 0.5, 0, 0, look(random))))
+            .toList();
+    CutPlanner.Request free =
+        new CutPlanner.Request(
+            shots,
+            request.music(),
+            request.voice(),
+            request.rate(),
+            request.length(),
+            request.pace());
+    double[] cost = best(free, r -> new PoolCut().plan(r).cost());
+    double over = cost[1] - new PoolCut().plan(free).bound();
+    System.out.printf("%-28s %10.0f %8.2f %12.2f%n", name, cost[0], cost[1], over);
+  }
+
+  private static float[] look(Random random) {
+    float[] look = new float[27];
+    for (int i = 0; i < look.length; i++) {
+      look[i] = 60 + random.nextInt(120);
+    }
+    return look;
   }
 
   private static void print(String name, CutPlanner.Request request) {

@@ -184,7 +184,8 @@ class DemoShelf {
       if (ready && state.grid().size() > 0) {
         if (state.film().placements().isEmpty()) {
           spread(id, state);
-          films.firstCut(id, films.state(id).production().revision(), true, Pace.EVEN);
+          long revision = films.state(id).production().revision();
+          films.firstCut(id, revision, true, false, Pace.EVEN);
         }
         return;
       }

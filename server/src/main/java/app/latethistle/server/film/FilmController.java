@@ -50,7 +50,12 @@ class FilmController {
 
   record SetSong(long revision, double startSeconds, long fade) {}
 
-  record FirstCutRequest(long revision, boolean everything, @Schema(nullable = true) Pace pace) {}
+  /** {@code pool} lets the planner choose the order. */
+  record FirstCutRequest(
+      long revision,
+      boolean everything,
+      @Schema(nullable = true) Boolean pool,
+      @Schema(nullable = true) Pace pace) {}
 
   @GetMapping
   FilmView film(@PathVariable long productionId) {
@@ -126,15 +131,22 @@ class FilmController {
   FilmView firstCut(@PathVariable long productionId, @RequestBody FirstCutRequest f) {
     return views.of(
         films.firstCut(
-            productionId, f.revision(), f.everything(), f.pace() == null ? Pace.EVEN : f.pace()));
+            productionId,
+            f.revision(),
+            f.everything(),
+            Boolean.TRUE.equals(f.pool()),
+            f.pace() == null ? Pace.EVEN : f.pace()));
   }
 
   /** A film for every pace, not kept. */
   @GetMapping("/proposals")
-  List<ProposalView> proposals(@PathVariable long productionId, @RequestParam boolean everything) {
+  List<ProposalView> proposals(
+      @PathVariable long productionId,
+      @RequestParam boolean everything,
+      @RequestParam(defaultValue = "false") boolean pool) {
     Map<Long, Shot> all = views.shotsOf(productionId);
     FilmState now = films.state(productionId);
-    return films.proposals(now, everything).stream()
+    return films.proposals(now, everything, pool).stream()
         .map(p -> ProposalView.of(p, now, all))
         .toList();
   }

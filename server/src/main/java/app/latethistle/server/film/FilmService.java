@@ -15,9 +15,12 @@ import app.latethistle.core.plan.CutPlan;
 import app.latethistle.core.plan.CutPlanner;
 import app.latethistle.core.plan.OrderedCut;
 import app.latethistle.core.plan.Pace;
+import app.latethistle.core.plan.PoolCut;
+import app.latethistle.core.plan.Traits;
 import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.Container;
 import app.latethistle.server.config.StaleRevision;
@@ -38,6 +41,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -60,7 +64,10 @@ public class FilmService {
   private final Takes takes;
   private final Songs songs;
   private final Voice voice;
-  private final OrderedCut planner = new OrderedCut();
+  private final ShotTraits traits;
+  private final FilmVersions versions;
+  private final CutPlanner inOrder = new OrderedCut();
+  private final CutPlanner inAnyOrder = new PoolCut();
   private final RecentFilms recent = new RecentFilms();
   private final Map<Long, Loaded> loaded = new ConcurrentHashMap<>();
 
@@ -68,19 +75,44 @@ public class FilmService {
   private record Loaded(long revision, EditLog log) {}
 
   FilmService(
-      Productions productions, EditRows rows, Shots shots, Takes takes, Songs songs, Voice voice) {
+      Productions productions,
+      EditRows rows,
+      Shots shots,
+      Takes takes,
+      Songs songs,
+      Voice voice,
+      ShotTraits traits,
+      FilmVersions versions) {
     this.productions = productions;
     this.rows = rows;
     this.shots = shots;
     this.takes = takes;
     this.songs = songs;
     this.voice = voice;
+    this.traits = traits;
+    this.versions = versions;
   }
 
   /** The film as it is. */
   @Transactional(readOnly = true)
   public FilmState state(long productionId) {
     return resolve(productions.get(productionId));
+  }
+
+  /**
+   * A version, resolved with the clocks as they are.
+   *
+   * @throws NoSuchElementException if there is none of that id
+   */
+  @Transactional(readOnly = true)
+  public FilmState version(long productionId, long versionId) {
+    FilmVersion version =
+        versions
+            .findById(versionId)
+            .filter(v -> v.productionId() == productionId)
+            .orElseThrow(
+                () -> new NoSuchElementException("There is no version " + versionId + " here."));
+    return state(productionId).of(version.edit().film());
   }
 
   /**
@@ -163,15 +195,17 @@ public class FilmService {
    * they are, and shots that are not in it by number after those before them, if asked for.
    *
    * @param everything whether shots outside the film come in
+   * @param pool whether the planner chooses the order too
    */
   @Transactional
-  public FilmState firstCut(long productionId, long revision, boolean everything, Pace pace) {
+  public FilmState firstCut(
+      long productionId, long revision, boolean everything, boolean pool, Pace pace) {
     return edit(
         productionId,
         revision,
         state -> {
           boolean first = state.film().placements().isEmpty();
-          Film cut = planner.plan(request(state, everything || first).at(pace)).film();
+          Film cut = planner(pool).plan(request(state, everything || first, pool).at(pace)).film();
           Film film = state.film().withCut(cut.placements(), cut.joints());
           String label = first ? "make the first cut" : "cut again";
           return new Edit.Replace(film, label);
@@ -180,12 +214,13 @@ public class FilmService {
 
   /** A film for every pace in place of the one there is, and how it would be resolved. */
   @Transactional(readOnly = true)
-  public List<Proposal> proposals(FilmState state, boolean everything) {
-    CutPlanner.Request request = request(state, everything || state.film().placements().isEmpty());
+  public List<Proposal> proposals(FilmState state, boolean everything, boolean pool) {
+    CutPlanner.Request request =
+        request(state, everything || state.film().placements().isEmpty(), pool);
     return Arrays.stream(Pace.values())
         .map(
             pace -> {
-              CutPlan plan = planner.plan(request.at(pace));
+              CutPlan plan = planner(pool).plan(request.at(pace));
               return new Proposal(pace, plan, state.of(plan.film()));
             })
         .toList();
@@ -194,7 +229,11 @@ public class FilmService {
   /** A plan at a pace, resolved. */
   public record Proposal(Pace pace, CutPlan plan, FilmState state) {}
 
-  private CutPlanner.Request request(FilmState state, boolean everything) {
+  private CutPlanner planner(boolean pool) {
+    return pool ? inAnyOrder : inOrder;
+  }
+
+  private CutPlanner.Request request(FilmState state, boolean everything, boolean pool) {
     VoiceClock lines = state.steadyVoice();
     if (state.grid().size() == 0 && lines.phrases().isEmpty()) {
       throw new IllegalArgumentException(
@@ -207,7 +246,7 @@ public class FilmService {
             : new CutPlanner.Music(
                 state.grid(), song.sections(), song.moments(), state.film().song().start());
     return new CutPlanner.Request(
-        wanted(state, everything),
+        known(wanted(state, everything), state, pool),
         music,
         lines,
         state.production().rate(),
@@ -253,6 +292,23 @@ public class FilmService {
       }
     }
     return wanted;
+  }
+
+  /** The same with what was measured of their takes; what they look like only matters in a pool. */
+  private List<CutPlanner.Wanted> known(
+      List<CutPlanner.Wanted> wanted, FilmState state, boolean pool) {
+    FrameRate rate = state.production().rate();
+    Map<String, TakeEntry> entries =
+        takes.findByProductionId(state.production().id()).stream()
+            .collect(Collectors.toMap(t -> Long.toString(t.id()), t -> t));
+    List<TakeEntry> used = wanted.stream().map(w -> entries.get(w.placement().take())).toList();
+    Map<String, Traits> known = pool ? traits.of(used, rate) : Map.of();
+    return wanted.stream()
+        .map(
+            w ->
+                w.within(ShotTraits.usable(entries.get(w.placement().take()), rate))
+                    .looking(known.getOrDefault(w.placement().take(), Traits.NONE)))
+        .toList();
   }
 
   private static CutPlanner.Wanted asWanted(

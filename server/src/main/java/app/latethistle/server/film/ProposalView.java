@@ -16,6 +16,8 @@ import java.util.Map;
  *
  * @param length in frames
  * @param terms what each term of the planner's objective came to
+ * @param cost what they came to together; smaller is better
+ * @param bound no film costs less than this
  * @param downbeats how many cuts are tied to downbeats
  * @param beats how many to other beats
  * @param words how many to words
@@ -27,6 +29,8 @@ record ProposalView(
     Pace pace,
     long length,
     Map<Term, Double> terms,
+    double cost,
+    double bound,
     int downbeats,
     int beats,
     int words,
@@ -73,6 +77,8 @@ record ProposalView(
         proposal.pace(),
         state.cutting().length(),
         proposal.plan().terms(),
+        proposal.plan().cost(),
+        proposal.plan().bound(),
         downbeats,
         beats,
         words,

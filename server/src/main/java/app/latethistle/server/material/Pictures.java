@@ -2,6 +2,7 @@ package app.latethistle.server.material;
 
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
+import app.latethistle.core.picture.MeanColours;
 import app.latethistle.core.render.PictureSource;
 import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.FrameRange;
@@ -48,6 +49,11 @@ public class Pictures {
       Framer.of(proxy.shape(), w, h, Framing.FILL).draw(reader.next(), small);
       return Jpeg.encode(small, 0.86f);
     }
+  }
+
+  /** Mean colours of one frame of a take. */
+  public float[] meanColours(String hash, FrameRate rate, long frame) throws IOException {
+    return MeanColours.of(proxy(hash, rate).frame(frame));
   }
 
   /** Pictures in a strip, and in each of its rows. */

@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.NoSuchElementException;
 import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
@@ -31,6 +33,9 @@ class PreviewController {
   private static final MediaType PLAYLIST =
       MediaType.parseMediaType("application/vnd.apple.mpegurl");
 
+  /** In the place of a revision: a named version, by its id. */
+  private static final Pattern VERSION = Pattern.compile("v(\\d{1,18})");
+
   private final FilmService films;
   private final PreviewService previews;
 
@@ -41,11 +46,15 @@ class PreviewController {
 
   @GetMapping("/frames/{frame}.jpg")
   ResponseEntity<byte[]> still(
-      @PathVariable long productionId, @PathVariable long revision, @PathVariable long frame)
+      @PathVariable long productionId, @PathVariable String revision, @PathVariable long frame)
       throws IOException {
-    FilmState state = films.state(productionId);
+    Matcher version = VERSION.matcher(revision);
+    FilmState state =
+        version.matches()
+            ? films.version(productionId, Long.parseLong(version.group(1)))
+            : films.state(productionId);
     // A page that has not yet heard of the newest edit gets the newest picture, not to be kept.
-    boolean current = state.production().revision() == revision;
+    boolean current = Long.toString(state.production().revision()).equals(revision);
     return ResponseEntity.ok()
         .contentType(MediaType.IMAGE_JPEG)
         .cacheControl(current ? CacheControl.maxAge(1, TimeUnit.HOURS) : CacheControl.noStore())
@@ -53,7 +62,7 @@ class PreviewController {
   }
 
   @GetMapping("/film.m3u8")
-  ResponseEntity<String> film(@PathVariable long productionId, @PathVariable long revision) {
+  ResponseEntity<String> film(@PathVariable long productionId, @PathVariable String revision) {
     Program program = previews.program(current(productionId, revision));
     return playlist(
         "#EXTM3U\n#EXT-X-VERSION:7\n"
@@ -67,7 +76,7 @@ class PreviewController {
   }
 
   @GetMapping("/picture.m3u8")
-  ResponseEntity<String> picture(@PathVariable long productionId, @PathVariable long revision) {
+  ResponseEntity<String> picture(@PathVariable long productionId, @PathVariable String revision) {
     Program program = previews.program(current(productionId, revision));
     StringBuilder text = new StringBuilder("#EXTM3U\n#EXT-X-VERSION:7\n");
     text.append("#EXT-X-PLAYLIST-TYPE:VOD\n#EXT-X-TARGETDURATION:3\n");
@@ -83,7 +92,7 @@ class PreviewController {
   @GetMapping("/{index}-{hash:[0-9a-f]{64}}.ts")
   ResponseEntity<Resource> segment(
       @PathVariable long productionId,
-      @PathVariable long revision,
+      @PathVariable String revision,
       @PathVariable int index,
       @PathVariable String hash)
       throws IOException {
@@ -99,14 +108,14 @@ class PreviewController {
   }
 
   @GetMapping("/sound.m3u8")
-  ResponseEntity<String> sound(@PathVariable long productionId, @PathVariable long revision)
+  ResponseEntity<String> sound(@PathVariable long productionId, @PathVariable String revision)
       throws IOException {
     Path folder = previews.sound(current(productionId, revision));
     return playlist(Files.readString(folder.resolve("sound.m3u8")));
   }
 
   @GetMapping("/sound.mp4")
-  ResponseEntity<Resource> soundFile(@PathVariable long productionId, @PathVariable long revision)
+  ResponseEntity<Resource> soundFile(@PathVariable long productionId, @PathVariable String revision)
       throws IOException {
     Path folder = previews.sound(current(productionId, revision));
     return ResponseEntity.ok()
@@ -121,9 +130,13 @@ class PreviewController {
         .body(text);
   }
 
-  private FilmState current(long productionId, long revision) {
+  private FilmState current(long productionId, String revision) {
+    Matcher version = VERSION.matcher(revision);
+    if (version.matches()) {
+      return films.version(productionId, Long.parseLong(version.group(1)));
+    }
     FilmState state = films.state(productionId);
-    if (state.production().revision() != revision) {
+    if (!Long.toString(state.production().revision()).equals(revision)) {
       throw new NoSuchElementException(
           "The film is at revision " + state.production().revision() + ", not " + revision + ".");
     }

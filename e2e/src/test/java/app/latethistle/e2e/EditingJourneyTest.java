@@ -1,0 +1,182 @@
+package app.latethistle.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import app.latethistle.cli.Thistle;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The Score as an editor uses it: by keys alone, planned again round a lock, in two windows. */
+class EditingJourneyTest {
+  @TempDir Path folder;
+
+  @Test
+  void aFilmIsEditedByKeysPlannedAgainAndSharedByTwoWindows() throws IOException {
+    try (Application application = Application.start();
+        Browsers browsers = new Browsers()) {
+      Page page = browsers.open(application.url());
+      Steps steps = new Steps(page);
+      steps.makeProduction("Water road", "18");
+      Path[] clips =
+          Browsers.demo(
+              "shot_010_take1",
+              "shot_020_take1",
+              "shot_030_take1",
+              "shot_040_take1",
+              "shot_050_take1");
+      steps.bringIn(clips);
+      steps.bringIn(Browsers.demo("slow bellows"));
+      steps.awaitMeasured();
+      steps.firstCut();
+      sameAsFromTheTerminal(page, clips);
+      byKeysAlone(page, steps);
+      plannedAgain(page, steps);
+      inTwoWindows(page, browsers);
+    }
+  }
+
+  /** The cut list that the terminal writes for the same files is the one the page shows. */
+  private void sameAsFromTheTerminal(Page page, Path[] clips) throws IOException {
+    Path same = Files.createDirectory(folder.resolve("clips"));
+    for (Path clip : clips) {
+      Files.copy(clip, same.resolve(clip.getFileName()));
+    }
+    Path cuts = folder.resolve("cuts.csv");
+    int code =
+        Thistle.run(
+            "assemble",
+            "--clips",
+                same.toString(),
+                "--song",
+                Browsers.demo("slow bellows")[0].toString(),
+                "--length",
+                "18",
+                "--size",
+                "320x180",
+                "--cuts",
+                cuts.toString(),
+                "--out",
+                folder.resolve("film.mp4").toString());
+    assertThat(code).isZero();
+    List<String> written =
+        Files.readAllLines(cuts).stream().skip(1).map(line -> line.split(",", 2)[0]).toList();
+    Object shown =
+        page.evaluate(
+            "async () => (await (await fetch(`/api/productions/${location.pathname.split('/')[2]}"
+                + "/film`)).json()).joints.slice(0, -1).map((j) => String(j.frame))");
+    assertThat(shown).isEqualTo(written);
+  }
+
+  private static void press(Page page, String... keys) {
+    for (String key : keys) {
+      page.keyboard().press(key);
+    }
+  }
+
+  private static Locator film(Page page) {
+    return page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The film"));
+  }
+
+  /** How many shots the film has, told by its card. */
+  private static void shots(Page page, int count) {
+    press(page, "Escape", "Escape");
+    assertThat(film(page)).containsText(Pattern.compile("Shots" + count + ","));
+  }
+
+  private static void byKeysAlone(Page page, Steps steps) {
+    assertThat(film(page)).containsText("Shots5,");
+    String start = steps.foot().textContent();
+    // A beat more of the second shot: with ripple, the film is longer and stays on its beats.
+    press(page, "Home", "s", "n", "x", "e");
+    assertThat(steps.button("ripple")).hasAttribute("aria-pressed", "true");
+    press(page, ".");
+    steps.awaitText(steps.foot(), Pattern.compile(".*4 of 4.*"));
+    assertThat(steps.foot()).not().hasText(start);
+    press(page, "e", "e", "e");
+    assertThat(steps.button("trim")).hasAttribute("aria-pressed", "true");
+    // Half-way through the second shot it is split.
+    press(page, "b", "b", "b", "b", "/");
+    shots(page, 6);
+    // The second half is copied, and put in again at the end of itself.
+    press(page, "s", "Control+c", "Control+v");
+    shots(page, 7);
+    press(page, "s", "Shift+Delete");
+    shots(page, 6);
+    press(page, "s", "Alt+Delete");
+    press(page, "s");
+    assertThat(page.getByText(Pattern.compile("A gap of \\d+ frames"))).isVisible();
+    press(page, "Shift+Delete");
+    shots(page, 5);
+    // One lies over the cut from the start on, and a marker says so.
+    press(page, "Home", "s", "o");
+    press(page, "Escape");
+    assertThat(film(page)).containsText("Laid over1 shot");
+    press(page, "j");
+    page.keyboard().type("over from here");
+    press(page, "Enter");
+    assertThat(film(page)).containsText("over from here");
+    press(page, "(", "Shift+ArrowRight", "Shift+ArrowRight", ")");
+    assertThat(page.getByTestId("range").first()).isVisible();
+    press(page, "r");
+    assertThat(page.getByLabel("Stop", new Page.GetByLabelOptions().setExact(true))).isVisible();
+    press(page, "Escape", "Escape");
+    for (int i = 0; i < 9; i++) {
+      press(page, "Control+z");
+    }
+    assertThat(steps.foot()).hasText(start);
+    shots(page, 5);
+    assertThat(film(page)).not().containsText("Laid over");
+  }
+
+  private static void plannedAgain(Page page, Steps steps) {
+    press(page, "Home", "s", "n", "n", ">", ">", ">", "l");
+    assertThat(steps.button("locked")).isVisible();
+    String in = steps.cut("In");
+    String out = steps.cut("Out");
+    press(page, "Escape");
+    steps.button("Cut again").click();
+    steps.button("Take the brisk cut").click();
+    assertThat(film(page)).containsText("Locked1");
+    press(page, "Home", "s", "n", "n");
+    assertThat(steps.button("locked")).isVisible();
+    assertThat(steps.cut("In")).isEqualTo(in);
+    assertThat(steps.cut("Out")).isEqualTo(out);
+    // What is locked is not moved by a ripple before it either.
+    press(page, "Shift+N", "x", "e", ".");
+    assertThat(page.getByText(Pattern.compile("is locked and would move"))).isVisible();
+    press(page, "e", "e", "e", "n", "l", "Escape");
+  }
+
+  private static void inTwoWindows(Page page, Browsers browsers) {
+    Page other = browsers.open(page.url());
+    Steps there = new Steps(other);
+    assertThat(there.foot()).isVisible();
+    // The other window does not hear of it: its events are cut off.
+    other.context().route("**/events*", route -> route.abort());
+    other.reload();
+    assertThat(there.foot()).isVisible();
+    press(page, "Home", "s", "f");
+    assertThat(new Steps(page).button("soft")).hasAttribute("aria-pressed", "true");
+    press(other, "Home", "s", "n", "f");
+    assertThat(there.button("soft")).hasAttribute("aria-pressed", "true");
+    press(other, "Home", "s");
+    assertThat(there.button("soft")).hasAttribute("aria-pressed", "true");
+    // Both change the same: the second is asked.
+    press(page, "Home", "s", "f");
+    assertThat(new Steps(page).button("fit")).hasAttribute("aria-pressed", "true");
+    press(other, "m", "ArrowRight");
+    Locator dialog = other.getByRole(AriaRole.DIALOG);
+    assertThat(dialog).containsText("Changed in two windows");
+    there.button("Make my change on it").click();
+    assertThat(dialog).hasCount(0);
+  }
+}

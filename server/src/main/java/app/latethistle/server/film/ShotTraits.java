@@ -1,0 +1,91 @@
+package app.latethistle.server.film;
+
+import app.latethistle.core.measure.TakeFacts;
+import app.latethistle.core.plan.Traits;
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.time.FrameRate;
+import app.latethistle.server.material.Pictures;
+import app.latethistle.server.material.TakeEntry;
+import java.io.IOException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/** What the planner needs to know of takes: which part may be seen, and what is seen in it. */
+@Component
+class ShotTraits {
+  private static final Logger LOG = LoggerFactory.getLogger(ShotTraits.class);
+
+  private static final float[] UNKNOWN = {};
+
+  private final Pictures pictures;
+  private final Map<String, float[]> looks = new ConcurrentHashMap<>();
+
+  ShotTraits(Pictures pictures) {
+    this.pictures = pictures;
+  }
+
+  /** The part of a take without jumps, freezes and the like, in frames of the film's rate. */
+  static FrameRange usable(TakeEntry take, FrameRate rate) {
+    FrameRange whole = new FrameRange(0, take.frames());
+    Optional<TakeFacts> facts = take.measured();
+    if (facts.isEmpty() || take.isPlaceholder()) {
+      return whole;
+    }
+    return facts.get().usableAt(rate, take.frames());
+  }
+
+  /** What is known of takes, by their ids. */
+  Map<String, Traits> of(List<TakeEntry> takes, FrameRate rate) {
+    double most = takes.stream().mapToDouble(ShotTraits::motion).max().orElse(0);
+    double least = takes.stream().mapToDouble(ShotTraits::motion).min().orElse(0);
+    Map<String, Traits> traits = new HashMap<>();
+    for (TakeEntry take : takes) {
+      traits.put(Long.toString(take.id()), traits(take, rate, least, most));
+    }
+    return traits;
+  }
+
+  private Traits traits(TakeEntry take, FrameRate rate, double least, double most) {
+    float[] look = looks.computeIfAbsent(take.medium().hash(), hash -> look(take, rate));
+    if (take.measured().isEmpty()) {
+      return new Traits(-1, 0, 0, 0, look);
+    }
+    TakeFacts facts = take.measured().get();
+    double energy = most > least ? (motion(take) - least) / (most - least) : 0.5;
+    return new Traits(
+        energy,
+        facts.travel().right(),
+        facts.travel().down(),
+        Math.log(Math.max(0.01, facts.travel().zoom())),
+        look);
+  }
+
+  /** Mean motion a second, whatever the file's rate. */
+  private static double motion(TakeEntry take) {
+    return take.measured()
+        .map(
+            facts -> {
+              double sum = 0;
+              for (float m : facts.motion()) {
+                sum += m;
+              }
+              return sum / Math.max(1, facts.motion().length) * facts.rate();
+            })
+        .orElse(0.0);
+  }
+
+  private float[] look(TakeEntry take, FrameRate rate) {
+    try {
+      return pictures.meanColours(take.medium().hash(), rate, take.frames() / 2);
+    } catch (IOException e) {
+      LOG.warn("A take could not be looked at.", e);
+      return UNKNOWN;
+    }
+  }
+}
