@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useMemo, useState, type MouseEvent } from "react";
+import { useCallback, useMemo, useState, type MouseEvent } from "react";
 import { useNavigate } from "react-router";
 import type { Film, Production } from "../../api/client";
 import { useFilm, useFilmEdit, useMaterial, usePeaks, useSongs } from "../../api/queries";
@@ -25,6 +25,7 @@ import { widthOf } from "./widths";
 import { Ruler, SHEET, barsOf, placeStaves, stavesOf, usualBarsPerLine } from "./layout";
 import { useScoreActions } from "./useScoreActions";
 import { useScoreKeys } from "./useScoreKeys";
+import { useFollow, useWindow } from "./useWindow";
 
 /** The surface the film is cut on. */
 export function Score() {
@@ -58,6 +59,15 @@ function Cut({ production, film }: { production: Production; film: Film }) {
     () => placeStaves(size.height, rulers.length, open, rows, sounds),
     [size.height, rulers.length, open, rows, sounds],
   );
+  const { seen, onScroll } = useWindow(size.height);
+  const boxRef = useFollow(open, places);
+  const both = useCallback(
+    (element: HTMLElement | null) => {
+      sheet(element);
+      boxRef.current = element;
+    },
+    [sheet, boxRef],
+  );
   useScoreKeys(film, fps, rulers, actions);
 
   const laid = useRoom((s) => film.overlays.find((o) => o.shot.id === s.laid));
@@ -87,13 +97,18 @@ function Cut({ production, film }: { production: Production; film: Film }) {
             actions={actions}
             barsPerLine={barsPerLine}
           />
-          <Box ref={sheet} sx={{ flex: 1, minHeight: 0, overflow: "hidden auto" }}>
+          <Box
+            ref={both}
+            onScroll={onScroll}
+            sx={{ flex: 1, minHeight: 0, overflow: "hidden auto" }}
+          >
             <Sheet
               production={production}
               film={film}
               peaks={peaks}
               rulers={rulers}
               places={places}
+              seen={seen}
               width={size.width}
               actions={actions}
             />

@@ -9,6 +9,7 @@ import type { Ruler, StavePlace } from "./layout";
 import { jointFor, limitsFor, type Manner, type Side } from "./manner";
 import type { ScoreActions } from "./useScoreActions";
 import { momentAt } from "./cuts";
+import type { Window } from "./useWindow";
 import { goTo, select, setRange } from "./useScoreKeys";
 
 interface Props {
@@ -17,6 +18,8 @@ interface Props {
   peaks: Peaks | undefined;
   rulers: readonly Ruler[];
   places: readonly StavePlace[];
+  /** What of the sheet is in sight; staves outside are not drawn. */
+  seen: Window;
   width: number;
   actions: ScoreActions;
 }
@@ -50,7 +53,7 @@ const REACH = 8;
 
 /** The whole film on staves: one drawing, moved by the mouse. */
 export const Sheet = memo(function Sheet(props: Props) {
-  const { production, film, peaks, rulers, places, width, actions } = props;
+  const { production, film, peaks, rulers, places, seen, width, actions } = props;
   const svg = useRef<SVGSVGElement>(null);
   const drag = useRef<Drag | null>(null);
   const [aim, setAim] = useState<Aim | null>(null);
@@ -275,7 +278,7 @@ export const Sheet = memo(function Sheet(props: Props) {
       </defs>
       {rulers.map((ruler, i) => {
         const here = places[i];
-        if (!here) return null;
+        if (!here || here.top > seen.bottom || here.top + here.parts.height < seen.top) return null;
         const { parts, top } = here;
         const isLast = i === rulers.length - 1;
         return (

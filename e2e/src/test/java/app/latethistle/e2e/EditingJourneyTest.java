@@ -3,15 +3,16 @@ package app.latethistle.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.latethistle.cli.Thistle;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import app.latethistle.cli.Thistle;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -33,8 +34,9 @@ class EditingJourneyTest {
               "shot_030_take1",
               "shot_040_take1",
               "shot_050_take1");
-      steps.bringIn(clips);
-      steps.bringIn(Browsers.demo("slow bellows"));
+      steps.bringIn(
+          Stream.concat(Stream.of(clips), Stream.of(Browsers.demo("slow bellows")))
+              .toArray(Path[]::new));
       steps.awaitMeasured();
       steps.firstCut();
       sameAsFromTheTerminal(page, clips);
@@ -55,17 +57,17 @@ class EditingJourneyTest {
         Thistle.run(
             "assemble",
             "--clips",
-                same.toString(),
-                "--song",
-                Browsers.demo("slow bellows")[0].toString(),
-                "--length",
-                "18",
-                "--size",
-                "320x180",
-                "--cuts",
-                cuts.toString(),
-                "--out",
-                folder.resolve("film.mp4").toString());
+            same.toString(),
+            "--song",
+            Browsers.demo("slow bellows")[0].toString(),
+            "--length",
+            "18",
+            "--size",
+            "320x180",
+            "--cuts",
+            cuts.toString(),
+            "--out",
+            folder.resolve("film.mp4").toString());
     assertThat(code).isZero();
     List<String> written =
         Files.readAllLines(cuts).stream().skip(1).map(line -> line.split(",", 2)[0]).toList();

@@ -118,7 +118,7 @@ class JourneyTest {
     assertThat(page.getByText("1 shot left out")).isVisible();
     steps.button("Bring back").click();
     assertThat(page.getByText("1 shot left out")).hasCount(0);
-    for (int i = 0; i < 4; i++) {
+    for (int i = 0; i < 5; i++) {
       page.keyboard().press("Control+z");
     }
     page.keyboard().press("?");
