@@ -167,7 +167,7 @@ export function FilmCard({
                 of <b>{s.label}</b> at {timecode(s.start.frame, fps)}, {span(s.length)}
               </Box>
               <NumberField
-                label=""
+                label="gain"
                 unit="dB"
                 digits={0}
                 value={s.gain}

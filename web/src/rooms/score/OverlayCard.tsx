@@ -66,13 +66,15 @@ export function OverlayCard({
       </Row>
       <Row name="Size">
         <NumberField
-          label=""
+          label="wide"
           unit="%"
           digits={0}
           value={overlay.size}
           hint="Width of the film’s picture; 100 % covers it"
           onChange={(v) => change({ size: whole(v) })}
         />
+      </Row>
+      <Row name="Place">
         <NumberField
           label="across"
           unit="%"

@@ -59,7 +59,7 @@ export const OverlayStrips = memo(function OverlayStrips(props: Props) {
                   paintOrder="stroke"
                   textAnchor="end"
                 >
-                  {shot.label} over
+                  {width > 110 ? `${shot.label} over` : shot.label}
                 </text>
               )}
             </svg>

@@ -16,6 +16,8 @@ final class Steps {
   private static final LocatorAssertions.IsVisibleOptions LONG =
       new LocatorAssertions.IsVisibleOptions().setTimeout(180_000);
 
+  private static final int MEASURING_SECONDS = 180;
+
   private final Page page;
 
   Steps(Page page) {
@@ -58,11 +60,17 @@ final class Steps {
   void awaitMeasured() {
     room("Takes").click();
     assertThat(page.getByLabel("Take 1").first()).isVisible();
-    page.waitForFunction(
-        "async () => (await (await fetch(`/api/productions/${location.pathname.split('/')[2]}"
-            + "/material`)).json()).shots.every((s) => s.takes.every((t) => t.facts !== null))",
-        null,
-        new Page.WaitForFunctionOptions().setTimeout(180_000));
+    for (int i = 0; i < MEASURING_SECONDS; i++) {
+      Object all =
+          page.evaluate(
+              "async () => (await (await fetch(`/api/productions/${location.pathname.split('/')[2]}"
+                  + "/material`)).json()).shots.every((s) => s.takes.every((t) => t.facts))");
+      if (Boolean.TRUE.equals(all)) {
+        return;
+      }
+      page.waitForTimeout(1000);
+    }
+    throw new AssertionError("the takes were not measured");
   }
 
   /** Goes to the Score and makes the first cut as soon as clips and song are ready. */
