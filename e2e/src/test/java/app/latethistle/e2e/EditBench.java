@@ -171,7 +171,9 @@ public final class EditBench {
     List<Double> begun = new ArrayList<>();
     for (int round = 0; round < 12; round++) {
       selectAt(random.nextInt(SHOTS - 2) + 1);
-      run("() => document.body.dispatchEvent(new KeyboardEvent('keydown', { key: '>', bubbles: true }))", 0);
+      run(
+          "() => document.body.dispatchEvent(new KeyboardEvent('keydown', { key: '>', bubbles: true }))",
+          0);
       page.waitForTimeout(500);
       Object took =
           run(
@@ -194,7 +196,9 @@ public final class EditBench {
               0);
       add(begun, took);
       page.waitForTimeout(700);
-      run("() => document.body.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true }))", 0);
+      run(
+          "() => document.body.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true }))",
+          0);
     }
     print("after an edit it plays", begun);
     Object stalls =

@@ -131,7 +131,7 @@ class EditingJourneyTest {
     press(page, "r");
     assertThat(page.getByLabel("Stop", new Page.GetByLabelOptions().setExact(true))).isVisible();
     press(page, "Escape", "Escape");
-    for (int i = 0; i < 9; i++) {
+    for (int i = 0; i < 8; i++) {
       press(page, "Control+z");
     }
     assertThat(steps.foot()).hasText(start);

@@ -66,8 +66,8 @@ public class FilmService {
   private final Voice voice;
   private final ShotTraits traits;
   private final FilmVersions versions;
-  private final CutPlanner inOrder = new OrderedCut();
-  private final CutPlanner inAnyOrder = new PoolCut();
+  private final OrderedCut inOrder = new OrderedCut();
+  private final PoolCut inAnyOrder = new PoolCut();
   private final RecentFilms recent = new RecentFilms();
   private final Map<Long, Loaded> loaded = new ConcurrentHashMap<>();
 
