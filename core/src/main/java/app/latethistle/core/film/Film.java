@@ -103,6 +103,11 @@ public record Film(
     return new Film(newPlacements, newJoints, song, overlays, sounds, markers);
   }
 
+  /** The cut and the use of the song of another film, under what lies over this one. */
+  public Film cutAs(Film other) {
+    return new Film(other.placements, other.joints, other.song, overlays, sounds, markers);
+  }
+
   Film withPlacement(int index, Placement placement) {
     return withCut(changed(placements, p -> p.set(index, placement)), joints);
   }

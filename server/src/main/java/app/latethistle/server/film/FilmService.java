@@ -206,7 +206,7 @@ public class FilmService {
         state -> {
           boolean first = state.film().placements().isEmpty();
           Film cut = planner(pool).plan(request(state, everything || first, pool).at(pace)).film();
-          Film film = state.film().withCut(cut.placements(), cut.joints());
+          Film film = state.film().cutAs(cut);
           String label = first ? "make the first cut" : "cut again";
           return new Edit.Replace(film, label);
         });
