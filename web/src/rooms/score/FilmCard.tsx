@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import type { ReactNode } from "react";
 import type { Film, Production } from "../../api/client";
 import { useSongs } from "../../api/queries";
 import { NumberField } from "../../parts/NumberField";
@@ -105,64 +106,33 @@ export function FilmCard({
           onChange={(to) => actions.setSong(film.songStart, Math.round(to))}
         />
       </Box>
-      <Box component="h2" sx={{ typography: "h2", m: 0, mt: 4, mb: 1 }}>
+      <Heading>
         {film.problems.length === 0 ? "Nothing to look at" : `${film.problems.length} to look at`}
-      </Box>
+      </Heading>
       {film.problems.map((p, i) => (
-        <Box
-          key={i}
-          sx={{
-            display: "flex",
-            alignItems: "center",
-            gap: 2,
-            py: 1,
-            borderTop: `1px solid ${ink.rule}`,
-          }}
-        >
+        <Line key={i}>
           <Box sx={{ flex: 1, color: ink.rust }}>{p.text}</Box>
           <Button onClick={() => select(film, p.place)}>Show</Button>
-        </Box>
+        </Line>
       ))}
       {film.markers.length > 0 && (
         <>
-          <Box component="h2" sx={{ typography: "h2", m: 0, mt: 4, mb: 1 }}>
-            {plural(film.markers.length, "marker")}
-          </Box>
+          <Heading>{plural(film.markers.length, "marker")}</Heading>
           {film.markers.map((m) => (
-            <Box
-              key={m.name}
-              sx={{
-                display: "flex",
-                alignItems: "center",
-                gap: 2,
-                py: 1,
-                borderTop: `1px solid ${ink.rule}`,
-              }}
-            >
+            <Line key={m.name}>
               <Box sx={{ width: 70, color: ink.ink2 }}>{timecode(m.at.frame, fps)}</Box>
               <Box sx={{ flex: 1 }}>{m.note || "no note"}</Box>
               <Button onClick={() => goTo(film, m.at.frame)}>Go there</Button>
               <Button onClick={() => useRoom.getState().set({ noting: m.name })}>Change</Button>
-            </Box>
+            </Line>
           ))}
         </>
       )}
       {film.sounds.length > 0 && (
         <>
-          <Box component="h2" sx={{ typography: "h2", m: 0, mt: 4, mb: 1 }}>
-            {plural(film.sounds.length, "detached sound")}
-          </Box>
+          <Heading>{plural(film.sounds.length, "detached sound")}</Heading>
           {film.sounds.map((s) => (
-            <Box
-              key={s.name}
-              sx={{
-                display: "flex",
-                alignItems: "center",
-                gap: 2,
-                py: 1,
-                borderTop: `1px solid ${ink.rule}`,
-              }}
-            >
+            <Line key={s.name}>
               <Box sx={{ flex: 1 }}>
                 of <b>{s.label}</b> at {timecode(s.start.frame, fps)}, {span(s.length)}
               </Box>
@@ -174,34 +144,48 @@ export function FilmCard({
                 onChange={(to) => actions.setSound(s.name, s.length, Math.round(to))}
               />
               <Button onClick={() => actions.soundOut(s.name)}>Take it out</Button>
-            </Box>
+            </Line>
           ))}
         </>
       )}
       {film.outside.length > 0 && (
         <>
-          <Box component="h2" sx={{ typography: "h2", m: 0, mt: 4, mb: 1 }}>
-            {plural(film.outside.length, "shot")} left out
-          </Box>
+          <Heading>{plural(film.outside.length, "shot")} left out</Heading>
           {film.outside.map((s) => (
-            <Box
-              key={s.shotId}
-              sx={{
-                display: "flex",
-                alignItems: "center",
-                gap: 2,
-                py: 1,
-                borderTop: `1px solid ${ink.rule}`,
-              }}
-            >
+            <Line key={s.shotId}>
               <Box sx={{ flex: 1 }}>
                 <b>{s.label}</b> {s.title}
               </Box>
               <Button onClick={() => actions.bringBack(s.shotId)}>Bring back</Button>
-            </Box>
+            </Line>
           ))}
         </>
       )}
+    </Box>
+  );
+}
+
+function Heading({ children }: { children: ReactNode }) {
+  return (
+    <Box component="h2" sx={{ typography: "h2", m: 0, mt: 4, mb: 1 }}>
+      {children}
+    </Box>
+  );
+}
+
+/** One of several things, with what can be done about it. */
+function Line({ children }: { children: ReactNode }) {
+  return (
+    <Box
+      sx={{
+        display: "flex",
+        alignItems: "center",
+        gap: 2,
+        py: 1,
+        borderTop: `1px solid ${ink.rule}`,
+      }}
+    >
+      {children}
     </Box>
   );
 }

@@ -3,11 +3,11 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { ReactNode } from "react";
-import type { Film, Framing, Joint, Overlay } from "../../api/client";
+import type { Film, Joint, Overlay } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
 import { beatName } from "../../parts/time";
-import { framingMeaning, framingName } from "../../parts/words";
 import { ink } from "../../theme";
+import { FramingChoice } from "./FramingChoice";
 import { Head } from "./JointView";
 import { RunRow } from "./RunRow";
 import type { ScoreActions } from "./useScoreActions";
@@ -93,18 +93,7 @@ export function OverlayCard({
         />
       </Row>
       <Row name="Picture">
-        <ToggleButtonGroup
-          exclusive
-          value={shot.framing}
-          aria-label="Framing"
-          onChange={(_, framing: Framing | null) => framing && change({ framing })}
-        >
-          {(["FIT", "FILL", "SOFT"] as const).map((f) => (
-            <ToggleButton key={f} value={f} title={framingMeaning[f]}>
-              {framingName[f]}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+        <FramingChoice value={shot.framing} onChoose={(framing) => change({ framing })} />
         <NumberField
           label="first frame"
           unit={`of ${shot.material}`}

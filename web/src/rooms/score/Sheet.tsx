@@ -8,7 +8,7 @@ import { aimCut, aimShot, partAt, type Aim } from "./aim";
 import type { Ruler, StavePlace } from "./layout";
 import { jointFor, limitsFor, type Manner, type Side } from "./manner";
 import type { ScoreActions } from "./useScoreActions";
-import { momentAt } from "./cuts";
+import { momentAt, onWord } from "./cuts";
 import type { Window } from "./useWindow";
 import { goTo, select, setRange } from "./useScoreKeys";
 
@@ -213,7 +213,7 @@ export const Sheet = memo(function Sheet(props: Props) {
     }
     if (aim?.kind === "cut") {
       const { joint, manner, side } = aim;
-      if (aim.word) actions.toWord(joint, aim.word, manner, side);
+      if (aim.word) actions.toMoment(joint, onWord(aim.word), manner, side);
       else if (aim.beat >= 0) {
         actions.toMoment(joint, { beat: aim.beat, offset: 0, frame: 0 }, manner, side);
       } else actions.toFrame(joint, aim.frame, manner, side);

@@ -1,19 +1,18 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import {
   takeFrameUrl,
   type Film,
-  type Framing,
   type Material,
   type Placed,
   type Production,
 } from "../../api/client";
-import { framingMeaning, framingName, plural } from "../../parts/words";
+import { plural } from "../../parts/words";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { Head } from "./JointView";
+import { FramingChoice } from "./FramingChoice";
 import { ClipSoundRow } from "./ClipSoundRow";
 import { MaterialStrip } from "./MaterialStrip";
 import { Remedies } from "./Remedies";
@@ -112,18 +111,7 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
           borderTop: `1px solid ${ink.rule}`,
         }}
       >
-        <ToggleButtonGroup
-          exclusive
-          value={shot.framing}
-          aria-label="Framing"
-          onChange={(_, to: Framing | null) => to && actions.setFraming(shot.place, to)}
-        >
-          {(["FIT", "FILL", "SOFT"] as const).map((f) => (
-            <ToggleButton key={f} value={f} title={framingMeaning[f]}>
-              {framingName[f]}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+        <FramingChoice value={shot.framing} onChoose={(to) => actions.setFraming(shot.place, to)} />
         <Box sx={{ flex: 1 }} />
         <ToggleButton
           value="lock"

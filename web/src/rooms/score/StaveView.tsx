@@ -35,6 +35,8 @@ export const StaveView = memo(function StaveView(props: Props) {
   const bottom = parts.bottom;
   const right = ruler.right;
   const shots = film.shots.filter((s) => s.end > stave.before && s.start < stave.end);
+  const isChosen = ({ place }: Placed) =>
+    place === selected || (selected !== null && also.includes(place));
   const shotProps = (shot: Placed) => {
     const problems = film.problems.filter((p) => p.place === shot.place);
     return {
@@ -42,14 +44,12 @@ export const StaveView = memo(function StaveView(props: Props) {
       production,
       ruler,
       parts,
-      selected: shot.place === selected || (selected !== null && also.includes(shot.place)),
+      selected: isChosen(shot),
       missing: problems.find((p) => p.kind === "OUT_OF_MATERIAL")?.frames ?? 0,
       lost: problems.some((p) => p.kind === "TAKE_MISSING"),
     };
   };
-  const chosen = film.shots.filter(
-    (s) => s.place === selected || (selected !== null && also.includes(s.place)),
-  );
+  const chosen = film.shots.filter(isChosen);
   return (
     <>
       <text

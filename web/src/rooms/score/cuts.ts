@@ -19,7 +19,7 @@ export interface Move extends Moment {
 }
 
 /** Between which frames a joint may move. */
-type Limits = { least: number; most: number };
+export type Limits = { least: number; most: number };
 
 /** The beat that falls exactly on a frame, or the frame itself. */
 export function momentAt(film: Film, frame: number): Moment {
@@ -63,7 +63,7 @@ export function stepped(
     const to = wordEdges(film)
       .filter((w) => (direction > 0 ? w.frame > it.frame : w.frame < it.frame))
       .at(direction > 0 ? 0 : -1);
-    return to && to.frame >= least && to.frame <= most ? onWord(joint, to, 0) : null;
+    return to && to.frame >= least && to.frame <= most ? { joint, ...onWord(to) } : null;
   }
   const beat =
     it.tie === "BEAT"
@@ -84,14 +84,15 @@ export function nudged(
   if (!it) return null;
   const frame = inLimits(film, joint, it.frame + by, limits);
   if (frame === it.frame) return null;
-  if (it.tie === "WORD") return onWord(joint, wordOf(it), it.offset + frame - it.frame);
+  if (it.tie === "WORD") return { joint, ...onWord(wordOf(it), it.offset + frame - it.frame) };
   return it.tie === "BEAT"
     ? { joint, beat: it.beat, offset: it.offset + frame - it.frame, frame: 0 }
     : { joint, beat: null, offset: 0, frame };
 }
 
-function onWord(joint: number, { line, word, edge }: WordEdge, offset: number): Move {
-  return { joint, beat: null, word: { line, word, edge }, offset, frame: 0 };
+/** The moment of an end of a word, or so many frames from it. */
+export function onWord({ line, word, edge }: WordEdge, offset = 0): Moment {
+  return { beat: null, word: { line, word, edge }, offset, frame: 0 };
 }
 
 /** To the nearest beat, downbeat or end of a word, or free where it is. */
@@ -107,7 +108,7 @@ export function tied(
     return it.tie === "FREE" ? null : { joint, beat: null, offset: 0, frame: it.frame };
   if (to === "word") {
     const word = nearestWord(film, it.frame, (at) => at >= least && at <= most);
-    return word && onWord(joint, word, 0);
+    return word && { joint, ...onWord(word) };
   }
   const beat = nearestBeat(film.clock, it.frame, (b) => {
     const at = film.clock.frames[b] ?? -1;

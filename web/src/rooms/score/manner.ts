@@ -1,5 +1,5 @@
 import type { Film } from "../../api/client";
-import type { Move } from "./cuts";
+import { limitsOf, type Limits, type Move } from "./cuts";
 
 /** What moving a cut does to what is around it. */
 export type Manner = "trim" | "ripple" | "roll" | "slide";
@@ -16,11 +16,6 @@ export const mannerMeaning: Record<Manner, string> = {
 /** Which end of a shot a cut is taken hold of by. */
 export type Side = "start" | "end";
 
-interface Limits {
-  least: number;
-  most: number;
-}
-
 /** Frames of the take before a shot's first used one, in frames of the film. */
 function spareBefore(film: Film, place: number): number {
   const shot = film.shots[place];
@@ -35,8 +30,7 @@ function spareBefore(film: Film, place: number): number {
 export function limitsFor(film: Film, joint: number, manner: Manner, side: Side): Limits {
   const at = (j: number) => film.joints[j]?.frame ?? (j < 0 ? -1 : Infinity);
   const here = at(joint);
-  const before = joint === 0 ? 0 : at(joint - 1) + 1;
-  const after = joint === film.joints.length - 1 ? Infinity : at(joint + 1) - 1;
+  const { least: before, most: after } = limitsOf(film, joint);
   switch (manner) {
     case "trim":
       return { least: before, most: after };

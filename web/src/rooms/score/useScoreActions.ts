@@ -12,14 +12,20 @@ import {
 import { useFilmEdit, useSetPick } from "../../api/queries";
 import { nearestBeat } from "../../parts/time";
 import { chosenPlaces, useRoom } from "../../store";
-import type { WordEdge } from "./words";
 import { copiesOf, copyOf } from "./copies";
-import { inLimits, momentAt, nudged, stepped, tied, type Moment, type TieTo } from "./cuts";
+import {
+  inLimits,
+  momentAt,
+  nudged,
+  stepped,
+  tied,
+  type Limits,
+  type Moment,
+  type TieTo,
+} from "./cuts";
 import { editFor, jointFor, limitsFor, type Manner, type Side } from "./manner";
 
 const FRAMINGS: readonly Framing[] = ["FIT", "FILL", "SOFT"];
-
-type Limits = ReturnType<typeof limitsFor>;
 
 /** How a shot that lies over the cut is changed. */
 export interface OverlayChange {
@@ -98,18 +104,6 @@ export function useScoreActions(id: Production["id"], material: Material | undef
             beat: null,
             offset: 0,
             frame: inLimits(film, j, frame, limits),
-          }),
-          manner,
-        ),
-      toWord: (joint: number, word: WordEdge, manner: Manner, side: Side) =>
-        moveCut(
-          { joint, side },
-          (_, j) => ({
-            joint: j,
-            beat: null,
-            word: { line: word.line, word: word.word, edge: word.edge },
-            offset: 0,
-            frame: 0,
           }),
           manner,
         ),

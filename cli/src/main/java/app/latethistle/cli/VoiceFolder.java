@@ -56,7 +56,7 @@ record VoiceFolder(Narration narration, List<Path> readings, List<Double> loudne
     for (int i = 0; i < files.size(); i++) {
       MonoSound sound = SoundFile.read(files.get(i), SongDecoder::reading);
       read.add(line(i, files.get(i), lines.get(i), sound.samples().length));
-      loudness.add(Loudness.integrated(stereo(sound.samples())));
+      loudness.add(Loudness.ofMono(sound.samples()));
     }
     return new VoiceFolder(new Narration(read), files, loudness);
   }
@@ -91,15 +91,6 @@ record VoiceFolder(Narration narration, List<Path> readings, List<Double> loudne
 
   private static String name(Path file) {
     return file.getFileName().toString();
-  }
-
-  private static float[] stereo(float[] mono) {
-    float[] stereo = new float[mono.length * 2];
-    for (int i = 0; i < mono.length; i++) {
-      stereo[2 * i] = mono[i];
-      stereo[2 * i + 1] = mono[i];
-    }
-    return stereo;
   }
 
   /** What is heard of it where a film has placed it. */

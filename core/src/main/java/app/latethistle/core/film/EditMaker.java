@@ -1,9 +1,7 @@
 package app.latethistle.core.film;
 
-import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
-import app.latethistle.core.time.FrameRate;
 import java.util.List;
 import java.util.Map;
 
@@ -11,16 +9,12 @@ import java.util.Map;
 public final class EditMaker {
   private final Resolved resolved;
   private final Film film;
-  private final BeatGrid grid;
-  private final FrameRate rate;
   private final Map<String, Take> takes;
   private final Cutting cutting;
 
   public EditMaker(Resolved resolved) {
     this.resolved = resolved;
     film = resolved.film();
-    grid = resolved.clocks().grid();
-    rate = resolved.rate();
     takes = resolved.takes();
     cutting = resolved.cutting();
   }
@@ -80,7 +74,8 @@ public final class EditMaker {
     // The new joint always stands at index 'place' or, before the first shot, at 1.
     int joint = Math.max(1, place);
     Tie tie = beatNearMiddle(shared);
-    long length = place == 0 ? frameOf(tie) - shared.start() : shared.end() - frameOf(tie);
+    long at = resolved.frameOrRefuse(tie);
+    long length = place == 0 ? at - shared.start() : shared.end() - at;
     long frames = takes.get(placement.take()).frames();
     long in = Math.max(0, Math.min(placement.in(), frames - length));
     return new Edit.InsertShot(place, placement.withIn(in), joint, tie);
@@ -88,17 +83,13 @@ public final class EditMaker {
 
   private Tie beatNearMiddle(FrameRange range) {
     long middle = (range.start() + range.end()) / 2;
-    int near = grid.nearest(rate.sampleOf(middle) + film.song().start());
+    int near = resolved.nearestBeat(middle);
     if (near >= 0) {
-      long frame = Cutting.frameOfBeat(near, film.song(), grid, rate);
+      long frame = resolved.frameOfBeat(near);
       if (frame > range.start() && frame < range.end()) {
         return Tie.onBeat(near);
       }
     }
     return Tie.free(middle);
-  }
-
-  private long frameOf(Tie tie) {
-    return resolved.frameOrRefuse(tie);
   }
 }

@@ -3,6 +3,8 @@ package app.latethistle.core.film;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -70,9 +72,14 @@ public record Film(
 
   /** An id like the one wished for that nothing in the film has. */
   public String freshId(String wish) {
+    return freshId(wish, Set.of());
+  }
+
+  /** The same, that is not among those taken elsewhere either. */
+  String freshId(String wish, Set<String> taken) {
     String stem = wish.isEmpty() ? "gap" : wish.replaceFirst("~\\d+$", "");
     String id = stem;
-    for (int n = 2; isTaken(id); n++) {
+    for (int n = 2; isTaken(id) || taken.contains(id); n++) {
       id = stem + "~" + n;
     }
     return id;
@@ -80,9 +87,24 @@ public record Film(
 
   private boolean isTaken(String id) {
     return indexOfId(id) >= 0
-        || overlays.stream().anyMatch(o -> o.name().equals(id))
-        || sounds.stream().anyMatch(s -> s.id().equals(id))
-        || markers.stream().anyMatch(m -> m.id().equals(id));
+        || overlay(id).isPresent()
+        || sound(id).isPresent()
+        || marker(id).isPresent();
+  }
+
+  /** The overlay of a name. */
+  public Optional<Overlay> overlay(String name) {
+    return Items.named(overlays, Overlay::name, name);
+  }
+
+  /** The detached sound of a name. */
+  public Optional<FilmSound> sound(String name) {
+    return Items.named(sounds, FilmSound::id, name);
+  }
+
+  /** The marker of a name. */
+  public Optional<Marker> marker(String name) {
+    return Items.named(markers, Marker::id, name);
   }
 
   /**

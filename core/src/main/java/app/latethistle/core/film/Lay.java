@@ -1,8 +1,5 @@
 package app.latethistle.core.film;
 
-import java.util.ArrayList;
-import java.util.List;
-
 /**
  * Lays a shot over the cut, changes one that lies there, or takes it away.
  *
@@ -14,29 +11,17 @@ public record Lay(String id, Overlay overlay) implements Edit {
    * @throws IllegalArgumentException if it has another name
    */
   public Lay {
-    if (overlay != null && !overlay.name().equals(id)) {
-      throw new IllegalArgumentException(
-          "The item is named " + overlay.name() + ", not " + id + ".");
-    }
+    Items.check(overlay, Overlay::name, id);
   }
 
   @Override
   public Film apply(Film film) {
-    List<Overlay> items = new ArrayList<>(film.overlays());
-    boolean there = items.removeIf(item -> item.name().equals(id));
-    if (overlay == null && !there) {
-      throw new IllegalArgumentException("There is no overlay " + id + " in the film.");
-    }
-    if (overlay != null) {
-      items.add(overlay);
-    }
-    return film.withOverlays(items);
+    return film.withOverlays(Items.with(film.overlays(), Overlay::name, id, overlay, "overlay"));
   }
 
   @Override
   public Edit inverse(Film before) {
-    return new Lay(
-        id, before.overlays().stream().filter(i -> i.name().equals(id)).findFirst().orElse(null));
+    return new Lay(id, before.overlay(id).orElse(null));
   }
 
   @Override

@@ -1,8 +1,5 @@
 package app.latethistle.core.film;
 
-import java.util.ArrayList;
-import java.util.List;
-
 /**
  * Sets a marker, changes one, or takes it away.
  *
@@ -14,28 +11,17 @@ public record Mark(String id, Marker marker) implements Edit {
    * @throws IllegalArgumentException if it has another name
    */
   public Mark {
-    if (marker != null && !marker.id().equals(id)) {
-      throw new IllegalArgumentException("The item is named " + marker.id() + ", not " + id + ".");
-    }
+    Items.check(marker, Marker::id, id);
   }
 
   @Override
   public Film apply(Film film) {
-    List<Marker> items = new ArrayList<>(film.markers());
-    boolean there = items.removeIf(item -> item.id().equals(id));
-    if (marker == null && !there) {
-      throw new IllegalArgumentException("There is no marker " + id + " in the film.");
-    }
-    if (marker != null) {
-      items.add(marker);
-    }
-    return film.withMarkers(items);
+    return film.withMarkers(Items.with(film.markers(), Marker::id, id, marker, "marker"));
   }
 
   @Override
   public Edit inverse(Film before) {
-    return new Mark(
-        id, before.markers().stream().filter(i -> i.id().equals(id)).findFirst().orElse(null));
+    return new Mark(id, before.marker(id).orElse(null));
   }
 
   @Override

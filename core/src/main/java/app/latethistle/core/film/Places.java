@@ -2,7 +2,9 @@ package app.latethistle.core.film;
 
 import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 
 /**
  * Edits that put shots in, take them out and part them. What each does to the film's length:
@@ -66,11 +68,11 @@ public final class Places {
       throw new IllegalArgumentException("There is no place " + joint + " to put a shot at.");
     }
     List<Placement> fresh = new ArrayList<>();
-    Film named = now;
+    Set<String> taken = new HashSet<>();
     for (Piece piece : pieces) {
-      Placement placement = piece.placement().withId(named.freshId(piece.placement().id()));
-      fresh.add(placement);
-      named = named.withCut(with(named.placements(), placement), padded(named.joints()));
+      String id = now.freshId(piece.placement().id(), taken);
+      taken.add(id);
+      fresh.add(piece.placement().withId(id));
     }
     long sum = pieces.stream().mapToLong(Piece::length).sum();
     if (now.placements().isEmpty()) {
@@ -85,8 +87,8 @@ public final class Places {
     Tie start = now.joints().get(joint);
     Tie end = film.tieAt(film.frame(joint) + sum);
     Shift shift = Shift.wholeBeats(film, film.frame(joint), film.frame(joint) + sum, joint);
-    if (start instanceof Tie.OnBeat on && film.frameOf(start).orElse(-1) == film.frame(joint)) {
-      int beat = nearestBeat(film, film.frame(joint) + sum, on);
+    if (start instanceof Tie.OnBeat on && film.honours(joint)) {
+      int beat = film.nearestBeat(film.frame(joint) + sum - on.offset());
       if (beat > on.beat()) {
         end = new Tie.OnBeat(beat, on.offset());
         shift = Shift.between(film, start, end, joint);
@@ -106,11 +108,6 @@ public final class Places {
     return Several.of(recut, shift.beside(film, film.frame(joint)));
   }
 
-  private static int nearestBeat(Resolved film, long frame, Tie.OnBeat start) {
-    long sample = film.rate().sampleOf(frame - start.offset()) + film.film().song().start();
-    return film.clocks().grid().nearest(sample);
-  }
-
   /**
    * Takes a shot out; what follows closes up. If something that follows is tied to beats, it closes
    * up by whole beats, as many as come nearest to the shot's length, and the next shot takes or
@@ -124,9 +121,7 @@ public final class Places {
     }
     Tie start = now.joints().get(place);
     Tie end = now.joints().get(place + 1);
-    boolean honoured =
-        film.frameOf(start).orElse(-1) == range.start()
-            && film.frameOf(end).orElse(-1) == range.end();
+    boolean honoured = film.honours(place) && film.honours(place + 1);
     Shift exact = honoured ? Shift.between(film, end, start, place + 1) : new Shift(0, 0);
     Shift shift =
         exact.beats() != 0
@@ -265,20 +260,5 @@ public final class Places {
       placements.add(places.contains(p) ? shot.withGroup(group) : shot);
     }
     return new Recut(Recut.Kind.GROUP, low, placements.size(), placements, 0, 0, List.of());
-  }
-
-  private static List<Placement> with(List<Placement> list, Placement one) {
-    return Film.changed(list, l -> l.add(one));
-  }
-
-  private static List<Tie> padded(List<Tie> ties) {
-    return Film.changed(
-        ties,
-        l -> {
-          l.add(Tie.free(0));
-          if (l.size() == 1) {
-            l.add(Tie.free(1));
-          }
-        });
   }
 }

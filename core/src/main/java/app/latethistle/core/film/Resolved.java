@@ -36,6 +36,11 @@ public record Resolved(
     return cutting.frames().get(joint);
   }
 
+  /** Whether a joint is where its tie asks. */
+  boolean honours(int joint) {
+    return frameOf(film.joints().get(joint)).orElse(-1) == frame(joint);
+  }
+
   /** The frame a tie asks for; empty if what it is tied to is not there. */
   public OptionalLong frameOf(Tie tie) {
     return Cutting.frameOf(tie, film.song(), cutting.voice(), clocks.grid(), rate);

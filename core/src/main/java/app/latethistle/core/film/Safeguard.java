@@ -42,14 +42,16 @@ public final class Safeguard {
 
   private static boolean isHeld(Overlay overlay, Resolved before, Resolved after) {
     String name = overlay.name();
-    return after.film().overlays().stream()
-        .filter(o -> o.name().equals(name))
-        .anyMatch(
+    return after
+        .film()
+        .overlay(name)
+        .filter(
             o ->
                 !o.placement().locked()
                     || Objects.equals(
                         before.cutting().beside().overlays().get(name),
-                        after.cutting().beside().overlays().get(name)));
+                        after.cutting().beside().overlays().get(name)))
+        .isPresent();
   }
 
   private static void layersAreClear(Resolved film) {

@@ -71,9 +71,9 @@ record Shift(long frames, int beats) {
 
   /** A joint is moved from where it is, which is not always where its tie asks. */
   private Tie joint(Resolved film, int j) {
-    Tie tie = film.film().joints().get(j);
-    boolean honoured = film.frameOf(tie).orElse(-1) == film.frame(j);
-    return honoured ? of(film, tie) : film.tieAt(film.frame(j) + frames);
+    return film.honours(j)
+        ? of(film, film.film().joints().get(j))
+        : film.tieAt(film.frame(j) + frames);
   }
 
   /** The edits that move what lies over and beside the cut at or after a frame. */

@@ -106,9 +106,8 @@ public final class Trims {
   }
 
   private static Shift between(Resolved film, int joint, Tie to, int moving) {
-    Tie from = film.film().joints().get(joint);
-    boolean honoured = film.frameOf(from).orElse(-1) == film.frame(joint);
-    return Shift.between(film, honoured ? from : Tie.free(film.frame(joint)), to, moving);
+    Tie from = film.honours(joint) ? film.film().joints().get(joint) : Tie.free(film.frame(joint));
+    return Shift.between(film, from, to, moving);
   }
 
   private static Placement ending(Resolved film, int place, long by) {

@@ -78,6 +78,24 @@ record Moment(long frame, Tie tie, double cost, boolean bar) {
     return distinct;
   }
 
+  /**
+   * The moments of a request that can be planned.
+   *
+   * @throws IllegalArgumentException if there is no shot, or no bar to end on
+   */
+  static List<Moment> toCut(CutPlanner.Request request) {
+    if (request.shots().isEmpty()) {
+      throw new IllegalArgumentException("There is no shot to cut; bring in clips first.");
+    }
+    List<Moment> moments = of(request);
+    if (moments.stream().noneMatch(Moment::bar)) {
+      throw new IllegalArgumentException(
+          "No bar of the song begins within the wanted length; make the film longer or start the"
+              + " song earlier.");
+    }
+    return moments;
+  }
+
   private static double cost(BeatGrid grid, int beat) {
     if (grid.isDownbeat(beat)) {
       return 0;

@@ -41,15 +41,7 @@ public final class PoolCut implements CutPlanner {
 
   @Override
   public CutPlan plan(Request request) {
-    if (request.shots().isEmpty()) {
-      throw new IllegalArgumentException("There is no shot to cut; bring in clips first.");
-    }
-    List<Moment> moments = Moment.of(request);
-    if (moments.stream().noneMatch(Moment::bar)) {
-      throw new IllegalArgumentException(
-          "No bar of the song begins within the wanted length; make the film longer or start the"
-              + " song earlier.");
-    }
+    List<Moment> moments = Moment.toCut(request);
     return new Search(request, moments)
         .run()
         .orElseThrow(

@@ -54,6 +54,20 @@ public final class Loudness {
     return level(meanOver(blocks, Math.max(ABSOLUTE_GATE, gate)));
   }
 
+  /**
+   * The same of one channel that is heard on both sides.
+   *
+   * @param mono at 48 kHz
+   */
+  public static double ofMono(float[] mono) {
+    float[] stereo = new float[mono.length * 2];
+    for (int i = 0; i < mono.length; i++) {
+      stereo[2 * i] = mono[i];
+      stereo[2 * i + 1] = mono[i];
+    }
+    return integrated(stereo);
+  }
+
   private static double meanOver(List<Double> blocks, double gate) {
     double sum = 0;
     int count = 0;

@@ -33,21 +33,18 @@ public record ReadingFacts(
           "A reading at " + reading.rate() + " Hz; it is measured at " + Samples.RATE + " Hz.");
     }
     float[] samples = reading.samples();
-    float[] stereo = new float[samples.length * 2];
     float peak = 0;
     int clipped = 0;
     int run = 0;
     for (int i = 0; i < samples.length; i++) {
       float magnitude = Math.abs(samples[i]);
-      stereo[2 * i] = samples[i];
-      stereo[2 * i + 1] = samples[i];
       peak = Math.max(peak, magnitude);
       run = magnitude >= FULL ? run + 1 : 0;
       clipped += run == RUN ? 1 : 0;
     }
     return new ReadingFacts(
         rate(words),
-        Math.max(Levels.FLOOR, Loudness.integrated(stereo)),
+        Math.max(Levels.FLOOR, Loudness.ofMono(samples)),
         Math.max(Levels.FLOOR, 20 * Math.log10(peak + 1e-9)),
         clipped,
         new Levels(reading).noise());

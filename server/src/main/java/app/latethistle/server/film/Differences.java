@@ -57,7 +57,7 @@ final class Differences {
   private static void overlays(
       FilmState from, FilmState to, Function<String, String> label, List<String> found) {
     for (Overlay overlay : to.film().overlays()) {
-      Optional<Overlay> was = named(from, overlay.name());
+      Optional<Overlay> was = from.film().overlay(overlay.name());
       if (was.isEmpty()) {
         found.add(name(overlay.placement(), label) + " is laid over");
       } else if (!was.get().equals(overlay)) {
@@ -65,14 +65,10 @@ final class Differences {
       }
     }
     for (Overlay gone : from.film().overlays()) {
-      if (named(to, gone.name()).isEmpty()) {
+      if (to.film().overlay(gone.name()).isEmpty()) {
         found.add(name(gone.placement(), label) + ", laid over, goes out");
       }
     }
-  }
-
-  private static Optional<Overlay> named(FilmState state, String name) {
-    return state.film().overlays().stream().filter(o -> o.name().equals(name)).findFirst();
   }
 
   private static List<String> moved(FrameRange was, FrameRange is) {

@@ -245,9 +245,7 @@ class EditController {
   }
 
   private static Overlay overlay(Film film, String name) {
-    return film.overlays().stream()
-        .filter(o -> o.name().equals(name))
-        .findFirst()
+    return film.overlay(name)
         .orElseThrow(
             () -> new IllegalArgumentException("That shot does not lie over the cut any more."));
   }
@@ -285,9 +283,8 @@ class EditController {
         s.revision(),
         film -> {
           FilmSound sound =
-              film.film().sounds().stream()
-                  .filter(x -> x.id().equals(s.name()))
-                  .findFirst()
+              film.film()
+                  .sound(s.name())
                   .orElseThrow(
                       () ->
                           new IllegalArgumentException("That sound is not in the film any more."));
@@ -323,9 +320,8 @@ class EditController {
             return new Mark(name, new Marker(name, m.at().tie(), note));
           }
           Marker old =
-              film.film().markers().stream()
-                  .filter(x -> x.id().equals(m.name()))
-                  .findFirst()
+              film.film()
+                  .marker(m.name())
                   .orElseThrow(() -> new IllegalArgumentException("That marker is gone."));
           return new Mark(
               m.name(), new Marker(m.name(), m.at() == null ? old.at() : m.at().tie(), note));

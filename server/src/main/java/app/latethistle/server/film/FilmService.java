@@ -7,7 +7,6 @@ import app.latethistle.core.film.EditMaker;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Merge;
 import app.latethistle.core.film.Placement;
-import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Retie;
 import app.latethistle.core.film.Safeguard;
 import app.latethistle.core.film.VoiceClock;
@@ -41,12 +40,10 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
-import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -106,12 +103,7 @@ public class FilmService {
    */
   @Transactional(readOnly = true)
   public FilmState version(long productionId, long versionId) {
-    FilmVersion version =
-        versions
-            .findById(versionId)
-            .filter(v -> v.productionId() == productionId)
-            .orElseThrow(
-                () -> new NoSuchElementException("There is no version " + versionId + " here."));
+    FilmVersion version = versions.get(productionId, versionId);
     return state(productionId).of(version.edit().film());
   }
 
@@ -127,17 +119,16 @@ public class FilmService {
     FilmState now = resolve(production);
     boolean stale = production.revision() != revision;
     Edit made = stale ? merged(now, revision, edit) : edit.apply(now);
-    EditLog after = now.log().apply(made);
+    FilmState after = now.with(now.log().apply(made));
     // A whole film in place of another, or another start of the song, moves what it must.
     boolean bound = !(made instanceof Edit.Replace || made instanceof Edit.SetSong);
     if (stale || bound) {
-      Resolved resolved = now.resolved();
-      Safeguard.hold(resolved, resolved.with(after.film()));
+      Safeguard.hold(now.resolved(), after.resolved());
     }
     int place = now.log().done();
     rows.forget(productionId, place);
     rows.save(new EditRow(productionId, place, EditJson.write(made)));
-    return changed(production, after);
+    return changed(after);
   }
 
   private Edit merged(FilmState now, long revision, Function<FilmState, Edit> edit) {
@@ -152,7 +143,7 @@ public class FilmService {
         .map(both -> new Edit.Replace(both, mine.label()))
         .orElseThrow(
             () -> {
-              List<String> meanwhile = Differences.of(base, now, labels(id));
+              List<String> meanwhile = Differences.of(base, now, shots.labels(id));
               return StaleRevision.meeting(mine.label(), few(meanwhile));
             });
   }
@@ -169,13 +160,6 @@ public class FilmService {
         state.cutting().problems().stream()
             .filter(p -> p.kind() == Cutting.Kind.TIE_NOT_HONOURED)
             .count();
-  }
-
-  private UnaryOperator<String> labels(long productionId) {
-    Map<String, String> labels =
-        shots.findByProductionId(productionId).stream()
-            .collect(Collectors.toMap(s -> Long.toString(s.id()), Shot::label));
-    return shot -> labels.getOrDefault(shot, "?");
   }
 
   /** Takes the last edit back. */
@@ -475,15 +459,19 @@ public class FilmService {
     if (production.revision() != revision) {
       throw StaleRevision.of("film");
     }
-    return changed(production, change.apply(resolve(production)));
+    FilmState now = resolve(production);
+    return changed(now.with(change.apply(now)));
   }
 
-  private FilmState changed(Production production, EditLog after) {
-    production.filmChanged(after.done());
+  /** Notes that the film is another now. Its clocks and takes are those it was changed on. */
+  private FilmState changed(FilmState after) {
+    Production production = after.production();
+    production.filmChanged(after.log().done());
     productions.flush();
     // Read again from the rows next time: this transaction may still fail.
     loaded.remove(production.id());
-    return resolve(production, after);
+    recent.keep(after);
+    return after;
   }
 
   private FilmState resolve(Production production) {

@@ -73,7 +73,12 @@ public record FilmState(
 
   /** The same production with another film. */
   FilmState of(Film film) {
-    return of(production, EditLog.of(film), takes, sounding, song, lines);
+    return with(EditLog.of(film));
+  }
+
+  /** The same production with other edits. */
+  FilmState with(EditLog other) {
+    return of(production, other, takes, sounding, song, lines);
   }
 
   /** What edits are worked out on. */

@@ -1,12 +1,14 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.measure.TakeFacts;
+import app.latethistle.core.measure.Travel;
 import app.latethistle.core.plan.Traits;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.server.material.Pictures;
 import app.latethistle.server.material.TakeEntry;
 import java.io.IOException;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,42 +44,37 @@ class ShotTraits {
 
   /** What is known of takes, by their ids. */
   Map<String, Traits> of(List<TakeEntry> takes, FrameRate rate) {
-    double most = takes.stream().mapToDouble(ShotTraits::motion).max().orElse(0);
-    double least = takes.stream().mapToDouble(ShotTraits::motion).min().orElse(0);
+    List<Optional<TakeFacts>> facts = takes.stream().map(TakeEntry::measured).toList();
+    double[] motions =
+        facts.stream().mapToDouble(f -> f.map(ShotTraits::motion).orElse(0.0)).toArray();
+    double most = Arrays.stream(motions).max().orElse(0);
+    double least = Arrays.stream(motions).min().orElse(0);
     Map<String, Traits> traits = new HashMap<>();
-    for (TakeEntry take : takes) {
-      traits.put(Long.toString(take.id()), traits(take, rate, least, most));
+    for (int i = 0; i < motions.length; i++) {
+      TakeEntry take = takes.get(i);
+      double energy = most > least ? (motions[i] - least) / (most - least) : 0.5;
+      float[] look = looks.computeIfAbsent(take.medium().hash(), hash -> look(take, rate));
+      traits.put(Long.toString(take.id()), traits(facts.get(i), energy, look));
     }
     return traits;
   }
 
-  private Traits traits(TakeEntry take, FrameRate rate, double least, double most) {
-    float[] look = looks.computeIfAbsent(take.medium().hash(), hash -> look(take, rate));
-    if (take.measured().isEmpty()) {
+  private static Traits traits(Optional<TakeFacts> measured, double energy, float[] look) {
+    if (measured.isEmpty()) {
       return new Traits(-1, 0, 0, 0, look);
     }
-    TakeFacts facts = take.measured().get();
-    double energy = most > least ? (motion(take) - least) / (most - least) : 0.5;
-    return new Traits(
-        energy,
-        facts.travel().right(),
-        facts.travel().down(),
-        Math.log(Math.max(0.01, facts.travel().zoom())),
-        look);
+    Travel travel = measured.get().travel();
+    double zoom = Math.log(Math.max(0.01, travel.zoom()));
+    return new Traits(energy, travel.right(), travel.down(), zoom, look);
   }
 
   /** Mean motion a second, whatever the file's rate. */
-  private static double motion(TakeEntry take) {
-    return take.measured()
-        .map(
-            facts -> {
-              double sum = 0;
-              for (float m : facts.motion()) {
-                sum += m;
-              }
-              return sum / Math.max(1, facts.motion().length) * facts.rate();
-            })
-        .orElse(0.0);
+  private static double motion(TakeFacts facts) {
+    double sum = 0;
+    for (float m : facts.motion()) {
+      sum += m;
+    }
+    return sum / Math.max(1, facts.motion().length) * facts.rate();
   }
 
   private float[] look(TakeEntry take, FrameRate rate) {

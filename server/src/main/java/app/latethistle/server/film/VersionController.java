@@ -1,12 +1,9 @@
 package app.latethistle.server.film;
 
-import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Shots;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
-import java.util.NoSuchElementException;
-import java.util.stream.Collectors;
+import java.util.function.UnaryOperator;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -49,15 +46,13 @@ class VersionController {
   @Transactional(readOnly = true)
   public List<VersionView> versions(@PathVariable long productionId) {
     FilmState now = films.state(productionId);
-    Map<String, String> labels =
-        shots.findByProductionId(productionId).stream()
-            .collect(Collectors.toMap(s -> Long.toString(s.id()), Shot::label));
+    UnaryOperator<String> label = shots.labels(productionId);
     return versions.findByProductionIdOrderById(productionId).stream()
-        .map(version -> view(version, now, labels))
+        .map(version -> view(version, now, label))
         .toList();
   }
 
-  private static VersionView view(FilmVersion version, FilmState now, Map<String, String> labels) {
+  private static VersionView view(FilmVersion version, FilmState now, UnaryOperator<String> label) {
     FilmState then = now.of(version.edit().film());
     return new VersionView(
         version.id(),
@@ -65,7 +60,7 @@ class VersionController {
         version.madeAt(),
         then.cutting().length(),
         then.film().placements().size(),
-        Differences.of(now, then, shot -> labels.getOrDefault(shot, "?")));
+        Differences.of(now, then, label));
   }
 
   @PostMapping
@@ -91,20 +86,13 @@ class VersionController {
   @PostMapping("/{id}/back")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void back(@PathVariable long productionId, @PathVariable long id, @RequestBody BackTo asked) {
-    FilmVersion version = get(productionId, id);
+    FilmVersion version = versions.get(productionId, id);
     films.edit(productionId, asked.revision(), state -> version.edit());
   }
 
   @DeleteMapping("/{id}")
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void remove(@PathVariable long productionId, @PathVariable long id) {
-    versions.delete(get(productionId, id));
-  }
-
-  private FilmVersion get(long productionId, long id) {
-    return versions
-        .findById(id)
-        .filter(v -> v.productionId() == productionId)
-        .orElseThrow(() -> new NoSuchElementException("There is no version " + id + " here."));
+    versions.delete(versions.get(productionId, id));
   }
 }

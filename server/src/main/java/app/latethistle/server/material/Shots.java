@@ -1,8 +1,11 @@
 package app.latethistle.server.material;
 
 import java.util.List;
+import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 /** The shots kept. */
@@ -17,5 +20,13 @@ public interface Shots extends JpaRepository<Shot, Long> {
     return findById(id)
         .filter(shot -> shot.productionId() == productionId)
         .orElseThrow(() -> new NoSuchElementException("There is no shot " + id + " here."));
+  }
+
+  /** What each shot of a production is called, by its id as films have it; "?" for any other. */
+  default UnaryOperator<String> labels(long productionId) {
+    Map<String, String> labels =
+        findByProductionId(productionId).stream()
+            .collect(Collectors.toMap(s -> Long.toString(s.id()), Shot::label));
+    return shot -> labels.getOrDefault(shot, "?");
   }
 }

@@ -48,11 +48,7 @@ class PreviewController {
   ResponseEntity<byte[]> still(
       @PathVariable long productionId, @PathVariable String revision, @PathVariable long frame)
       throws IOException {
-    Matcher version = VERSION.matcher(revision);
-    FilmState state =
-        version.matches()
-            ? films.version(productionId, Long.parseLong(version.group(1)))
-            : films.state(productionId);
+    FilmState state = named(productionId, revision);
     // A page that has not yet heard of the newest edit gets the newest picture, not to be kept.
     boolean current = Long.toString(state.production().revision()).equals(revision);
     return ResponseEntity.ok()
@@ -130,13 +126,18 @@ class PreviewController {
         .body(text);
   }
 
-  private FilmState current(long productionId, String revision) {
+  /** The version that stands in the place of a revision, or the film as it is. */
+  private FilmState named(long productionId, String revision) {
     Matcher version = VERSION.matcher(revision);
-    if (version.matches()) {
-      return films.version(productionId, Long.parseLong(version.group(1)));
-    }
-    FilmState state = films.state(productionId);
-    if (!Long.toString(state.production().revision()).equals(revision)) {
+    return version.matches()
+        ? films.version(productionId, Long.parseLong(version.group(1)))
+        : films.state(productionId);
+  }
+
+  private FilmState current(long productionId, String revision) {
+    FilmState state = named(productionId, revision);
+    if (!VERSION.matcher(revision).matches()
+        && !Long.toString(state.production().revision()).equals(revision)) {
       throw new NoSuchElementException(
           "The film is at revision " + state.production().revision() + ", not " + revision + ".");
     }
