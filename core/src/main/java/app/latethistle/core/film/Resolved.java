@@ -61,9 +61,20 @@ public record Resolved(
                         : "The song has no such beat; tie the cut to another."));
   }
 
-  /** The beat that falls nearest to a frame; -1 without beats. */
+  /**
+   * The beat that falls nearest to a frame; -1 where there is none: without beats, and more than
+   * half a beat before the first or past the last.
+   */
   int nearestBeat(long frame) {
-    return clocks.grid().nearest(rate.sampleOf(frame) + film.song().start());
+    int beats = clocks.grid().size();
+    int near = clocks.grid().nearest(rate.sampleOf(frame) + film.song().start());
+    boolean within = near > 0 && near < beats - 1;
+    if (within || beats < 2) {
+      return near;
+    }
+    int inward = near == 0 ? 1 : near - 1;
+    long half = Math.abs(frameOfBeat(inward) - frameOfBeat(near)) / 2;
+    return Math.abs(frame - frameOfBeat(near)) <= half ? near : -1;
   }
 
   /** The frame a beat falls on. */

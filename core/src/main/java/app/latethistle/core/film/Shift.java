@@ -38,7 +38,7 @@ record Shift(long frames, int beats) {
       if (joints.get(j) instanceof Tie.OnBeat on && on.beat() < film.clocks().grid().size()) {
         long before = film.frameOfBeat(on.beat());
         int beat = film.nearestBeat(before + to - from);
-        return beat == on.beat()
+        return beat < 0 || beat == on.beat()
             ? frames
             : new Shift(film.frameOfBeat(beat) - before, beat - on.beat());
       }

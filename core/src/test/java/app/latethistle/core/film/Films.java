@@ -16,6 +16,9 @@ public final class Films {
   public static final FrameRate RATE = FrameRate.FPS_24;
   public static final BeatGrid GRID = BeatGrid.even(120, 0.25, 240, 4);
 
+  /** A song of five bars, which most films outlast. */
+  static final BeatGrid SHORT = BeatGrid.even(120, 0.25, 20, 4);
+
   private Films() {}
 
   /** Takes "a0" to "a9" and "b0" to "b9" of 120 to 129 frames. */
@@ -30,7 +33,12 @@ public final class Films {
 
   /** A film resolved on the grid. */
   public static Resolved resolved(Film film) {
-    return Resolved.of(film, Clocks.of(GRID), RATE, takes());
+    return resolved(film, GRID);
+  }
+
+  /** A film resolved on a grid. */
+  static Resolved resolved(Film film, BeatGrid grid) {
+    return Resolved.of(film, Clocks.of(grid), RATE, takes());
   }
 
   private static Take take(String id, long frames) {
@@ -39,6 +47,11 @@ public final class Films {
 
   /** A film of 1 to 8 shots, cut on beats four apart with some free cuts among them. */
   public static Film film(Random random) {
+    return film(random, GRID);
+  }
+
+  /** A film whose cuts past the last beat of a grid are free. */
+  static Film film(Random random, BeatGrid grid) {
     int n = 1 + random.nextInt(8);
     List<Placement> placements = new ArrayList<>();
     List<Tie> joints = new ArrayList<>();
@@ -48,7 +61,9 @@ public final class Films {
           Placement.of("s" + i, "a" + i, random.nextInt(40), Framing.FILL, random.nextInt(4) == 0));
       int beat = 4 * (i + 1);
       long frame = Cutting.frameOfBeat(beat, SongUse.PLAIN, GRID, RATE);
-      joints.add(random.nextInt(4) == 0 ? Tie.free(frame + 3) : Tie.onBeat(beat));
+      boolean free = random.nextInt(4) == 0;
+      boolean past = beat >= grid.size();
+      joints.add(free ? Tie.free(frame + 3) : past ? Tie.free(frame) : Tie.onBeat(beat));
     }
     return new Film(placements, joints, new SongUse(0, random.nextInt(30)));
   }
