@@ -39,13 +39,15 @@ export function outlinePath(
   down: number,
 ): string {
   const step = 2;
-  const top: string[] = [];
-  const bottom: string[] = [];
+  let top = "";
+  let bottom = "";
   for (let dx = 0; dx <= width; dx += step) {
     const px = x + Math.min(dx, width);
     const level = highest(values, perSecond, at(px), at(px + step));
-    top.push(`${px.toFixed(1)} ${(y - level * up).toFixed(1)}`);
-    bottom.push(`${px.toFixed(1)} ${(y + level * down).toFixed(1)}`);
+    const here = px.toFixed(1);
+    top += `L${here} ${(y - level * up).toFixed(1)}`;
+    if (down > 0) bottom = `L${here} ${(y + level * down).toFixed(1)}${bottom}`;
   }
-  return `M${top.join("L")}L${bottom.reverse().join("L")}Z`;
+  if (down === 0) return `M${x} ${y}${top}V${y}Z`;
+  return `M${top.slice(1)}${bottom}Z`;
 }

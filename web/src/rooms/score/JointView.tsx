@@ -1,24 +1,28 @@
 import { memo } from "react";
-import type { Film, Joint, ProblemKind } from "../../api/client";
+import type { Joint, ProblemKind } from "../../api/client";
 import { ink } from "../../theme";
 import type { Parts, Ruler } from "./layout";
 
 interface Props {
   index: number;
   joint: Joint;
-  film: Film;
+  /** Whether it is the film's last cut, which ends it. */
+  last: boolean;
+  /** Whether something is wrong with what it is tied to. */
+  wrong: boolean;
   ruler: Ruler;
   parts: Parts;
   /** Whether it belongs to the selected shot, and whether the cut keys move it. */
   selection: "none" | "shot" | "moves";
 }
 
-const WRONG: readonly ProblemKind[] = [
+/** What can be wrong with the cut that ends a shot. */
+export const WRONG_CUT: ReadonlySet<ProblemKind> = new Set<ProblemKind>([
   "TIE_NOT_HONOURED",
   "BEAT_MISSING",
   "WORD_MISSING",
   "INSIDE_WORD",
-];
+]);
 
 /** Frames that a cut usually comes before a phrase, which need no telling. */
 const BREATH = 2;
@@ -27,46 +31,26 @@ const BREATH = 2;
 export const JointView = memo(function JointView({
   index,
   joint,
-  film,
+  last,
+  wrong,
   ruler,
   parts,
   selection,
 }: Props) {
   const x = ruler.x(joint.frame);
-  const wrong = film.problems.some((p) => p.place === index - 1 && WRONG.includes(p.kind));
   const colour = wrong ? ink.rust : selection === "none" ? ink.ink : ink.thistleDeep;
-  const inside = index < film.shots.length;
   const onBeat = joint.tie === "BEAT";
   const onWord = joint.tie === "WORD";
   const headY = onWord ? parts.pictureEnd + 8 : 63;
   const headX =
     joint.tie !== "FREE" && joint.offset !== 0 ? ruler.x(joint.frame - joint.offset) : x;
+  const stem = onWord
+    ? `M${x} ${parts.pictureEnd}v15`
+    : `M${x} ${onBeat ? 63 : 66}V${parts.picture}`;
   return (
     <g pointerEvents="none" data-joint={index}>
-      {inside && (
-        <>
-          <rect
-            x={x - 1.5}
-            y={parts.picture}
-            width={3}
-            height={parts.pictureEnd - parts.picture}
-            fill={ink.sheet}
-          />
-          <line
-            x1={x}
-            x2={x}
-            y1={parts.picture}
-            y2={parts.pictureEnd}
-            stroke={colour}
-            strokeWidth={1.2}
-          />
-        </>
-      )}
-      <line
-        x1={x}
-        x2={x}
-        y1={onWord ? parts.pictureEnd : onBeat ? 63 : 66}
-        y2={onWord ? parts.pictureEnd + 15 : parts.picture}
+      <path
+        d={`${last ? "" : `M${x} ${parts.picture}V${parts.pictureEnd}`}${stem}`}
         stroke={colour}
         strokeWidth={selection === "none" ? 1.2 : 2}
       />

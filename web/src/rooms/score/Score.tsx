@@ -22,7 +22,8 @@ import { ShotCard } from "./ShotCard";
 import { Transport } from "./Transport";
 import { rowsNeeded } from "./lyrics";
 import { widthOf } from "./widths";
-import { Ruler, SHEET, barsOf, placeStaves, stavesOf, usualBarsPerLine } from "./layout";
+import { placeStaves } from "./layout";
+import { useRulers } from "./useRulers";
 import { useScoreActions } from "./useScoreActions";
 import { useScoreKeys } from "./useScoreKeys";
 import { useFollow, useWindow } from "./useWindow";
@@ -45,13 +46,7 @@ function Cut({ production, film }: { production: Production; film: Film }) {
   const [sheet, size] = useSize({ width: 904, height: 680 });
   const fps = production.framesPerSecond;
 
-  const bars = useMemo(() => barsOf(film, fps).bars.length, [film, fps]);
-  const barsPerLine = wish ?? usualBarsPerLine(bars);
-  const rulers = useMemo(() => {
-    const room = (size.width - SHEET.first - SHEET.right) / barsPerLine;
-    const barWidth = Math.min(room, barsPerLine === 4 ? 240 : 960 / barsPerLine);
-    return stavesOf(film, fps, barsPerLine).map((stave) => new Ruler(stave, barWidth));
-  }, [film, fps, barsPerLine, size.width]);
+  const { rulers, barsPerLine } = useRulers(film, fps, wish, size.width);
   const rows = useMemo(() => rowsNeeded(film.voice, rulers, widthOf), [film.voice, rulers]);
   const sounds = useMemo(() => hasSounds(film), [film]);
   const open = useRoom((s) => rulers.findLastIndex((r) => r.stave.start <= s.frame));

@@ -53,7 +53,7 @@ export const ShotPictures = memo(function ShotPictures(props: Props) {
         <rect
           x={short}
           y={parts.picture}
-          width={x + width - short}
+          width={Math.max(1, x + width - short)}
           height={height}
           fill="url(#missing)"
         />
@@ -73,7 +73,7 @@ export const ShotMarks = memo(function ShotMarks(props: Props) {
   const roomy = ownWidth >= chipWidth - 4;
   const middle = (parts.picture + parts.pictureEnd) / 2;
   return (
-    <g pointerEvents="none">
+    <>
       {roomy && (
         <g transform={`translate(${labelX + 4} ${parts.picture + 4})`}>
           <rect width={chipWidth} height={18} rx={2} fill={selected ? ink.thistle : "#27212DCC"} />
@@ -112,7 +112,7 @@ export const ShotMarks = memo(function ShotMarks(props: Props) {
           <rect
             x={x + 1}
             y={parts.picture - 1}
-            width={width - 2}
+            width={Math.max(1, width - 2)}
             height={parts.pictureEnd - parts.picture + 2}
             stroke={ink.thistle}
             strokeWidth={2}
@@ -121,7 +121,7 @@ export const ShotMarks = memo(function ShotMarks(props: Props) {
           {shot.end <= stave.end && <Grip x={x + width - 6} y={middle} />}
         </g>
       )}
-    </g>
+    </>
   );
 });
 
@@ -152,41 +152,35 @@ function Pictures({ shot, production, parts, x, width, from, to, height }: Pictu
   const count = Math.max(1, Math.min(12, Math.round(width / frameWidth)));
   const cell = width / count;
   const used = Math.max(0, to - from - 1);
+  const whole = shot.framing !== "FILL" && count === 1 && cell >= frameWidth;
+  const frame = (i: number) => {
+    const within = count === 1 ? 0.5 : i / (count - 1);
+    return Math.min(shot.material - 1, shot.in + (from - shot.start) + Math.round(within * used));
+  };
+  const cells = Array.from({ length: count }, (_, i) => i);
   return (
     <>
-      {Array.from({ length: count }, (_, i) => {
-        const within = count === 1 ? 0.5 : i / (count - 1);
-        const frame = Math.min(
-          shot.material - 1,
-          shot.in + (from - shot.start) + Math.round(within * used),
-        );
-        return (
-          <g key={i}>
-            <svg x={x + i * cell} y={parts.picture} width={cell} height={height}>
-              <image
-                href={takeFrameUrl(production.id, shot.takeId, frame, 144)}
-                width="100%"
-                height="100%"
-                preserveAspectRatio={
-                  shot.framing === "FILL" || count > 1 || cell < frameWidth
-                    ? "xMidYMid slice"
-                    : "xMidYMid meet"
-                }
-              />
-            </svg>
-            {i > 0 && (
-              <line
-                x1={x + i * cell}
-                x2={x + i * cell}
-                y1={parts.picture}
-                y2={parts.pictureEnd}
-                stroke="#FBF9F5"
-                strokeOpacity={0.55}
-              />
-            )}
-          </g>
-        );
-      })}
+      {cells.map((i) => (
+        <image
+          key={i}
+          href={takeFrameUrl(production.id, shot.takeId, frame(i), 144)}
+          x={x + i * cell}
+          y={parts.picture}
+          width={cell}
+          height={height}
+          preserveAspectRatio={whole ? "xMidYMid meet" : "xMidYMid slice"}
+        />
+      ))}
+      {count > 1 && (
+        <path
+          d={cells
+            .slice(1)
+            .map((i) => `M${x + i * cell} ${parts.picture}v${height}`)
+            .join("")}
+          stroke="#FBF9F5"
+          strokeOpacity={0.55}
+        />
+      )}
     </>
   );
 }

@@ -3,7 +3,7 @@ import type { Film, Placed, Production } from "../../api/client";
 import { beatName } from "../../parts/time";
 import { face, ink } from "../../theme";
 import { outlinePath, type Outline } from "../cues/peaks";
-import { JointView } from "./JointView";
+import { JointView, WRONG_CUT } from "./JointView";
 import { ShotMarks, ShotPictures } from "./ShotView";
 import type { Aim } from "./aim";
 import { wordName } from "./words";
@@ -11,34 +11,23 @@ import { OverlayStrips } from "./OverlayStrips";
 import { RangeWash } from "./RangeWash";
 import { SoundLane } from "./SoundLane";
 import { VoiceLane } from "./VoiceLane";
+import { isSameStave, jointsOn, problemsOf, shotsOn, type StaveProps } from "./staves";
 import { SHEET, type Parts, type Ruler } from "./layout";
 
-interface Props {
-  production: Production;
-  film: Film;
-  outline: Outline | null;
-  ruler: Ruler;
-  parts: Parts;
-  isLast: boolean;
-  selected: number | null;
-  also: readonly number[];
-  laid: string | null;
-  selectedEnd: "in" | "out";
-  aim: Aim | null;
-}
-
 /** One stave: ribbon, ticks, heads, pictures. Positions are those of LOOK.md, "The score line". */
-export const StaveView = memo(function StaveView(props: Props) {
+export const StaveView = memo(function StaveView(props: StaveProps) {
   const { film, outline, ruler, parts, isLast, production, selected, selectedEnd, aim } = props;
   const { also, laid } = props;
   const { stave } = ruler;
   const bottom = parts.bottom;
   const right = ruler.right;
-  const shots = film.shots.filter((s) => s.end > stave.before && s.start < stave.end);
+  const shots = shotsOn(film, stave);
   const isChosen = ({ place }: Placed) =>
     place === selected || (selected !== null && also.includes(place));
+  const wrong = problemsOf(film);
+  const joints = jointsOn(film, stave, isLast);
   const shotProps = (shot: Placed) => {
-    const problems = film.problems.filter((p) => p.place === shot.place);
+    const problems = wrong.get(shot.place) ?? [];
     return {
       shot,
       production,
@@ -103,16 +92,10 @@ export const StaveView = memo(function StaveView(props: Props) {
       <Bars ruler={ruler} bottom={bottom} film={film} />
       <Ribbon film={film} outline={outline} ruler={ruler} production={production} />
       <line x1={SHEET.lead} x2={right} y1={50} y2={50} stroke={ink.ink2} />
-      {stave.ticks.map((tick) => (
-        <line
-          key={tick.frame}
-          x1={ruler.x(tick.frame)}
-          x2={ruler.x(tick.frame)}
-          y1={50}
-          y2={tick.strong ? 57 : 54}
-          stroke={ink.ink2}
-        />
-      ))}
+      <path
+        d={stave.ticks.map((t) => `M${ruler.x(t.frame)} 50V${t.strong ? 57 : 54}`).join("")}
+        stroke={ink.ink2}
+      />
       {shots.map((shot) => (
         <ShotPictures key={shot.id} {...shotProps(shot)} />
       ))}
@@ -127,33 +110,43 @@ export const StaveView = memo(function StaveView(props: Props) {
           pointerEvents="none"
         />
       )}
-      {shots.map((shot) => (
-        <ShotMarks key={shot.id} {...shotProps(shot)} />
-      ))}
-      {film.joints.map((joint, i) => {
-        const here =
-          i > 0 &&
-          joint.frame >= stave.start &&
-          (joint.frame < stave.end || (isLast && i === film.shots.length));
-        if (!here) return null;
-        return (
-          <JointView
-            key={i}
-            index={i}
-            joint={joint}
-            film={film}
-            ruler={ruler}
-            parts={parts}
-            selection={
-              selected === null || (i !== selected && i !== selected + 1)
-                ? "none"
-                : i === (selectedEnd === "in" ? selected : selected + 1)
-                  ? "moves"
-                  : "shot"
-            }
-          />
-        );
-      })}
+      <g pointerEvents="none">
+        {shots.map((shot) => (
+          <ShotMarks key={shot.id} {...shotProps(shot)} />
+        ))}
+        <path
+          d={joints
+            .filter((i) => i < film.shots.length)
+            .map(
+              (i) => `M${ruler.x(film.joints[i]?.frame ?? 0)} ${parts.picture}V${parts.pictureEnd}`,
+            )
+            .join("")}
+          stroke={ink.sheet}
+          strokeWidth={3}
+        />
+        {joints.map((i) => {
+          const joint = film.joints[i];
+          if (!joint) return null;
+          return (
+            <JointView
+              key={i}
+              index={i}
+              joint={joint}
+              last={i === film.shots.length}
+              wrong={(wrong.get(i - 1) ?? []).some((p) => WRONG_CUT.has(p.kind))}
+              ruler={ruler}
+              parts={parts}
+              selection={
+                selected === null || (i !== selected && i !== selected + 1)
+                  ? "none"
+                  : i === (selectedEnd === "in" ? selected : selected + 1)
+                    ? "moves"
+                    : "shot"
+              }
+            />
+          );
+        })}
+      </g>
       <line
         x1={SHEET.lead}
         x2={SHEET.lead}
@@ -186,7 +179,7 @@ export const StaveView = memo(function StaveView(props: Props) {
       <AimView aim={aim} film={film} ruler={ruler} parts={parts} isLast={isLast} />
     </>
   );
-});
+}, isSameStave);
 
 function Bars({ ruler, bottom, film }: { ruler: Ruler; bottom: number; film: Film }) {
   const { stave } = ruler;
@@ -205,26 +198,24 @@ function Bars({ ruler, bottom, film }: { ruler: Ruler; bottom: number; film: Fil
           lead-in
         </text>
       )}
-      {stave.bars.map((bar, i) => {
-        const x = ruler.x(bar.frame);
-        const narrow = ruler.barWidth < 30 && i % 2 === 1;
-        return (
-          <g key={bar.frame}>
-            <line x1={x} x2={x} y1={22} y2={bottom + 16} stroke={ink.rule} />
-            {!narrow && (
-              <text
-                x={x + 4}
-                y={17}
-                fontSize={12}
-                fontWeight={i === 0 ? 600 : 400}
-                fill={i === 0 ? ink.ink : ink.ink3}
-              >
-                {bar.label}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      <path
+        d={stave.bars.map((bar) => `M${ruler.x(bar.frame)} 22V${bottom + 16}`).join("")}
+        stroke={ink.rule}
+      />
+      {stave.bars.map((bar, i) =>
+        ruler.barWidth < 30 && i % 2 === 1 ? null : (
+          <text
+            key={bar.frame}
+            x={ruler.x(bar.frame) + 4}
+            y={17}
+            fontSize={12}
+            fontWeight={i === 0 ? 600 : 400}
+            fill={i === 0 ? ink.ink : ink.ink3}
+          >
+            {bar.label}
+          </text>
+        ),
+      )}
     </>
   );
 }

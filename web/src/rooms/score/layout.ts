@@ -38,14 +38,17 @@ export const SHEET = {
 /** Seconds a pseudo-bar lasts where there is no music: eight make a stave of 20 s. */
 const PLAIN_BAR_SECONDS = 2.5;
 
+/** What a film is measured by. */
+export type Timed = Pick<Film, "clock" | "length">;
+
 /** The starts of all bars of the film, and its beats; bars go on at the last tempo past the song. */
-export function barsOf(film: Film, framesPerSecond: number): { bars: BarStart[]; ticks: Tick[] } {
+export function barsOf(film: Timed, framesPerSecond: number): { bars: BarStart[]; ticks: Tick[] } {
   return film.clock.frames.length >= 2
     ? musicBars(film, film.clock)
     : plainBars(film, framesPerSecond);
 }
 
-function musicBars(film: Film, clock: Clock) {
+function musicBars(film: Timed, clock: Clock) {
   const bars: BarStart[] = [];
   const ticks: Tick[] = [];
   clock.frames.forEach((frame, beat) => {
@@ -71,7 +74,7 @@ function musicBars(film: Film, clock: Clock) {
   return { bars, ticks };
 }
 
-function plainBars(film: Film, framesPerSecond: number) {
+function plainBars(film: Timed, framesPerSecond: number) {
   const bars: BarStart[] = [];
   const ticks: Tick[] = [];
   const seconds = film.length / framesPerSecond;
@@ -85,7 +88,7 @@ function plainBars(film: Film, framesPerSecond: number) {
 }
 
 /** Wraps a film into staves of so many bars. The last bar may end past the film's end. */
-export function stavesOf(film: Film, framesPerSecond: number, barsPerLine: number): Stave[] {
+export function stavesOf(film: Timed, framesPerSecond: number, barsPerLine: number): Stave[] {
   const { bars, ticks } = barsOf(film, framesPerSecond);
   // A bar that begins with or after the last frame holds no picture.
   const kept = bars.filter((b, i) => i === 0 || b.frame < film.length - 1);

@@ -152,7 +152,7 @@ public final class EditBench {
     run(
         """
         (place) => {
-          const drawn = [...document.querySelectorAll("[data-place] rect")];
+          const drawn = [...document.querySelectorAll("[data-place] > rect:first-child")];
           const at = drawn[place % drawn.length].getBoundingClientRect();
           const svg = document.querySelector('svg[aria-label="Score"]');
           const init = { bubbles: true, button: 0, pointerId: 1,

@@ -1,0 +1,42 @@
+import { useMemo, useState } from "react";
+import type { Film } from "../../api/client";
+import { Ruler, SHEET, barsOf, stavesOf, usualBarsPerLine } from "./layout";
+
+/** The rulers of a film's staves. Those that measure as before an edit stay the same objects. */
+export function useRulers(film: Film, fps: number, wish: number | null, width: number) {
+  const { clock, length } = film;
+  const made = useMemo(() => {
+    const timed = { clock, length };
+    const barsPerLine = wish ?? usualBarsPerLine(barsOf(timed, fps).bars.length);
+    const room = (width - SHEET.first - SHEET.right) / barsPerLine;
+    const barWidth = Math.min(room, barsPerLine === 4 ? 240 : 960 / barsPerLine);
+    const staves = stavesOf(timed, fps, barsPerLine);
+    return { barsPerLine, rulers: staves.map((stave) => new Ruler(stave, barWidth)) };
+  }, [clock, length, fps, wish, width]);
+  const [kept, keep] = useState(made);
+  if (kept === made || sameMeasures(kept, made)) return kept;
+  const next = {
+    ...made,
+    rulers: made.rulers.map((r, i) => {
+      const old = kept.rulers[i];
+      return old && sameMeasure(old, r) ? old : r;
+    }),
+  };
+  keep(next);
+  return next;
+}
+
+interface Measures {
+  barsPerLine: number;
+  rulers: readonly Ruler[];
+}
+
+const sameMeasures = (a: Measures, b: Measures) =>
+  a.barsPerLine === b.barsPerLine &&
+  a.rulers.length === b.rulers.length &&
+  a.rulers.every((r, i) => sameMeasure(r, b.rulers[i]));
+
+const sameMeasure = (a: Ruler, b: Ruler | undefined) =>
+  b !== undefined &&
+  a.barWidth === b.barWidth &&
+  JSON.stringify(a.stave) === JSON.stringify(b.stave);
