@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { Ruler, SHEET, barsOf, partsFor, stavesOf, usualBarsPerLine } from "../rooms/score/layout";
 import { film } from "./film";
+import { partAt } from "../rooms/score/usePrepared";
 
 describe("staves", () => {
   it("cover the film once, line after line", () => {
@@ -89,5 +90,19 @@ describe("the sheet's measures", () => {
       expect(parts.height * lines).toBeLessThanOrEqual(690);
       expect(parts.pictureEnd).toBeGreaterThan(parts.picture + 20);
     }
+  });
+});
+
+describe("an HLS playlist", () => {
+  const list = "#EXTM3U\n#EXT-X-VERSION:7\n#EXTINF:2.000000,\n0-a.ts\n#EXTINF:1.500000,\n1-b.ts\n";
+
+  it("tells the file that holds a second", () => {
+    expect([0, 1.99, 2, 3.4, 3.5].map((at) => partAt(list, at))).toEqual([
+      "0-a.ts",
+      "0-a.ts",
+      "1-b.ts",
+      "1-b.ts",
+      null,
+    ]);
   });
 });

@@ -2,10 +2,19 @@ import { useEffect, useState } from "react";
 
 /**
  * A picture that changes often: the old one stays until the new one is decoded, and while one is
- * loading only the newest wish is kept, so scrubbing never queues.
+ * loading only the newest wish is kept, so scrubbing never queues. Without a wish it stays.
  */
-export function Still({ src, alt }: { src: string; alt: string }) {
-  const shown = useLatest(src);
+export function Still({
+  src,
+  alt,
+  onShown,
+}: {
+  src: string | null;
+  alt: string;
+  /** Told when a picture that was wished for is there. */
+  onShown?: () => void;
+}) {
+  const shown = useLatest(src, onShown);
   if (!shown) return null;
   return (
     <img
@@ -17,10 +26,18 @@ export function Still({ src, alt }: { src: string; alt: string }) {
   );
 }
 
-function useLatest(src: string): string | null {
+function useLatest(src: string | null, onShown?: () => void): string | null {
   const [shown, setShown] = useState<string | null>(null);
-  const [loader] = useState(() => new Loader(setShown));
-  useEffect(() => loader.want(src), [loader, src]);
+  const [loader] = useState(
+    () =>
+      new Loader((now) => {
+        setShown(now);
+        onShown?.();
+      }),
+  );
+  useEffect(() => {
+    if (src !== null) loader.want(src);
+  }, [loader, src]);
   return shown;
 }
 

@@ -1,18 +1,24 @@
 import Box from "@mui/material/Box";
 import Hls from "hls.js";
-import { useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { filmUrl, stillUrl, type Film, type Production } from "../../api/client";
 import { Still } from "../../parts/Still";
 import { useNotice } from "../../parts/notice";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
+import { usePrepared } from "./usePrepared";
 
 /** The picture at the playhead: a still while it rests, the film while it plays. */
 export function Monitor({ production, film }: { production: Production; film: Film }) {
   const frame = useRoom((s) => s.frame);
   const playing = useRoom((s) => s.playing);
+  // The film stays in front after it stops, until the still it stopped at is there.
   const [running, setRunning] = useState(false);
+  const uncover = useCallback(() => {
+    if (!useRoom.getState().playing) setRunning(false);
+  }, []);
   const at = Math.min(frame, Math.max(0, film.length - 1));
+  usePrepared(production, film);
   const upright = production.height > production.width;
   return (
     <Box
@@ -36,13 +42,12 @@ export function Monitor({ production, film }: { production: Production; film: Fi
         }}
         data-testid="monitor"
       >
-        <Still src={stillUrl(production.id, film.revision, at)} alt={`The film at frame ${at}`} />
-        <Player
-          production={production}
-          film={film}
-          onRunning={setRunning}
-          shown={playing && running}
+        <Still
+          src={playing && running ? null : stillUrl(production.id, film.revision, at)}
+          alt={`The film at frame ${at}`}
+          onShown={uncover}
         />
+        <Player production={production} film={film} onRunning={setRunning} shown={running} />
       </Box>
     </Box>
   );
@@ -111,6 +116,7 @@ function Player({ production, film, shown, onRunning }: PlayerProps) {
       hls.current = { source, player };
     } else {
       element.currentTime = (start + 0.5) / fps;
+      hls.current?.player.startLoad();
     }
     let begun = false;
     const begin = () => {
@@ -138,7 +144,9 @@ function Player({ production, film, shown, onRunning }: PlayerProps) {
       cancelAnimationFrame(handle);
       element.removeEventListener("playing", begin);
       element.pause();
-      onRunning(false);
+      // While the film rests, the server is for stills.
+      hls.current?.player.stopLoad();
+      if (useRoom.getState().playing) onRunning(false);
     };
   }, [playing, speed, source, fps, length, set, tell, onRunning]);
 

@@ -1,0 +1,50 @@
+import { useEffect } from "react";
+import { filmUrl, type Film, type Production } from "../../api/client";
+import { useRoom } from "../../store";
+
+/** How long, in milliseconds, film and playhead rest before playing from there is prepared. */
+const REST = 250;
+
+/** The playhead counts as moved when it comes so many seconds further. */
+const STEP = 2;
+
+/**
+ * Has the film's sound, and its pictures from the playhead on, rendered while both rest, so that
+ * playing starts at once.
+ */
+export function usePrepared(production: Production, film: Film) {
+  const fps = production.framesPerSecond;
+  const at = useRoom((s) => (s.playing ? null : Math.floor(s.frame / fps / STEP) * STEP));
+  const source = filmUrl(production.id, film.revision);
+  useEffect(() => {
+    if (at === null) return;
+    const gone = new AbortController();
+    const timer = setTimeout(() => {
+      // What cannot be prepared fails where it is seen: when it is played.
+      void prepare(source, at, gone.signal).catch(() => undefined);
+    }, REST);
+    return () => {
+      clearTimeout(timer);
+      gone.abort();
+    };
+  }, [source, at]);
+}
+
+async function prepare(source: string, at: number, signal: AbortSignal) {
+  const beside = (name: string) => source.replace(/[^/]*$/, name);
+  const sound = fetch(beside("sound.m3u8"), { signal });
+  const list = await fetch(beside("picture.m3u8"), { signal });
+  const part = list.ok ? partAt(await list.text(), at) : null;
+  if (part) await (await fetch(beside(part), { signal })).blob();
+  await sound;
+}
+
+/** The file of an HLS playlist that holds a second; null past its end. */
+export function partAt(playlist: string, second: number): string | null {
+  let end = 0;
+  for (const [, length, file] of playlist.matchAll(/^#EXTINF:([\d.]+),.*\n(.+)$/gm)) {
+    end += Number(length);
+    if (end > second) return file ?? null;
+  }
+  return null;
+}
