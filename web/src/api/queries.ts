@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMeeting } from "../parts/meeting";
 import { useNotice } from "../parts/notice";
 import {
@@ -23,6 +23,7 @@ export const keys = {
   shelf: ["shelf"] as const,
   production: (id: number) => ["production", id] as const,
   material: (id: number) => ["production", id, "material"] as const,
+  proposals: (id: number) => ["production", id, "proposals"] as const,
   songs: (id: number) => ["production", id, "songs"] as const,
   peaks: (id: number, song: number) => ["production", id, "peaks", song] as const,
   film: (id: number) => ["production", id, "film"] as const,
@@ -45,11 +46,33 @@ export const useProduction = (id: number) =>
 /** The ways to cut a film at a revision; worked out when asked for. */
 export const useProposals = (id: number, revision: number, everything: boolean, pool: boolean) =>
   useQuery({
-    queryKey: [...keys.film(id), "proposals", revision, everything, pool],
+    queryKey: [...keys.proposals(id), revision, everything, pool],
     queryFn: () =>
       call<Proposal[]>("GET", `${under(id)}/film/proposals?everything=${everything}&pool=${pool}`),
+    placeholderData: keepPreviousData,
     retry: false,
   });
+
+/** Draws how quickly the sections of a song are to move; none to follow its energy. */
+export function useDrawPace(id: number, song: number) {
+  const client = useQueryClient();
+  const tell = useNotice((s) => s.tell);
+  return useMutation({
+    mutationFn: (speeds: readonly number[]) =>
+      call("PUT", `${under(id)}/songs/${song}/pace`, { speeds }),
+    onMutate: (speeds) => {
+      client.setQueryData<Song[]>(keys.songs(id), (songs) =>
+        songs?.map((s) => (s.id === song ? { ...s, pace: [...speeds] } : s)),
+      );
+    },
+    onError: (error) => tell(error.message, "wrong"),
+    onSettled: () =>
+      Promise.all([
+        client.invalidateQueries({ queryKey: keys.songs(id) }),
+        client.invalidateQueries({ queryKey: keys.proposals(id) }),
+      ]),
+  });
+}
 
 /** The film's versions, compared with it as it is. */
 export const useVersions = (id: number, revision: number) =>

@@ -1028,6 +1028,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/songs/{songId}/pace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["draw"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/songs/{songId}/peaks": {
         parameters: {
             query?: never;
@@ -1893,6 +1909,9 @@ export interface components {
             title: string;
             /** Format: int32 */
             words: number;
+        };
+        DrawnPace: {
+            speeds: number[];
         };
         ElementView: {
             /** @enum {string} */
@@ -2779,6 +2798,7 @@ export interface components {
             /** Format: double */
             loudness: number | null;
             moments: components["schemas"]["MomentView"][];
+            pace: number[];
             reason: string | null;
             redo: string;
             /** Format: double */
@@ -4819,6 +4839,31 @@ export interface operations {
                 content: {
                     "application/json": string;
                 };
+            };
+        };
+    };
+    draw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                songId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawnPace"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

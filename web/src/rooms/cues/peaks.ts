@@ -48,6 +48,6 @@ export function outlinePath(
     top += `L${here} ${(y - level * up).toFixed(1)}`;
     if (down > 0) bottom = `L${here} ${(y + level * down).toFixed(1)}${bottom}`;
   }
-  if (down === 0) return `M${x} ${y}${top}V${y}Z`;
+  if (down === 0) return `M${x.toFixed(1)} ${y.toFixed(1)}${top}V${y.toFixed(1)}Z`;
   return `M${top.slice(1)}${bottom}Z`;
 }

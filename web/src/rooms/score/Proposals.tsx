@@ -13,9 +13,10 @@ import {
   type Production,
   type Proposal,
 } from "../../api/client";
-import { useProposals } from "../../api/queries";
+import { useProposals, useSongs } from "../../api/queries";
 import { plural } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
+import { PaceStrip } from "./PaceStrip";
 
 interface Props {
   production: Production;
@@ -35,6 +36,8 @@ export function Proposals({ production, film, onTake, onClose }: Props) {
   const [everything, setEverything] = useState(film.shots.length === 0);
   const [pool, setPool] = useState(false);
   const { data: proposals, error } = useProposals(production.id, film.revision, everything, pool);
+  const song = useSongs(production.id).data?.find((s) => s.id === film.clock.song);
+  const longest = Math.max(1, ...(proposals ?? []).map((q) => q.length));
   const locked = film.shots.filter((s) => s.locked).length;
   return (
     <Dialog open onClose={onClose} maxWidth={false} aria-labelledby="proposals">
@@ -78,12 +81,21 @@ export function Proposals({ production, film, onTake, onClose }: Props) {
             />
           )}
         </Box>
+        {proposals && song && song.sections.length > 1 && (
+          <PaceStrip
+            production={production}
+            film={film}
+            song={song}
+            longest={longest}
+            width={WIDTH}
+          />
+        )}
         {error && <Box sx={{ color: ink.rust }}>{error.message}</Box>}
         {proposals?.map((p) => (
           <Row
             key={p.pace}
             proposal={p}
-            longest={Math.max(...proposals.map((q) => q.length))}
+            longest={longest}
             production={production}
             film={film}
             pool={pool}

@@ -20,7 +20,6 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /** Reads the tables that a plan is made from. Messages name the file, the line and the value. */
@@ -171,20 +170,22 @@ final class PlanTables {
       }
       String line = row.fields().getOrDefault("line", "");
       shots.add(
-          new CutPlanner.Wanted(
-              Placement.of(row.text("shot"), row.text("shot"), 0, Framing.FILL, false),
-              usable,
-              rate.framesIn(row.number("shortest_s", 0)),
-              rate.framesIn(row.number("longest_s", 0)),
-              rate.framesIn(row.number("handles_s", 0)),
-              line.isEmpty() ? Set.of() : Set.of(line),
-              new Traits(
-                  row.number("energy", -1),
-                  row.number("right", 0),
-                  row.number("down", 0),
-                  row.number("zoom", 0),
-                  new float[0]),
-              Optional.empty()));
+          CutPlanner.Wanted.of(
+                  Placement.of(row.text("shot"), row.text("shot"), 0, Framing.FILL, false),
+                  usable.end())
+              .within(usable)
+              .lasting(
+                  rate.framesIn(row.number("shortest_s", 0)),
+                  rate.framesIn(row.number("longest_s", 0)))
+              .sparing(rate.framesIn(row.number("handles_s", 0)))
+              .spokenOf(line.isEmpty() ? Set.of() : Set.of(line))
+              .looking(
+                  new Traits(
+                      row.number("energy", -1),
+                      row.number("right", 0),
+                      row.number("down", 0),
+                      row.number("zoom", 0),
+                      new float[0])));
     }
     return shots;
   }

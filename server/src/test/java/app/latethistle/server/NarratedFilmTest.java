@@ -2,6 +2,9 @@ package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -66,6 +69,61 @@ class NarratedFilmTest {
         .as("a slower reading comes to the word later")
         .isGreaterThan(frame + 10)
         .isEqualTo(word(cut, "stayed").get("startFrame").asLong() - 2);
+  }
+
+  @Test
+  void anotherReadingIsAnEditOfTheFilmThatUndoTakesBackWhole() {
+    CutFilm cut = spoken();
+    JsonNode stayed = word(cut, "stayed");
+    cut.edit("move-joint", onStart(cut, 1, stayed, -2));
+    JsonNode before = cut.film;
+    read(cut, 80);
+    JsonNode after = cut.film;
+    assertThat(after.get("undo").asString()).isEqualTo("another reading of line 1");
+    assertThat(after.get("joints").get(1)).isNotEqualTo(before.get("joints").get(1));
+    cut.edit("undo", Map.of());
+    assertThat(cut.film.get("joints")).isEqualTo(before.get("joints"));
+    assertThat(cut.film.get("voice")).isEqualTo(before.get("voice"));
+    assertThat(picked(cut)).isEqualTo(1);
+    cut.edit("redo", Map.of());
+    assertThat(cut.film.get("joints")).isEqualTo(after.get("joints"));
+    assertThat(picked(cut)).isEqualTo(2);
+  }
+
+  /** The number of the reading that is used of line 1. */
+  private static int picked(CutFilm cut) {
+    JsonNode line = cut.api.get(cut.path + "/voice").json().get("lines").get(0);
+    for (JsonNode reading : line.get("readings")) {
+      if (reading.get("id").equals(line.get("pick"))) {
+        return reading.get("number").asInt();
+      }
+    }
+    return 0;
+  }
+
+  @Test
+  void aPaceDrawnForEachSectionIsKeptAndCutTo() {
+    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    String songs = cut.path + "/songs";
+    JsonNode song = cut.api.get(songs).json().get(0);
+    String pace = songs + "/" + song.get("id").asLong() + "/pace";
+    int sections = song.get("sections").size();
+    assertThat(sections).isGreaterThan(1);
+    // The film runs from 9 s before the second section to 9 s into it.
+    double start = song.get("sections").get(1).get("start").asDouble() - 9;
+    cut.edit("set-song", Map.of("startSeconds", start, "fade", 12));
+    JsonNode even = cut.api.get(cut.path + "/film/proposals?everything=true").json().get(1);
+    List<Double> speeds = new ArrayList<>(Collections.nCopies(sections, 0.5));
+    speeds.set(0, 2.0);
+    assertThat(cut.api.json("PUT", pace, Map.of("speeds", speeds)).status()).isEqualTo(204);
+    assertThat(cut.api.get(songs).json().get(0).get("pace").get(0).asDouble()).isEqualTo(2);
+    JsonNode drawn = cut.api.get(cut.path + "/film/proposals?everything=true").json().get(1);
+    assertThat(drawn.get("shots").get(3).get("start").asLong())
+        .as("the first section moves quicker")
+        .isLessThan(even.get("shots").get(3).get("start").asLong());
+    Api.Answer wrong = cut.api.json("PUT", pace, Map.of("speeds", List.of(1.0)));
+    assertThat(wrong.status()).isEqualTo(422);
+    assertThat(wrong.text()).contains(sections + " sections now; draw the pace again.");
   }
 
   @Test

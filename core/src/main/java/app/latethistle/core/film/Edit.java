@@ -25,6 +25,7 @@ public sealed interface Edit
         Lay,
         Lend,
         Mark,
+        Revoice,
         Several {
 
   /** The film after this edit. */

@@ -2,6 +2,7 @@ package app.latethistle.core.film;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A film and how it came to be: the edits done, and those undone that can be done again. A new edit
@@ -62,6 +63,16 @@ public final class EditLog {
     return done == steps.size() ? "" : steps.get(done).edit().label();
   }
 
+  /** The edit that undo makes. */
+  public Optional<Edit> toUndo() {
+    return done == 0 ? Optional.empty() : Optional.of(steps.get(done - 1).inverse());
+  }
+
+  /** The edit that redo makes. */
+  public Optional<Edit> toRedo() {
+    return done == steps.size() ? Optional.empty() : Optional.of(steps.get(done).edit());
+  }
+
   /**
    * The log with one more edit.
    *
@@ -76,15 +87,11 @@ public final class EditLog {
 
   /** The log with the last edit in force taken back; the same log if there is none. */
   public EditLog undo() {
-    return done == 0
-        ? this
-        : new EditLog(steps.get(done - 1).inverse().apply(film), steps, done - 1);
+    return toUndo().map(edit -> new EditLog(edit.apply(film), steps, done - 1)).orElse(this);
   }
 
   /** The log with the last edit taken back done again; the same log if there is none. */
   public EditLog redo() {
-    return done == steps.size()
-        ? this
-        : new EditLog(steps.get(done).edit().apply(film), steps, done + 1);
+    return toRedo().map(edit -> new EditLog(edit.apply(film), steps, done + 1)).orElse(this);
   }
 }

@@ -37,6 +37,21 @@ public record Narration(List<Line> lines) {
     return new Narration(apart);
   }
 
+  /** The line that starts with a shot and those that follow it, placed from sample 0 on. */
+  public Narration startingWith(String shot) {
+    List<Line> with = new ArrayList<>();
+    for (Line line : lines) {
+      if (line.start() instanceof Start.WithShot on && on.shot().equals(shot)) {
+        with.add(new Line(line.id(), line.number(), line.words(), line.length(), new Start.At(0)));
+      } else if (!with.isEmpty() && line.start() instanceof Start.After) {
+        with.add(line);
+      } else if (!with.isEmpty()) {
+        break;
+      }
+    }
+    return new Narration(with);
+  }
+
   /**
    * A line.
    *

@@ -69,7 +69,9 @@ public final class Reasons {
 
   private String tie(Tie tie, long frame, long songStart, VoiceClock voice) {
     if (tie instanceof Tie.OnBeat on && on.beat() >= 0 && on.beat() < grid.size()) {
-      return after(on.offset()) + beat(on.beat());
+      return isOffbeat(on)
+          ? "offbeat after " + beat(on.beat())
+          : after(on.offset()) + beat(on.beat());
     }
     if (tie instanceof Tie.OnWord on) {
       String edge = on.edge() == Tie.Edge.START ? "start" : "end";
@@ -97,6 +99,16 @@ public final class Reasons {
     }
     long off = frame - rate.nearestFrame(grid.sampleOf(near) - songStart);
     return "free, " + (off == 0 ? "on " : after((int) off)) + beat(near);
+  }
+
+  /** Whether a tie is half-way to the next beat. */
+  private boolean isOffbeat(Tie.OnBeat on) {
+    if (on.beat() + 1 >= grid.size()) {
+      return false;
+    }
+    double gap =
+        rate.framesIn(Samples.toSeconds(grid.sampleOf(on.beat() + 1) - grid.sampleOf(on.beat())));
+    return on.offset() > 1 && Math.abs(on.offset() - gap / 2) <= 1;
   }
 
   /** "3 f after ", "3 f before " or nothing. */

@@ -8,6 +8,7 @@ import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.voice.Stretch;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -31,6 +32,7 @@ public interface CutPlanner {
    * @param longest the most frames it may last; 0 for no such wish
    * @param handles frames wanted to spare at both its ends
    * @param lines ids of the lines that speak of it
+   * @param said the words of the line that starts with it, in samples after its first frame
    * @param traits what of its pictures matters to the shots beside it
    * @param fixed where a locked shot stays, if it is locked
    */
@@ -41,38 +43,63 @@ public interface CutPlanner {
       long longest,
       long handles,
       Set<String> lines,
+      List<Stretch> said,
       Traits traits,
       Optional<Fixed> fixed) {
-    /** Copies the set. */
+    /** Copies what it is given. */
     public Wanted {
       lines = Set.copyOf(lines);
+      said = List.copyOf(said);
     }
 
     /** A shot whose whole take may be seen, without further wishes. */
     public static Wanted of(Placement placement, long frames) {
       return new Wanted(
-          placement, new FrameRange(0, frames), 0, 0, 0, Set.of(), Traits.NONE, Optional.empty());
+          placement,
+          new FrameRange(0, frames),
+          0,
+          0,
+          0,
+          Set.of(),
+          List.of(),
+          Traits.NONE,
+          Optional.empty());
+    }
+
+    /** The same with bounds on how long it lasts, in frames; 0 for none. */
+    public Wanted lasting(long least, long most) {
+      return new Wanted(placement, usable, least, most, handles, lines, said, traits, fixed);
     }
 
     /** The same, staying where it is. */
     public Wanted fixedAt(Fixed where) {
       return new Wanted(
-          placement, usable, shortest, longest, handles, lines, traits, Optional.of(where));
+          placement, usable, shortest, longest, handles, lines, said, traits, Optional.of(where));
     }
 
     /** The same, spoken of by lines. */
     public Wanted spokenOf(Set<String> by) {
-      return new Wanted(placement, usable, shortest, longest, handles, by, traits, fixed);
+      return new Wanted(placement, usable, shortest, longest, handles, by, said, traits, fixed);
+    }
+
+    /** The same, with which words are said, in samples after its first frame. */
+    public Wanted saying(List<Stretch> words) {
+      return new Wanted(placement, usable, shortest, longest, handles, lines, words, traits, fixed);
+    }
+
+    /** The same with so many frames wanted to spare at both its ends. */
+    public Wanted sparing(long frames) {
+      return new Wanted(placement, usable, shortest, longest, frames, lines, said, traits, fixed);
     }
 
     /** The same, of which so much may be seen. */
     public Wanted within(FrameRange part) {
-      return new Wanted(placement, part, shortest, longest, handles, lines, traits, fixed);
+      return new Wanted(placement, part, shortest, longest, handles, lines, said, traits, fixed);
     }
 
     /** The same with what is known of its pictures. */
     public Wanted looking(Traits known) {
-      return new Wanted(placement, usable, shortest, longest, handles, lines, known, fixed);
+      return new Wanted(placement, usable, shortest, longest, handles, lines, said, known, fixed);
     }
 
     /** The most frames it can last. */
@@ -88,10 +115,41 @@ public interface CutPlanner {
    * The music as far as planning needs it.
    *
    * @param start the sample of the song heard at the film's first frame
+   * @param drawn how quickly each section is to move, as the person drew it: 1 as the film does in
+   *     the mean, 2 in shots half as long; empty to follow the song's energy
    */
-  record Music(BeatGrid grid, List<Section> sections, List<KeyMoment> moments, long start) {
+  record Music(
+      BeatGrid grid,
+      List<Section> sections,
+      List<KeyMoment> moments,
+      long start,
+      List<Double> drawn) {
     /** No music. */
     public static final Music NONE = new Music(BeatGrid.EMPTY, List.of(), List.of(), 0);
+
+    /**
+     * Checks what is drawn.
+     *
+     * @throws IllegalArgumentException if as much is not drawn as there are sections, or a speed is
+     *     not above 0
+     */
+    public Music {
+      boolean fits = drawn.isEmpty() || drawn.size() == sections.size();
+      if (!fits || drawn.stream().anyMatch(speed -> !(speed > 0))) {
+        throw new IllegalArgumentException(
+            "The pace drawn is not one of these sections; draw it again.");
+      }
+    }
+
+    /** Music whose energy sets the pace. */
+    public Music(BeatGrid grid, List<Section> sections, List<KeyMoment> moments, long start) {
+      this(grid, sections, moments, start, List.of());
+    }
+
+    /** The same with a pace drawn for each section; empty to follow its energy. */
+    public Music drawn(List<Double> speeds) {
+      return new Music(grid, sections, moments, start, speeds);
+    }
   }
 
   /**

@@ -12,8 +12,10 @@ final class FreeChoice {
   private final Objective objective;
   private final int m;
   private final int k;
-  private final double[][] beside;
   private final double[] ends;
+
+  /** {@code after[shot][j]}: what it costs that the shot follows another. */
+  private final double[][] after;
 
   /** {@code costs[a * k + shot][b - a - 1]}, worked out once: only prices change. */
   private final double[][] costs;
@@ -33,7 +35,12 @@ final class FreeChoice {
     this.objective = objective;
     this.m = m;
     this.k = beside.length;
-    this.beside = beside;
+    after = new double[k][k];
+    for (int shot = 0; shot < k; shot++) {
+      for (int j = 0; j < k; j++) {
+        after[shot][j] = j == shot ? Objective.IMPOSSIBLE : beside[j][shot];
+      }
+    }
     ends = objective.ends();
     costs = new double[m * k][];
     for (int a = 0; a < m; a++) {
@@ -94,9 +101,10 @@ final class FreeChoice {
   private int cheapest(double[] at, int shot) {
     int best = -1;
     double least = Objective.IMPOSSIBLE;
+    double[] follows = after[shot];
     for (int j = 0; j < k; j++) {
-      double total = at[j] + beside[j][shot];
-      if (j != shot && total < least) {
+      double total = at[j] + follows[j];
+      if (total < least) {
         least = total;
         best = j;
       }
@@ -105,7 +113,7 @@ final class FreeChoice {
   }
 
   private double at(double[] cost, int previous, int shot) {
-    return cost[previous] + beside[previous][shot];
+    return cost[previous] + after[shot][previous];
   }
 
   private Optional<Path> trace(double[][] cost, int[][] from, int[][] before) {

@@ -23,10 +23,14 @@ record Moment(long frame, Tie tie, double cost, boolean bar) {
   private static final double MIDDLE = 0.5;
 
   private static final double BEAT = 0.9;
+  private static final double OFFBEAT = 2;
   private static final double PHRASE = 1.1;
 
   /** What it costs at no moment of a clock, as in a film without music. */
   private static final double NOWHERE = 1.3;
+
+  /** Beats shorter than this, in seconds, are not cut in halves. */
+  private static final double HALVED = 0.4;
 
   /**
    * Frames by which a cut comes before the phrase it makes room for: common practice, no source.
@@ -35,7 +39,8 @@ record Moment(long frame, Tie tie, double cost, boolean bar) {
 
   /**
    * All moments from the film's start to its wanted length, in order, one a frame: the start, the
-   * beats, just before phrases, the ends of locked shots; without beats, every half second too.
+   * beats and the offbeats half-way between them, just before phrases, the ends of locked shots;
+   * without beats, every half second too.
    */
   static List<Moment> of(CutPlanner.Request request) {
     BeatGrid grid = request.music().grid();
@@ -53,6 +58,13 @@ record Moment(long frame, Tie tie, double cost, boolean bar) {
     for (int beat = 0; beat < grid.size(); beat++) {
       long frame = Cutting.frameOfBeat(beat, song, grid, request.rate());
       all.add(new Moment(frame, Tie.onBeat(beat), cost(grid, beat), grid.isDownbeat(beat)));
+      if (beat + 1 < grid.size()) {
+        long gap = Cutting.frameOfBeat(beat + 1, song, grid, request.rate()) - frame;
+        if (gap >= HALVED * request.rate().perSecond()) {
+          int half = (int) (gap / 2);
+          all.add(new Moment(frame + half, new Tie.OnBeat(beat, half), OFFBEAT, false));
+        }
+      }
     }
     for (VoiceClock.Place phrase : request.voice().phrases()) {
       long frame = request.rate().nearestFrame(phrase.get().at().start()) - BEFORE_PHRASE;
@@ -76,6 +88,11 @@ record Moment(long frame, Tie tie, double cost, boolean bar) {
       }
     }
     return distinct;
+  }
+
+  /** Whether it is half-way between two beats. */
+  boolean isOffbeat() {
+    return tie instanceof Tie.OnBeat on && on.offset() != 0;
   }
 
   /**

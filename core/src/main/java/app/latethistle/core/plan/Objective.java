@@ -6,8 +6,10 @@ import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.plan.CutPlanner.Request;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.voice.Stretch;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
 
 /**
@@ -99,33 +101,40 @@ final class Objective {
     energy = sums(energies());
   }
 
-  /** How quickly the film is to move at each frame, 1 at the song's mean energy. */
+  /**
+   * How quickly the film is to move at each frame, 1 in the mean: as drawn, or quicker the stronger
+   * the music is.
+   */
   private double[] speeds() {
-    double[] speed = new double[(int) Math.max(1, request.length())];
-    Arrays.fill(speed, 1);
     List<Section> sections = request.music().sections();
+    List<Double> drawn = request.music().drawn();
     double mean = sections.stream().mapToDouble(Section::energy).average().orElse(0);
-    for (Section section : sections) {
-      long from = frame(section.start());
-      long to = Math.min(speed.length, frame(section.end()));
-      double s = Math.exp(request.pace().contrast * (section.energy() - mean));
-      for (long f = Math.max(0, from); f < to; f++) {
-        speed[(int) f] = s;
-      }
-    }
-    return speed;
+    return bySection(
+        1,
+        i ->
+            drawn.isEmpty()
+                ? Math.exp(request.pace().contrast * (sections.get(i).energy() - mean))
+                : drawn.get(i));
   }
 
   /** The music's energy at each frame, 0 to 1 over the song's sections. */
   private double[] energies() {
-    double[] energies = new double[(int) Math.max(1, request.length())];
-    for (Section section : request.music().sections()) {
-      long to = Math.min(energies.length, frame(section.end()));
-      for (long f = Math.max(0, frame(section.start())); f < to; f++) {
-        energies[(int) f] = section.energy();
+    return bySection(0, i -> request.music().sections().get(i).energy());
+  }
+
+  /** A value for each frame: that of its section, by number. */
+  private double[] bySection(double elsewhere, IntToDoubleFunction value) {
+    double[] values = new double[(int) Math.max(1, request.length())];
+    Arrays.fill(values, elsewhere);
+    List<Section> sections = request.music().sections();
+    for (int i = 0; i < sections.size(); i++) {
+      int from = (int) Math.max(0, frame(sections.get(i).start()));
+      int to = (int) Math.min(values.length, frame(sections.get(i).end()));
+      if (from < to) {
+        Arrays.fill(values, from, to, value.applyAsDouble(i));
       }
     }
-    return energies;
+    return values;
   }
 
   private double[] alike(double each) {
@@ -221,7 +230,10 @@ final class Objective {
       return wanted.fixed().get().range().start() == start
           && wanted.fixed().get().range().end() == end;
     }
-    return end - start <= wanted.most() && end - start >= Math.max(1, wanted.shortest());
+    // Offbeats make a cut tighter, not shots too short to be read.
+    boolean off = moments.get(from).isOffbeat() || moments.get(to).isOffbeat();
+    long least = Math.max(off ? (long) shortest : 1, wanted.shortest());
+    return end - start <= wanted.most() && end - start >= least;
   }
 
   /** Whether a shot would be seen where a locked one is. */
@@ -276,7 +288,7 @@ final class Objective {
     sum.add(Term.LENGTH, off * off);
     sum.add(Term.SHORT, length < shortest ? 4 * (shortest - length) / shortest : 0);
     sum.add(Term.BEAT, beatCost[to]);
-    sum.add(Term.WORD, wordCost[to]);
+    sum.add(Term.WORD, wordCost[to] + saidWith(wanted, from, to));
     sum.add(Term.LINE, unseen(wanted, from, to));
     sum.add(Term.BORDER, Math.max(0, uncut[to] - here[from]));
     boolean tight = length > wanted.usable().length() - 2 * wanted.handles();
@@ -307,6 +319,24 @@ final class Objective {
 
   double motion(int shot, int next) {
     return -MOTION * shots.get(shot).traits().carries(shots.get(next).traits());
+  }
+
+  /** What it costs to end inside a word that is said with a shot, wherever it starts. */
+  private double saidWith(CutPlanner.Wanted wanted, int from, int to) {
+    if (wanted.said().isEmpty()) {
+      return 0;
+    }
+    long cut =
+        request.rate().sampleOf(moments.get(to).frame())
+            - request.rate().sampleOf(moments.get(from).frame());
+    // A frame beside a word's edge is on it.
+    long edge = request.rate().sampleOf(1);
+    for (Stretch word : wanted.said()) {
+      if (cut > word.start() + edge && cut < word.end() - edge) {
+        return INSIDE_WORD;
+      }
+    }
+    return 0;
   }
 
   private double unseen(CutPlanner.Wanted wanted, int from, int to) {

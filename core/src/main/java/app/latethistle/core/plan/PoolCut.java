@@ -22,6 +22,10 @@ public final class PoolCut implements CutPlanner {
   private static final double WORK = 2e8;
 
   private static final int LEAST_ROUNDS = 6;
+
+  /** Offbeats are cut on if there is work for so many rounds with them. */
+  private static final int LEAST_WITH_OFFBEATS = 20;
+
   private static final int MOST_ROUNDS = 120;
 
   /** Each so many rounds a path is made a film. */
@@ -39,9 +43,17 @@ public final class PoolCut implements CutPlanner {
     };
   }
 
+  private static double work(int moments, int shots) {
+    return (double) moments * shots * shots;
+  }
+
   @Override
   public CutPlan plan(Request request) {
     List<Moment> moments = Moment.toCut(request);
+    int k = request.shots().size();
+    if (work(moments.size(), k) * LEAST_WITH_OFFBEATS > WORK) {
+      moments.removeIf(Moment::isOffbeat);
+    }
     return new Search(request, moments)
         .run()
         .orElseThrow(
@@ -108,8 +120,8 @@ public final class PoolCut implements CutPlanner {
     }
 
     private int rounds() {
-      double each = (double) moments.size() * shots.size() * shots.size();
-      return (int) Math.max(LEAST_ROUNDS, Math.min(MOST_ROUNDS, WORK / each));
+      double round = work(moments.size(), shots.size());
+      return (int) Math.max(LEAST_ROUNDS, Math.min(MOST_ROUNDS, WORK / round));
     }
 
     /**

@@ -9,6 +9,7 @@ import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Films;
 import app.latethistle.core.film.Narration;
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Reasons;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.film.Voices;
@@ -16,6 +17,7 @@ import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.Samples;
+import app.latethistle.core.voice.Stretch;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -113,6 +115,67 @@ class BothClocksTest {
     CutPlan plan = planner.plan(request);
     assertThat(plan.leftOut()).isEmpty();
     assertThat(plan.cost()).isCloseTo(least(request), within(1e-9));
+  }
+
+  @Test
+  void aSectionDrawnQuickIsSeenInShorterShots() {
+    BeatGrid grid = BeatGrid.even(120, 0, 100, 4);
+    List<Section> sections =
+        List.of(
+            new Section(0, Samples.ofSeconds(16), 'A', Section.Name.QUIET, 0.2),
+            new Section(Samples.ofSeconds(16), Samples.ofSeconds(32), 'B', Section.Name.FULL, 0.9));
+    CutPlanner.Request asked = request(shots(12, 200), grid, sections, VoiceClock.SILENT, 32);
+    CutPlanner.Request drawn =
+        new CutPlanner.Request(
+            asked.shots(),
+            asked.music().drawn(List.of(2.0, 1.0)),
+            asked.voice(),
+            asked.rate(),
+            asked.length(),
+            asked.pace());
+    // Energy puts more cuts into the second half, the drawing twice as many into the first.
+    assertThat(cutsBefore(asked, 16)).isLessThan(6);
+    assertThat(cutsBefore(drawn, 16)).isEqualTo(8);
+  }
+
+  private long cutsBefore(CutPlanner.Request request, double seconds) {
+    Cutting cutting = cutting(planner.plan(request), request, Narration.EMPTY);
+    long end = Films.RATE.framesIn(seconds);
+    return cutting.frames().stream().filter(f -> f > 0 && f <= end).count();
+  }
+
+  @Test
+  void noCutFallsInsideAWordThatIsSaidWithAShotWhereverTheShotStarts() {
+    BeatGrid grid = BeatGrid.even(120, 0, 100, 4);
+    List<CutPlanner.Wanted> shots = shots(3, 120);
+    // A word over each downbeat that the second shot could end on.
+    List<Stretch> said = new ArrayList<>();
+    for (double at = 2; at <= 6; at += 2) {
+      said.add(new Stretch(Samples.ofSeconds(at - 0.2), Samples.ofSeconds(at + 0.2)));
+    }
+    shots.set(1, shots.get(1).saying(said));
+    CutPlanner.Request request = request(shots, grid, List.of(), VoiceClock.SILENT, 10);
+    List<Long> frames = cutting(planner.plan(request), request, Narration.EMPTY).frames();
+    long length = frames.get(2) - frames.get(1);
+    assertThat(said)
+        .noneMatch(
+            w ->
+                Films.RATE.sampleOf(length) > w.start() + 2000
+                    && Films.RATE.sampleOf(length) < w.end() - 2000);
+    assertThat(planner.plan(request).cost()).isCloseTo(least(request), within(1e-9));
+  }
+
+  @Test
+  void aSlowSongIsCutOnOffbeatsWhenItIsToBeBrisk() {
+    BeatGrid grid = BeatGrid.even(60, 0, 60, 4);
+    CutPlanner.Request request =
+        request(shots(24, 60), grid, List.of(), VoiceClock.SILENT, 16).at(Pace.BRISK);
+    CutPlan plan = planner.plan(request);
+    Cutting cutting = cutting(plan, request, Narration.EMPTY);
+    List<String> reasons =
+        new Reasons(grid, List.of(), List.of(), Films.RATE).of(plan.film(), cutting);
+    assertThat(plan.film().placements()).hasSize(24);
+    assertThat(reasons).anyMatch(r -> r.startsWith("offbeat after beat 2 of bar "));
   }
 
   @Test

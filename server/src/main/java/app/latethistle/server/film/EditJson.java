@@ -5,6 +5,7 @@ import app.latethistle.core.film.Lay;
 import app.latethistle.core.film.Lend;
 import app.latethistle.core.film.Mark;
 import app.latethistle.core.film.Recut;
+import app.latethistle.core.film.Revoice;
 import app.latethistle.core.film.Several;
 import app.latethistle.core.film.Tie;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
@@ -35,6 +36,7 @@ final class EditJson {
     @JsonSubTypes.Type(value = Lay.class, name = "lay"),
     @JsonSubTypes.Type(value = Lend.class, name = "lend"),
     @JsonSubTypes.Type(value = Mark.class, name = "mark"),
+    @JsonSubTypes.Type(value = Revoice.class, name = "revoice"),
     @JsonSubTypes.Type(value = Several.class, name = "several"),
     @JsonSubTypes.Type(value = Edit.MoveShot.class, name = "move-shot"),
     @JsonSubTypes.Type(value = Edit.RemoveShot.class, name = "remove-shot"),

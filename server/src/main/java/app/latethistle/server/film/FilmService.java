@@ -8,6 +8,7 @@ import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Merge;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Retie;
+import app.latethistle.core.film.Revoice;
 import app.latethistle.core.film.Safeguard;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.plan.CutPlan;
@@ -44,6 +45,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -54,6 +56,12 @@ import org.springframework.transaction.annotation.Transactional;
 public class FilmService {
   /** How many differences are told in a sentence. */
   private static final int TOLD = 3;
+
+  /**
+   * What the planner is to spare at both ends of a shot, in seconds: for a transition of half a
+   * second. Common practice, no source.
+   */
+  private static final double HANDLES = 0.25;
 
   private final Productions productions;
   private final EditRows rows;
@@ -165,13 +173,13 @@ public class FilmService {
   /** Takes the last edit back. */
   @Transactional
   public FilmState undo(long productionId, long revision) {
-    return change(productionId, revision, state -> state.log().undo());
+    return step(productionId, revision, EditLog::toUndo, EditLog::undo);
   }
 
   /** Does the last edit taken back again. */
   @Transactional
   public FilmState redo(long productionId, long revision) {
-    return change(productionId, revision, state -> state.log().redo());
+    return step(productionId, revision, EditLog::toRedo, EditLog::redo);
   }
 
   /**
@@ -228,7 +236,11 @@ public class FilmService {
         song == null
             ? CutPlanner.Music.NONE
             : new CutPlanner.Music(
-                state.grid(), song.sections(), song.moments(), state.film().song().start());
+                state.grid(),
+                song.sections(),
+                song.moments(),
+                state.film().song().start(),
+                song.pace());
     return new CutPlanner.Request(
         known(wanted(state, everything), state, pool),
         music,
@@ -298,6 +310,8 @@ public class FilmService {
   private static CutPlanner.Wanted asWanted(
       Placement placement, FilmState state, Map<String, Set<String>> speakers) {
     return CutPlanner.Wanted.of(placement, state.takes().get(placement.take()).frames())
+        .sparing(state.production().rate().framesIn(HANDLES))
+        .saying(state.saidWith(placement.shot()))
         .spokenOf(speakers.getOrDefault(placement.shot(), Set.of()));
   }
 
@@ -443,24 +457,40 @@ public class FilmService {
     }
   }
 
-  /** Resolves the film anew, because its voice is another. */
+  /**
+   * Resolves the film anew, because its voice is another. Once there is a film, that is one of its
+   * edits, so that undo takes it back whole.
+   */
   @Transactional
-  public void followVoice(long productionId) {
-    Production production = productions.getLocked(productionId);
-    production.filmChanged(production.done());
+  public void followVoice(VoiceChanged change) {
+    Production production = productions.getLocked(change.productionId());
+    if (resolve(production).film().placements().isEmpty()) {
+      production.filmChanged(production.done());
+    } else {
+      edit(production.id(), production.revision(), state -> change.edit());
+    }
   }
 
   private static EditMaker maker(FilmState state) {
     return new EditMaker(state.resolved());
   }
 
-  private FilmState change(long productionId, long revision, Function<FilmState, EditLog> change) {
+  private FilmState step(
+      long productionId,
+      long revision,
+      Function<EditLog, Optional<Edit>> made,
+      UnaryOperator<EditLog> step) {
     Production production = productions.getLocked(productionId);
     if (production.revision() != revision) {
       throw StaleRevision.of("film");
     }
     FilmState now = resolve(production);
-    return changed(now.with(change.apply(now)));
+    EditLog log = step.apply(now.log());
+    if (made.apply(now.log()).orElse(null) instanceof Revoice voiced) {
+      voice.settle(voiced.line(), voiced.after());
+      return changed(resolve(production, log));
+    }
+    return changed(now.with(log));
   }
 
   /** Notes that the film is another now. Its clocks and takes are those it was changed on. */

@@ -71,6 +71,15 @@ public record FilmState(
         narration(lines).apartFromShots(), film(), cutting.frames(), grid, production.rate());
   }
 
+  /** The words that are said with a shot, in samples after its first frame. */
+  List<Stretch> saidWith(String shot) {
+    Narration said = narration(lines).startingWith(shot);
+    return VoiceClock.of(said, Film.EMPTY, List.of(), grid, production.rate()).lines().stream()
+        .flatMap(line -> line.words().stream())
+        .map(Narration.Word::at)
+        .toList();
+  }
+
   /** The same production with another film. */
   FilmState of(Film film) {
     return with(EditLog.of(film));

@@ -20,6 +20,6 @@ class FollowClocks {
 
   @EventListener
   void changed(VoiceChanged change) {
-    films.followVoice(change.productionId());
+    films.followVoice(change);
   }
 }

@@ -1,5 +1,6 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.film.Revoice;
 import java.util.List;
 import java.util.Map;
 
@@ -12,4 +13,7 @@ public interface Voice {
    * The number of the line that speaks of each shot, by the shot's id; shots without are left out.
    */
   Map<Long, Integer> linesOfShots(long productionId);
+
+  /** Settles a line anew, as undo asks; a reading that is gone is not taken up again. */
+  void settle(String line, Revoice.Settled settled);
 }

@@ -1,4 +1,6 @@
 package app.latethistle.server.film;
 
-/** Another reading is used, or a line starts elsewhere. */
-public record VoiceChanged(long productionId) {}
+import app.latethistle.core.film.Revoice;
+
+/** Another reading is used, or a line starts elsewhere; it is settled so already. */
+public record VoiceChanged(long productionId, Revoice edit) {}

@@ -200,7 +200,8 @@ class MaterialController {
       String redo,
       List<SectionView> sections,
       List<MomentView> moments,
-      List<SungView> sung) {}
+      List<SungView> sung,
+      List<Double> pace) {}
 
   /** A part of a song in which somebody sings, in seconds. */
   record SungView(double start, double end) {}
@@ -492,7 +493,8 @@ class MaterialController {
             .toList(),
         song.sung().stream()
             .map(s -> new SungView(Samples.toSeconds(s.start()), Samples.toSeconds(s.end())))
-            .toList());
+            .toList(),
+        song.pace());
   }
 
   private static SectionView view(Section section, BeatGrid grid) {

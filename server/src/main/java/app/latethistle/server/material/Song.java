@@ -26,7 +26,11 @@ import tools.jackson.databind.json.JsonMapper;
 @Entity
 public class Song {
   private static final TypeReference<List<SungPart>> SUNG = new TypeReference<>() {};
+  private static final TypeReference<List<Double>> SPEEDS = new TypeReference<>() {};
   private static final JsonMapper JSON = JsonMapper.builder().build();
+
+  private static final double SLOWEST = 0.25;
+  private static final double QUICKEST = 4;
 
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
@@ -61,6 +65,10 @@ public class Song {
   /** Where somebody sings, as the one who made it tells. */
   @Column(columnDefinition = "text")
   private String sung = "[]";
+
+  /** How quickly each section is to move in the film, as drawn. */
+  @Column(columnDefinition = "text")
+  private String pace = "[]";
 
   /** How many of the corrections are in force; the others were taken back. */
   private int corrected;
@@ -127,6 +135,34 @@ public class Song {
   /** Where somebody sings, as told and put right. */
   public List<SungPart> sung() {
     return Correction.allSung(JSON.readValue(sung, SUNG), inForce());
+  }
+
+  /**
+   * How quickly each section is to move in the film, 1 in the mean, as drawn; empty if none was
+   * drawn for the sections as they are now.
+   */
+  public List<Double> pace() {
+    List<Double> drawn = JSON.readValue(pace, SPEEDS);
+    return drawn.size() == sections().size() ? drawn : List.of();
+  }
+
+  /**
+   * Keeps how quickly each section is to move; nothing for none.
+   *
+   * @throws IllegalArgumentException if there are not as many as sections, or one is not 0.25 to 4
+   */
+  void draw(List<Double> speeds) {
+    if (!speeds.isEmpty() && speeds.size() != sections().size()) {
+      throw new IllegalArgumentException(
+          title + " has " + sections().size() + " sections now; draw the pace again.");
+    }
+    for (double speed : speeds) {
+      if (!(speed >= SLOWEST && speed <= QUICKEST)) {
+        throw new IllegalArgumentException(
+            "A section moves 0.25 to 4 times as quickly as the film, not " + speed + ".");
+      }
+    }
+    pace = JSON.writeValueAsString(speeds);
   }
 
   /** How loud it is as a whole, in LUFS; null if it was not measured. */

@@ -1,6 +1,7 @@
 package app.latethistle.server.voice;
 
 import app.latethistle.core.film.Narration;
+import app.latethistle.core.film.Revoice;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.story.Story;
 import app.latethistle.core.story.StoryShot;
@@ -120,5 +121,20 @@ class ReadVoice implements Voice {
       }
     }
     return lines;
+  }
+
+  @Override
+  public void settle(String line, Revoice.Settled wanted) {
+    VoiceLine kept = settled.findById(Long.valueOf(line)).orElse(null);
+    if (kept == null) {
+      return;
+    }
+    Long reading = wanted.reading().isEmpty() ? null : Long.valueOf(wanted.reading());
+    if (reading == null || readings.existsById(reading)) {
+      kept.pick(reading);
+    }
+    kept.tie(VoiceLine.StartKind.valueOf(wanted.start()), wanted.value());
+    kept.tighten(wanted.longest());
+    settled.flush();
   }
 }

@@ -1,5 +1,6 @@
 package app.latethistle.server.voice;
 
+import app.latethistle.core.film.Revoice;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -89,5 +90,11 @@ class VoiceLine {
 
   void tighten(Double seconds) {
     longest = seconds;
+  }
+
+  /** What is settled of it, for the film's undo. */
+  Revoice.Settled settled() {
+    String reading = pickId == null ? "" : Long.toString(pickId);
+    return new Revoice.Settled(reading, startKind.name(), startValue, longest);
   }
 }

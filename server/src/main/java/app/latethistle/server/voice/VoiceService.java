@@ -1,5 +1,6 @@
 package app.latethistle.server.voice;
 
+import app.latethistle.core.film.Revoice;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.signal.Peaks;
 import app.latethistle.core.story.Delivery;
@@ -160,16 +161,25 @@ public class VoiceService {
               readings.save(
                   new Reading(kept.id(), next, source, label, line.text(), medium)
                       .with(heard, peaks));
-          kept.pick(reading.id());
-          events.publishEvent(new VoiceChanged(productionId));
+          change(kept, line.number(), k -> k.pick(reading.id()));
         });
   }
 
   /** Changes what is settled of a line. */
   @Transactional
   public void settle(long productionId, int number, Consumer<VoiceLine> change) {
-    change.accept(settledLine(productionId, number));
-    events.publishEvent(new VoiceChanged(productionId));
+    change(settledLine(productionId, number), number, change);
+  }
+
+  private void change(VoiceLine line, int number, Consumer<VoiceLine> change) {
+    Revoice.Settled before = line.settled();
+    change.accept(line);
+    Revoice.Settled after = line.settled();
+    if (!after.equals(before)) {
+      String id = Long.toString(line.id());
+      events.publishEvent(
+          new VoiceChanged(line.productionId(), new Revoice(id, number, before, after)));
+    }
   }
 
   /** Starts a line on a bar of the song, from 1. */
@@ -213,9 +223,18 @@ public class VoiceService {
     readings.flush();
     if (gone.id().equals(line.pickId())) {
       List<Reading> left = readings.findByLineIdInOrderByNumber(List.of(line.id()));
-      line.pick(left.isEmpty() ? null : left.get(left.size() - 1).id());
-      events.publishEvent(new VoiceChanged(productionId));
+      Long next = left.isEmpty() ? null : left.get(left.size() - 1).id();
+      change(line, numberOf(productionId, line), l -> l.pick(next));
     }
+  }
+
+  /** The number of a line in the script as it is; 0 if it is not in it any more. */
+  private int numberOf(long productionId, VoiceLine line) {
+    return settled(productionId, script(productionId)).entrySet().stream()
+        .filter(entry -> entry.getValue().id().equals(line.id()))
+        .mapToInt(Map.Entry::getKey)
+        .findFirst()
+        .orElse(0);
   }
 
   /** What is left out of a reading if no pause is to be longer. */
