@@ -183,6 +183,8 @@ export function useFilmEdit(id: number) {
     const body = { ...sent, revision: film.revision };
     const after = await call<Film>("POST", `${under(id)}/film/${edit.name}`, body);
     client.setQueryData(keys.film(id), after);
+    // Lines may start elsewhere now, and undo may bring another reading back.
+    void client.invalidateQueries({ queryKey: keys.voice(id) });
     return after;
   };
   const change = useMutation({

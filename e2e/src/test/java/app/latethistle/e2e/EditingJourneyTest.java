@@ -42,6 +42,7 @@ class EditingJourneyTest {
       sameAsFromTheTerminal(page, clips);
       byKeysAlone(page, steps);
       plannedAgain(page, steps);
+      followsAnotherReading(page, steps);
       inTwoWindows(page, browsers);
     }
   }
@@ -156,6 +157,47 @@ class EditingJourneyTest {
     press(page, "Shift+N", "x", "e", ".");
     assertThat(page.getByText(Pattern.compile("is locked and would move"))).isVisible();
     press(page, "e", "e", "e", "n", "l", "Escape");
+  }
+
+  /** A cut tied to a word moves when the line is read quicker; undo takes both back. */
+  private static void followsAnotherReading(Page page, Steps steps) {
+    steps.room("Story").click();
+    page.getByLabel("Script", new Page.GetByLabelOptions().setExact(true))
+        .fill("## The jetty\n\nMaren (V.O.): The water came at night, and it really stayed.\n");
+    assertThat(page.getByTestId("spoken")).containsText("spoken");
+    steps.room("Cues").click();
+    steps.button("Read all lines").click();
+    Locator line =
+        page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName("line 1").setExact(true));
+    assertThat(line).containsText("9 of 9");
+    steps.room("Score").click();
+    assertThat(steps.foot()).isVisible();
+    press(page, "Home", "s", "n", "3");
+    Locator reason = page.getByTestId("reason").first();
+    assertThat(reason).containsText("in line 1");
+    String start = firstCut(page);
+    steps.room("Cues").click();
+    line.click();
+    page.getByLabel(", w/min").fill("160");
+    page.keyboard().press("Enter");
+    steps.button("Read it").click();
+    assertThat(page.getByText(Pattern.compile("1 cut moved with it, by up to \\d+ f"))).isVisible();
+    steps.room("Score").click();
+    assertThat(steps.foot()).isVisible();
+    press(page, "Home", "s", "n");
+    assertThat(reason).containsText("in line 1");
+    assertThat(firstCut(page)).isNotEqualTo(start);
+    press(page, "Control+z");
+    assertThat(page.getByTitle("Redo: another reading of line 1")).isVisible();
+    assertThat(firstCut(page)).isEqualTo(start);
+  }
+
+  /** The first cut's frame, as the server has it. */
+  private static String firstCut(Page page) {
+    return (String)
+        page.evaluate(
+            "async () => String((await (await fetch(`/api/productions/${location.pathname"
+                + ".split('/')[2]}/film`)).json()).joints[1].frame)");
   }
 
   private static void inTwoWindows(Page page, Browsers browsers) {
