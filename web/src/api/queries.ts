@@ -53,6 +53,13 @@ export const useProposals = (id: number, revision: number, everything: boolean, 
     retry: false,
   });
 
+/** Asks the service that made a take for it again: going on for longer, or larger. */
+export const useAskAgain = (id: number) =>
+  useChange<{ path: "extend" | "enlarge"; body: { take: number; seconds?: number } }>(
+    id,
+    ({ path, body }) => ({ method: "POST", path: `${under(id)}/requests/${path}`, body }),
+  );
+
 /** Draws how quickly the sections of a song are to move; none to follow its energy. */
 export function useDrawPace(id: number, song: number) {
   const client = useQueryClient();

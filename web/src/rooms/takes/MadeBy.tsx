@@ -1,8 +1,8 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
-import { under, type Production, type Take } from "../../api/client";
-import { useChange, useServices } from "../../api/queries";
+import type { Production, Take } from "../../api/client";
+import { useAskAgain, useServices } from "../../api/queries";
 import { NumberField } from "../../parts/NumberField";
 import { ink } from "../../theme";
 
@@ -10,11 +10,7 @@ import { ink } from "../../theme";
 export function MadeBy({ production, take }: { production: Production; take: Take }) {
   const [longer, setLonger] = useState(2);
   const service = useServices().data?.find((s) => s.profile.name === take.service)?.profile;
-  const ask = useChange<{ path: string; body: object }>(production.id, ({ path, body }) => ({
-    method: "POST",
-    path: `${under(production.id)}/requests/${path}`,
-    body,
-  }));
+  const ask = useAskAgain(production.id);
   return (
     <Box sx={{ px: 4, py: 3, borderTop: `1px solid ${ink.rule}` }}>
       <Box>

@@ -4,6 +4,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useMemo, useRef, useState } from "react";
+import { useSearchParams } from "react-router";
 import { under, type Material, type Shot, type Take } from "../../api/client";
 import { useChange, useFilm, useFilmEdit, useMaterial, useSetPick } from "../../api/queries";
 import { BringInButtons } from "../../parts/BringInButtons";
@@ -32,7 +33,8 @@ export function Takes() {
   const material = useMaterial(id).data;
   const film = useFilm(id).data;
   const edit = useFilmEdit(id);
-  const [chosen, setChosen] = useState<number | null>(null);
+  const [search] = useSearchParams();
+  const [chosen, setChosen] = useState<number | null>(() => Number(search.get("take")) || null);
   const [compared, setCompared] = useState<readonly number[]>([]);
   const [comparing, setComparing] = useState(false);
   const [show, setShow] = useState<Show>("all");

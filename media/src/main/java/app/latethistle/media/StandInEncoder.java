@@ -8,7 +8,9 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -37,13 +39,39 @@ public final class StandInEncoder implements Closeable {
 
   /** Writes stereo sound, left and right in turn at 48 kHz, as AAC. */
   public static void sound(Path file, float[] stereo) throws IOException {
-    List<String> command = new ArrayList<>(List.of("ffmpeg", "-v", "error", "-y"));
-    command.addAll(List.of("-f", "f32le", "-ar", Integer.toString(Samples.RATE), "-ac", "2"));
-    command.addAll(List.of("-i", "pipe:0", "-c:a", "aac", "-b:a", "176k"));
+    List<String> command = raw(2);
+    command.addAll(List.of("-c:a", "aac", "-b:a", "176k"));
     command.addAll(List.of("-movflags", "+faststart", "file:" + file.toAbsolutePath()));
+    pass(command, stereo);
+  }
+
+  /** Adds mono sound at 48 kHz to a clip that has none. */
+  public static void addSound(Path clip, float[] mono) throws IOException {
+    boolean web = clip.toString().endsWith(".webm");
+    Path whole = clip.resolveSibling("sounding " + clip.getFileName());
+    List<String> command = raw(1);
+    command.addAll(List.of("-i", "file:" + clip.toAbsolutePath(), "-map", "1:v", "-map", "0:a"));
+    command.addAll(List.of("-c:v", "copy", "-c:a", web ? "libopus" : "aac", "-b:a", "96k"));
+    if (!web) {
+      command.addAll(List.of("-movflags", "+faststart"));
+    }
+    command.add("file:" + whole.toAbsolutePath());
+    pass(command, mono);
+    Files.move(whole, clip, StandardCopyOption.REPLACE_EXISTING);
+  }
+
+  /** A command that reads samples of so many channels. */
+  private static List<String> raw(int channels) {
+    List<String> command = new ArrayList<>(List.of("ffmpeg", "-v", "error", "-y", "-f", "f32le"));
+    command.addAll(List.of("-ar", Integer.toString(Samples.RATE)));
+    command.addAll(List.of("-ac", Integer.toString(channels), "-i", "pipe:0"));
+    return command;
+  }
+
+  private static void pass(List<String> command, float[] samples) throws IOException {
     try (StandInEncoder encoder = new StandInEncoder(Child.start(command))) {
-      ByteBuffer bytes = ByteBuffer.allocate(4 * stereo.length).order(ByteOrder.LITTLE_ENDIAN);
-      bytes.asFloatBuffer().put(stereo);
+      ByteBuffer bytes = ByteBuffer.allocate(4 * samples.length).order(ByteOrder.LITTLE_ENDIAN);
+      bytes.asFloatBuffer().put(samples);
       encoder.child.stdin().write(bytes.array());
       encoder.finish();
     }

@@ -1,20 +1,28 @@
 package app.latethistle.standins;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.BeatTracker;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.take.Gathering;
+import app.latethistle.core.time.FrameRate;
+import app.latethistle.media.Container;
+import app.latethistle.media.RefusedMedia;
+import app.latethistle.media.SongDecoder;
 import app.latethistle.standins.band.HouseBand;
 import app.latethistle.standins.demo.NightPost;
 import app.latethistle.standins.painter.Clip;
 import app.latethistle.standins.painter.Scene;
 import app.latethistle.standins.painter.ScenePainter;
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -40,6 +48,26 @@ class StandInsTest {
       }
     }
     assertThat(distinct).isGreaterThan(20);
+  }
+
+  @Test
+  void aStormIsHeardAndRoofsAreNot(@TempDir Path folder) throws IOException {
+    Path storm = folder.resolve("storm.mp4");
+    paint(Scene.STORM, storm);
+    float[] heard = SongDecoder.mono(storm, Container.MP4).samples();
+    double power = 0;
+    for (float sample : heard) {
+      power += sample * sample;
+    }
+    assertThat(Math.sqrt(power / heard.length)).isBetween(0.02, 0.5);
+    Path roofs = folder.resolve("roofs.mp4");
+    paint(Scene.SUNKEN_ROOFS, roofs);
+    assertThatThrownBy(() -> SongDecoder.mono(roofs, Container.MP4))
+        .isInstanceOf(RefusedMedia.class);
+  }
+
+  private static void paint(Scene scene, Path file) throws IOException {
+    ScenePainter.paint(Clip.of(scene, 7).size(64, 36).at(FrameRate.FPS_24, 1), file);
   }
 
   @Test

@@ -18,6 +18,9 @@ public final class Reasons {
   /** A section or key moment is named that lies so near, in samples: a tenth of a second. */
   private static final long NEAR = Samples.RATE / 10;
 
+  /** A cut so far from every beat, in seconds, is not told by one. */
+  private static final double FAR = 4;
+
   private final BeatGrid grid;
   private final List<Section> sections;
   private final List<KeyMoment> moments;
@@ -98,6 +101,9 @@ public final class Reasons {
       return "free";
     }
     long off = frame - rate.nearestFrame(grid.sampleOf(near) - songStart);
+    if (Math.abs(off) > FAR * rate.perSecond()) {
+      return off > 0 ? "free, past the last beat" : "free, before the first beat";
+    }
     return "free, " + (off == 0 ? "on " : after((int) off)) + beat(near);
   }
 

@@ -1,5 +1,8 @@
 package app.latethistle.server.demo;
 
+import app.latethistle.core.film.ClipSound;
+import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.Placement;
 import app.latethistle.core.plan.Pace;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.story.Story;
@@ -49,6 +52,9 @@ class DemoShelf {
   private static final Logger LOG = LoggerFactory.getLogger(DemoShelf.class);
   private static final double SECONDS = 60;
   private static final int PATIENCE_SECONDS = 400;
+
+  /** What the clips' own sounds are turned down by under music and voice, in dB. */
+  private static final int QUIETER = -8;
 
   /** The voice of the second speaker, a boy in both stories. */
   private static final int PIKE = 3;
@@ -185,11 +191,26 @@ class DemoShelf {
         if (state.film().placements().isEmpty()) {
           spread(id, state);
           long revision = films.state(id).production().revision();
-          films.firstCut(id, revision, true, false, Pace.EVEN);
+          hear(films.firstCut(id, revision, true, false, Pace.EVEN));
         }
         return;
       }
       Thread.sleep(500);
+    }
+  }
+
+  /** Lets the clips be heard that sound, from half a second before they are seen. */
+  private void hear(FilmState state) {
+    int half = (int) state.production().rate().framesIn(0.5);
+    FilmState now = state;
+    for (int i = 0; i < state.film().placements().size(); i++) {
+      Placement shot = state.film().placements().get(i);
+      if (state.sounding().containsKey(shot.take())) {
+        ClipSound heard = new ClipSound(true, (int) Math.min(half, shot.in()), half, QUIETER);
+        Edit.SetSound edit = new Edit.SetSound(i, heard);
+        long revision = now.production().revision();
+        now = films.edit(now.production().id(), revision, s -> edit);
+      }
     }
   }
 

@@ -13,12 +13,13 @@ import java.awt.image.Kernel;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Optional;
 
 /** Paints clips to files. */
 public final class ScenePainter {
   private ScenePainter() {}
 
-  /** Paints a clip; the ending of the file's name says MP4, MOV or WebM. */
+  /** Paints a clip, with its sound if it has one; the file's name says MP4, MOV or WebM. */
   public static void paint(Clip clip, Path file) throws IOException {
     Frame frame = new Frame(clip.width(), clip.height());
     try (StandInEncoder encoder =
@@ -28,6 +29,10 @@ public final class ScenePainter {
         encoder.write(frame);
       }
       encoder.finish();
+    }
+    Optional<float[]> sound = SceneSound.of(clip);
+    if (sound.isPresent()) {
+      StandInEncoder.addSound(file, sound.get());
     }
   }
 
