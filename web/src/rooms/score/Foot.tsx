@@ -3,17 +3,20 @@ import type { ReactNode } from "react";
 import type { Film, Production } from "../../api/client";
 import { timecode } from "../../parts/time";
 import { face, ink } from "../../theme";
+import { isOffbeat } from "./cuts";
 import { nextProblem } from "./useScoreKeys";
 
 /** The film in numbers, which is also the legend of the heads; problems, each press to the next. */
 export function Foot({ production, film }: { production: Production; film: Film }) {
   const cuts = film.joints.slice(1, -1);
-  const down = cuts.filter((j) => j.tie === "BEAT" && j.downbeat).length;
-  const beat = cuts.filter((j) => j.tie === "BEAT" && !j.downbeat).length;
+  const off = cuts.filter((j) => isOffbeat(film.clock, j));
+  const onBeat = cuts.filter((j) => j.tie === "BEAT" && !off.includes(j));
+  const down = onBeat.filter((j) => j.downbeat).length;
+  const beat = onBeat.length - down;
   const word = cuts.filter((j) => j.tie === "WORD").length;
-  const free = cuts.length - down - beat - word;
+  const free = cuts.length - onBeat.length - off.length - word;
   const exact = cuts.filter((j) => j.tie === "BEAT" && j.offset === 0).length;
-  const off = film.length / production.framesPerSecond - production.targetSeconds;
+  const over = film.length / production.framesPerSecond - production.targetSeconds;
   return (
     <Box
       component="footer"
@@ -36,7 +39,7 @@ export function Foot({ production, film }: { production: Production; film: Film 
           {timecode(film.length, production.framesPerSecond)}
         </Box>{" "}
         <Box component="span" sx={{ color: ink.ink2 }}>
-          {off === 0 ? "as wanted" : `${off > 0 ? "+" : "−"}${Math.abs(off).toFixed(1)} s`}
+          {over === 0 ? "as wanted" : `${over > 0 ? "+" : "−"}${Math.abs(over).toFixed(1)} s`}
         </Box>
       </Box>
       <Box data-testid="on-beat">
@@ -51,6 +54,13 @@ export function Foot({ production, film }: { production: Production; film: Film 
       >
         {beat} on beats
       </Legend>
+      {off.length > 0 && (
+        <Legend
+          sign={<circle cx={6} cy={6} r={2.4} fill="none" stroke={ink.ink} strokeWidth={1.7} />}
+        >
+          {off.length} between
+        </Legend>
+      )}
       {film.voice.length > 0 && (
         <Legend sign={<rect x={0.5} y={4} width={11} height={4} fill={ink.ink} />}>
           {word} on words

@@ -8,6 +8,8 @@ interface Props {
   joint: Joint;
   /** Whether it is the film's last cut, which ends it. */
   last: boolean;
+  /** Whether it is tied half-way to the next beat. */
+  offbeat: boolean;
   /** Whether something is wrong with what it is tied to. */
   wrong: boolean;
   ruler: Ruler;
@@ -32,6 +34,7 @@ export const JointView = memo(function JointView({
   index,
   joint,
   last,
+  offbeat,
   wrong,
   ruler,
   parts,
@@ -43,7 +46,9 @@ export const JointView = memo(function JointView({
   const onWord = joint.tie === "WORD";
   const headY = onWord ? parts.pictureEnd + 8 : 63;
   const headX =
-    joint.tie !== "FREE" && joint.offset !== 0 ? ruler.x(joint.frame - joint.offset) : x;
+    joint.tie !== "FREE" && joint.offset !== 0 && !offbeat
+      ? ruler.x(joint.frame - joint.offset)
+      : x;
   const stem = onWord
     ? `M${x} ${parts.pictureEnd}v15`
     : `M${x} ${onBeat ? 63 : 66}V${parts.picture}`;
@@ -63,22 +68,31 @@ export const JointView = memo(function JointView({
           </text>
         </>
       )}
-      <Head x={headX} y={headY} joint={joint} colour={colour} large={selection === "moves"} />
+      <Head
+        x={headX}
+        y={headY}
+        joint={joint}
+        offbeat={offbeat}
+        colour={colour}
+        large={selection === "moves"}
+      />
     </g>
   );
 });
 
-/** Downbeat: a dot. Beat: a ring. Word: a bar. Free: an open cup. */
+/** Downbeat: a dot. Beat: a ring, a small one between two. Word: a bar. Free: an open cup. */
 export function Head({
   x,
   y = 63,
   joint,
+  offbeat,
   colour,
   large = false,
 }: {
   x: number;
   y?: number;
   joint: Joint;
+  offbeat: boolean;
   colour: string;
   large?: boolean;
 }) {
@@ -105,9 +119,16 @@ export function Head({
       />
     );
   }
-  return joint.downbeat ? (
+  return joint.downbeat && !offbeat ? (
     <circle cx={x} cy={y} r={4.5 + grow} fill={colour} />
   ) : (
-    <circle cx={x} cy={y} r={3.9 + grow} fill={ink.sheet} stroke={colour} strokeWidth={1.7} />
+    <circle
+      cx={x}
+      cy={y}
+      r={(offbeat ? 2.4 : 3.9) + grow}
+      fill={ink.sheet}
+      stroke={colour}
+      strokeWidth={1.7}
+    />
   );
 }

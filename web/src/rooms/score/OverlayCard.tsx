@@ -12,7 +12,7 @@ import { Head } from "./JointView";
 import { RunRow } from "./RunRow";
 import type { ScoreActions } from "./useScoreActions";
 import { wordName } from "./words";
-import { wordOf } from "./cuts";
+import { wordOf, isOffbeat } from "./cuts";
 
 /** A shot that lies over the cut: when, on which layer, how large and where. */
 export function OverlayCard({
@@ -145,7 +145,7 @@ function Tied({ film, joint }: { film: Film; joint: Joint }) {
   return (
     <>
       <svg width={14} height={14} aria-hidden>
-        <Head x={7} y={7} joint={joint} colour={ink.ink} />
+        <Head x={7} y={7} joint={joint} offbeat={isOffbeat(film.clock, joint)} colour={ink.ink} />
       </svg>
       <span>{to}</span>
     </>

@@ -11,6 +11,7 @@ import {
 import { plural } from "../../parts/words";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
+import { isOffbeat } from "./cuts";
 import { Head } from "./JointView";
 import { FramingChoice } from "./FramingChoice";
 import { ClipSoundRow } from "./ClipSoundRow";
@@ -318,7 +319,7 @@ function CutRow({
     >
       <Box sx={{ width: 26, color: ink.ink2 }}>{end === "in" ? "In" : "Out"}</Box>
       <svg width={14} height={14} aria-hidden>
-        <Head x={7} y={7} joint={joint} colour={ink.ink} />
+        <Head x={7} y={7} joint={joint} offbeat={isOffbeat(film.clock, joint)} colour={ink.ink} />
       </svg>
       <Box data-testid="reason" sx={{ flex: 1, lineHeight: "15px" }}>
         {joint.reason}

@@ -6,6 +6,7 @@ import { outlinePath, type Outline } from "../cues/peaks";
 import { JointView, WRONG_CUT } from "./JointView";
 import { ShotMarks, ShotPictures } from "./ShotView";
 import type { Aim } from "./aim";
+import { isOffbeat } from "./cuts";
 import { wordName } from "./words";
 import { OverlayStrips } from "./OverlayStrips";
 import { RangeWash } from "./RangeWash";
@@ -133,6 +134,7 @@ export const StaveView = memo(function StaveView(props: StaveProps) {
               index={i}
               joint={joint}
               last={i === film.shots.length}
+              offbeat={isOffbeat(film.clock, joint)}
               wrong={(wrong.get(i - 1) ?? []).some((p) => WRONG_CUT.has(p.kind))}
               ruler={ruler}
               parts={parts}

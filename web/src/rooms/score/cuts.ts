@@ -32,6 +32,12 @@ export function wordOf(joint: Joint): WordEdge {
   return { line: joint.line, word: joint.word, edge: joint.edge ?? "START" };
 }
 
+/** Whether a joint is tied half-way to the next beat. */
+export function isOffbeat({ frames }: Film["clock"], { tie, beat, offset }: Joint): boolean {
+  const gap = (frames[beat + 1] ?? 0) - (frames[beat] ?? 0);
+  return tie === "BEAT" && offset > 1 && Math.abs(offset - gap / 2) <= 1;
+}
+
 /** The frames a joint may take: between its neighbours. */
 export function limitsOf(film: Film, joint: number): Limits {
   const isEnd = joint === film.joints.length - 1;
