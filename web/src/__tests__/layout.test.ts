@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { Ruler, SHEET, barsOf, partsFor, stavesOf, usualBarsPerLine } from "../rooms/score/layout";
 import { film } from "./film";
+import { soundParts } from "../rooms/score/soundParts";
 import { partAt } from "../rooms/score/usePrepared";
 
 describe("staves", () => {
@@ -104,5 +105,21 @@ describe("an HLS playlist", () => {
       "1-b.ts",
       null,
     ]);
+  });
+});
+
+describe("a sound file in parts", () => {
+  it("is told by its playlist", () => {
+    const list =
+      '#EXTM3U\n#EXT-X-MAP:URI="sound.mp4",BYTERANGE="765@0"\n' +
+      "#EXTINF:2.005333,\n#EXT-X-BYTERANGE:55804@765\nsound.mp4\n" +
+      "#EXTINF:1.5,\n#EXT-X-BYTERANGE:400@56569\nsound.mp4\n#EXT-X-ENDLIST\n";
+    expect(soundParts(list)).toEqual({
+      head: { from: 0, to: 764 },
+      parts: [
+        { start: 0, end: 2.005333, from: 765, to: 56568 },
+        { start: 2.005333, end: 3.505333, from: 56569, to: 56968 },
+      ],
+    });
   });
 });

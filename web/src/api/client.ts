@@ -112,9 +112,6 @@ export const stillUrl = (production: number, revision: number, frame: number) =>
 export const filmUrl = (production: number, revision: number | string) =>
   `${under(production)}/preview/${revision}/film.m3u8`;
 
-export const soundUrl = (production: number, revision: number) =>
-  `${under(production)}/preview/${revision}/sound.mp4`;
-
 export const takeFrameUrl = (production: number, take: number, frame: number, height: number) =>
   `${under(production)}/takes/${take}/frames/${Math.max(0, Math.round(frame))}.jpg?height=${height}`;
 

@@ -31,12 +31,13 @@ export function usePrepared(production: Production, film: Film) {
 }
 
 async function prepare(source: string, at: number, signal: AbortSignal) {
-  const beside = (name: string) => source.replace(/[^/]*$/, name);
-  const sound = fetch(beside("sound.m3u8"), { signal });
-  const list = await fetch(beside("picture.m3u8"), { signal });
-  const part = list.ok ? partAt(await list.text(), at) : null;
-  if (part) await (await fetch(beside(part), { signal })).blob();
-  await sound;
+  const beside = (name: string) => fetch(source.replace(/[^/]*$/, name), { signal });
+  const picture = async () => {
+    const list = await beside("picture.m3u8");
+    const part = list.ok ? partAt(await list.text(), at) : null;
+    if (part) await (await beside(part)).blob();
+  };
+  await Promise.all([beside("sound.m3u8"), picture()]);
 }
 
 /** The file of an HLS playlist that holds a second; null past its end. */

@@ -1,0 +1,84 @@
+/** A stretch of bytes, both ends among them. */
+export interface Bytes {
+  from: number;
+  to: number;
+}
+
+/** A part of a film's sound, in seconds, and where in the file it is. */
+export interface SoundPart extends Bytes {
+  start: number;
+  end: number;
+}
+
+/** What an HLS playlist tells of a sound file in parts: its head, which each part needs, and them. */
+export function soundParts(playlist: string): { head: Bytes; parts: SoundPart[] } {
+  const bytes = (size: string | undefined, at: string | undefined): Bytes => ({
+    from: Number(at),
+    to: Number(at) + Number(size) - 1,
+  });
+  const map = /#EXT-X-MAP:.*BYTERANGE="(\d+)@(\d+)"/.exec(playlist);
+  const parts: SoundPart[] = [];
+  let start = 0;
+  for (const [, length, size, at] of playlist.matchAll(
+    /#EXTINF:([\d.]+),\s*#EXT-X-BYTERANGE:(\d+)@(\d+)/g,
+  )) {
+    const end = start + Number(length);
+    parts.push({ start, end, ...bytes(size, at) });
+    start = end;
+  }
+  return { head: bytes(map?.[1], map?.[2]), parts };
+}
+
+/** A decoded part of a film's sound. */
+export interface Heard {
+  start: number;
+  sound: AudioBuffer;
+}
+
+/** So many parts are kept decoded: about half a minute. */
+const KEPT = 16;
+
+/** A film's sound, fetched and decoded part by part where it is wanted. */
+export class SoundInParts {
+  private list: Promise<ReturnType<typeof soundParts>> | null = null;
+  private head: Promise<ArrayBuffer> | null = null;
+  private readonly kept = new Map<number, Promise<Heard>>();
+
+  /**
+   * @param folder the address that the playlist and the sound's file are under, with its slash
+   */
+  constructor(
+    private readonly folder: string,
+    private readonly context: BaseAudioContext,
+  ) {}
+
+  /** The part that sounds at a second; null past the end. */
+  async at(second: number): Promise<Heard | null> {
+    this.list ??= fetch(`${this.folder}sound.m3u8`).then(async (r) => soundParts(await r.text()));
+    const { head, parts } = await this.list;
+    const i = parts.findIndex((p) => second >= p.start && second < p.end);
+    const part = parts[i];
+    if (!part) return null;
+    const kept = this.kept.get(i) ?? this.decoded(head, part);
+    // What was wanted last is forgotten last.
+    this.kept.delete(i);
+    this.kept.set(i, kept);
+    const oldest = this.kept.keys().next().value;
+    if (this.kept.size > KEPT && oldest !== undefined) this.kept.delete(oldest);
+    return kept;
+  }
+
+  private async decoded(head: Bytes, part: SoundPart): Promise<Heard> {
+    this.head ??= this.bytes(head);
+    const both = await Promise.all([this.head, this.bytes(part)]);
+    const file = await new Blob(both).arrayBuffer();
+    return { start: part.start, sound: await this.context.decodeAudioData(file) };
+  }
+
+  private async bytes({ from, to }: Bytes): Promise<ArrayBuffer> {
+    const answer = await fetch(`${this.folder}sound.mp4`, {
+      headers: { Range: `bytes=${from}-${to}` },
+    });
+    return answer.arrayBuffer();
+  }
+}
