@@ -64,7 +64,7 @@ export function PaceStrip({ production, film, song, longest, width }: Props) {
           const speed = speeds[i] ?? 1;
           const y = heightOf(speed);
           // What is written stands clear of the line.
-          const base = y > HEIGHT - 20 ? y - 6 : HEIGHT - 6;
+          const base = y > HEIGHT - 20 ? 14 : HEIGHT - 6;
           const name = sectionName(section, song.sections);
           if (right - x < 2) return null;
           return (
