@@ -175,7 +175,7 @@ class EditingJourneyTest {
     press(page, "Home", "s", "n", "3");
     Locator reason = page.getByTestId("reason").first();
     assertThat(reason).containsText("in line 1");
-    String start = firstCut(page);
+    String start = frameOfFirst(page);
     steps.room("Cues").click();
     line.click();
     page.getByLabel(", w/min").fill("160");
@@ -186,14 +186,14 @@ class EditingJourneyTest {
     assertThat(steps.foot()).isVisible();
     press(page, "Home", "s", "n");
     assertThat(reason).containsText("in line 1");
-    assertThat(firstCut(page)).isNotEqualTo(start);
+    assertThat(frameOfFirst(page)).isNotEqualTo(start);
     press(page, "Control+z");
     assertThat(page.getByTitle("Redo: another reading of line 1")).isVisible();
-    assertThat(firstCut(page)).isEqualTo(start);
+    assertThat(frameOfFirst(page)).isEqualTo(start);
   }
 
   /** The first cut's frame, as the server has it. */
-  private static String firstCut(Page page) {
+  private static String frameOfFirst(Page page) {
     return (String)
         page.evaluate(
             "async () => String((await (await fetch(`/api/productions/${location.pathname"
