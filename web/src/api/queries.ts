@@ -1,9 +1,11 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMeeting } from "../parts/meeting";
 import { useNotice } from "../parts/notice";
+import { useRoom } from "../store";
 import {
   ApiProblem,
   call,
+  stillUrl,
   under,
   type Asked,
   type Film,
@@ -189,6 +191,11 @@ export function useFilmEdit(id: number) {
     if (!edit || sent === null) return film;
     const body = { ...sent, revision: film.revision };
     const after = await call<Film>("POST", `${under(id)}/film/${edit.name}`, body);
+    // Its still is on its way while the page is drawn anew.
+    const { frame, playing } = useRoom.getState();
+    if (!playing && after.length > 0) {
+      new Image().src = stillUrl(id, after.revision, Math.min(frame, after.length - 1));
+    }
     client.setQueryData(keys.film(id), after);
     // Lines may start elsewhere now, and undo may bring another reading back.
     void client.invalidateQueries({ queryKey: keys.voice(id) });

@@ -3,7 +3,7 @@ import { filmUrl, type Film, type Production } from "../../api/client";
 import { useRoom } from "../../store";
 
 /** How long, in milliseconds, film and playhead rest before playing from there is prepared. */
-const REST = 250;
+const REST = 600;
 
 /** The playhead counts as moved when it comes so many seconds further. */
 const STEP = 2;

@@ -37,7 +37,9 @@ public final class EditBench {
       steps.foot().waitFor();
       bench.drawing();
       bench.edits();
-      bench.playing();
+      bench.playing(500);
+      bench.playing(2000);
+      bench.stalls();
     }
     System.exit(0);
   }
@@ -166,15 +168,16 @@ public final class EditBench {
     page.waitForTimeout(250);
   }
 
-  private void playing() {
-    Random random = new Random(4);
+  /** How long it takes to play so many milliseconds after an edit. */
+  private void playing(int rested) {
+    Random random = new Random(4 + rested);
     List<Double> begun = new ArrayList<>();
     for (int round = 0; round < 12; round++) {
       selectAt(random.nextInt(SHOTS - 2) + 1);
       run(
           "() => document.body.dispatchEvent(new KeyboardEvent('keydown', { key: '>', bubbles: true }))",
           0);
-      page.waitForTimeout(500);
+      page.waitForTimeout(rested);
       Object took =
           run(
               """
@@ -200,7 +203,10 @@ public final class EditBench {
           "() => document.body.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true }))",
           0);
     }
-    print("after an edit it plays", begun);
+    print(rested / 1000.0 + " s after an edit it plays", begun);
+  }
+
+  private void stalls() {
     Object stalls =
         run(
             """
@@ -229,7 +235,7 @@ public final class EditBench {
   private static void print(String name, List<Double> millis) {
     Collections.sort(millis);
     System.out.printf(
-        "%-24s p50 %5.0f ms, p95 %5.0f ms, most %5.0f ms, %d rounds%n",
+        "%-28s p50 %5.0f ms, p95 %5.0f ms, most %5.0f ms, %d rounds%n",
         name,
         millis.get(millis.size() / 2),
         millis.get(millis.size() * 95 / 100),
