@@ -62,7 +62,7 @@ export const JointView = memo(function JointView({
       {headX !== x && (!onWord || Math.abs(joint.offset) > BREATH) && (
         <>
           <line x1={headX} x2={x} y1={headY} y2={headY + (onWord ? -4 : 4)} stroke={colour} />
-          <text x={x + 8} y={headY + (onWord ? 1 : 3)} fontSize={12} fill={colour}>
+          <text x={x + 8} y={headY + (onWord ? 1 : 3)} fill={colour}>
             {joint.offset > 0 ? "+" : "−"}
             {Math.abs(joint.offset)} f
           </text>

@@ -28,7 +28,7 @@ interface Props {
 const MEANING: Record<Pace, string> = {
   CALM: "shots of like lengths, cuts on downbeats",
   EVEN: "somewhat shorter shots where the music is strong",
-  BRISK: "quick cuts in strong parts, on any beat; may end a seventh sooner",
+  BRISK: "quick cuts in strong parts, on any beat or between; may end a seventh sooner",
 };
 
 /** Three ways to cut the film, each drawn whole, one of which can be taken. */

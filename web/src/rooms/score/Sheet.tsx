@@ -282,7 +282,8 @@ export const Sheet = memo(function Sheet(props: Props) {
         const { parts, top } = here;
         const isLast = i === rulers.length - 1;
         return (
-          <g key={ruler.stave.start} transform={`translate(0 ${top})`}>
+          // Staves are known by their place, so that what is on them is moved, not made anew.
+          <g key={i} transform={`translate(0 ${top})`}>
             <StaveView
               production={production}
               film={film}

@@ -39,13 +39,7 @@ export const ShotPictures = memo(function ShotPictures(props: Props) {
   const short = Math.max(x, ruler.x(shot.end - missing));
   return (
     <g data-place={shot.place}>
-      <rect
-        x={x}
-        y={parts.picture}
-        width={width}
-        height={height}
-        fill={empty ? "#000" : "#15171F"}
-      />
+      {empty && <rect x={x} y={parts.picture} width={width} height={height} fill="#000" />}
       {!empty && width >= NO_PICTURE && (
         <Pictures {...props} x={x} width={width} from={from} to={to} height={height} />
       )}
@@ -84,25 +78,19 @@ export const ShotMarks = memo(function ShotMarks(props: Props) {
         </g>
       )}
       {roomy && parts.captions && (
-        <text x={labelX + 4} y={parts.pictureEnd + 16} fontSize={12} fill={colour}>
+        <text x={labelX + 4} y={parts.pictureEnd + 16} fill={colour}>
           {fitting(shot.title, ownWidth - 6)}
         </text>
       )}
       {!roomy && ownWidth > 12 && (
-        <text
-          x={labelX + ownWidth / 2}
-          y={parts.pictureEnd + 14}
-          fontSize={12}
-          fill={colour}
-          textAnchor="middle"
-        >
+        <text x={labelX + ownWidth / 2} y={parts.pictureEnd + 14} fill={colour} textAnchor="middle">
           {shot.label.replace(/^0/, "")}
         </text>
       )}
       {missing > 0 && shot.end <= stave.end && ownWidth > 60 && (
         <g transform={`translate(${x + width - 66} ${parts.pictureEnd - 22})`}>
           <rect width={62} height={18} rx={2} fill={ink.rust} />
-          <text x={31} y={13} fontSize={12} fontWeight={600} fill="#fff" textAnchor="middle">
+          <text x={31} y={13} fontWeight={600} fill="#fff" textAnchor="middle">
             {missing} f short
           </text>
         </g>

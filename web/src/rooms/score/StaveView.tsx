@@ -97,8 +97,9 @@ export const StaveView = memo(function StaveView(props: StaveProps) {
         d={stave.ticks.map((t) => `M${ruler.x(t.frame)} 50V${t.strong ? 57 : 54}`).join("")}
         stroke={ink.ink2}
       />
-      {shots.map((shot) => (
-        <ShotPictures key={shot.id} {...shotProps(shot)} />
+      <Backing shots={shots} ruler={ruler} parts={parts} />
+      {shots.map((shot, i) => (
+        <ShotPictures key={i} {...shotProps(shot)} />
       ))}
       <Fade film={film} ruler={ruler} parts={parts} />
       {stave.index > 0 && (
@@ -111,9 +112,9 @@ export const StaveView = memo(function StaveView(props: StaveProps) {
           pointerEvents="none"
         />
       )}
-      <g pointerEvents="none">
-        {shots.map((shot) => (
-          <ShotMarks key={shot.id} {...shotProps(shot)} />
+      <g pointerEvents="none" fontSize={12}>
+        {shots.map((shot, i) => (
+          <ShotMarks key={i} {...shotProps(shot)} />
         ))}
         <path
           d={joints
@@ -125,12 +126,12 @@ export const StaveView = memo(function StaveView(props: StaveProps) {
           stroke={ink.sheet}
           strokeWidth={3}
         />
-        {joints.map((i) => {
+        {joints.map((i, n) => {
           const joint = film.joints[i];
           if (!joint) return null;
           return (
             <JointView
-              key={i}
+              key={n}
               index={i}
               joint={joint}
               last={i === film.shots.length}
@@ -183,6 +184,29 @@ export const StaveView = memo(function StaveView(props: StaveProps) {
   );
 }, isSameStave);
 
+/** The dark that pictures come in on, and on which they stand. */
+function Backing({
+  shots,
+  ruler,
+  parts,
+}: {
+  shots: readonly Placed[];
+  ruler: Ruler;
+  parts: Parts;
+}) {
+  const from = ruler.x(Math.max(shots[0]?.start ?? 0, ruler.stave.before));
+  const to = ruler.x(Math.min(shots.at(-1)?.end ?? 0, ruler.stave.end));
+  return (
+    <rect
+      x={from}
+      y={parts.picture}
+      width={Math.max(0, to - from)}
+      height={parts.pictureEnd - parts.picture}
+      fill="#15171F"
+    />
+  );
+}
+
 function Bars({ ruler, bottom, film }: { ruler: Ruler; bottom: number; film: Film }) {
   const { stave } = ruler;
   const leadIn = stave.index === 0 && (stave.edges[0] ?? 0) > 0;
@@ -207,7 +231,7 @@ function Bars({ ruler, bottom, film }: { ruler: Ruler; bottom: number; film: Fil
       {stave.bars.map((bar, i) =>
         ruler.barWidth < 30 && i % 2 === 1 ? null : (
           <text
-            key={bar.frame}
+            key={i}
             x={ruler.x(bar.frame) + 4}
             y={17}
             fontSize={12}

@@ -140,8 +140,8 @@ class JourneyTest {
     undo.hover();
     assertThat(page.getByRole(AriaRole.TOOLTIP)).hasText("Undo: move a cut");
 
-    Locator first = page.locator("[data-place='0'] rect").first();
-    BoundingBox from = page.locator("[data-place='2'] rect").first().boundingBox();
+    Locator first = page.locator("[data-place='0']").first();
+    BoundingBox from = page.locator("[data-place='2']").first().boundingBox();
     BoundingBox to = first.boundingBox();
     page.mouse().move(from.x + 40, from.y + 50);
     page.mouse().down();

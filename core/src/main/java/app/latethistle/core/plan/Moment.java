@@ -39,8 +39,8 @@ record Moment(long frame, Tie tie, double cost, boolean bar) {
 
   /**
    * All moments from the film's start to its wanted length, in order, one a frame: the start, the
-   * beats and the offbeats half-way between them, just before phrases, the ends of locked shots;
-   * without beats, every half second too.
+   * beats, at a brisk pace the offbeats half-way between them, just before phrases, the ends of
+   * locked shots; without beats, every half second too.
    */
   static List<Moment> of(CutPlanner.Request request) {
     BeatGrid grid = request.music().grid();
@@ -58,7 +58,7 @@ record Moment(long frame, Tie tie, double cost, boolean bar) {
     for (int beat = 0; beat < grid.size(); beat++) {
       long frame = Cutting.frameOfBeat(beat, song, grid, request.rate());
       all.add(new Moment(frame, Tie.onBeat(beat), cost(grid, beat), grid.isDownbeat(beat)));
-      if (beat + 1 < grid.size()) {
+      if (request.pace().offbeats && beat + 1 < grid.size()) {
         long gap = Cutting.frameOfBeat(beat + 1, song, grid, request.rate()) - frame;
         if (gap >= HALVED * request.rate().perSecond()) {
           int half = (int) (gap / 2);

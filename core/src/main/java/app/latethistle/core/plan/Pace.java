@@ -7,11 +7,14 @@ package app.latethistle.core.plan;
  */
 public enum Pace {
   /** Shots of like lengths, on downbeats. */
-  CALM(0, 2, 1),
+  CALM(0, 2, 1, false),
   /** Somewhat shorter shots where the music is strong. */
-  EVEN(1.4, 1, 1),
-  /** Quick cuts, most of all in strong parts, on any beat; the film may end a seventh sooner. */
-  BRISK(2.5, 0.3, 6 / 7.0);
+  EVEN(1.4, 1, 1, false),
+  /**
+   * Quick cuts, most of all in strong parts, on any beat or between two; the film may end a seventh
+   * sooner.
+   */
+  BRISK(2.5, 0.3, 6 / 7.0, true);
 
   /** What the speed of the cut is raised by from the song's mean energy to the most. */
   final double contrast;
@@ -22,7 +25,11 @@ public enum Pace {
   /** The share of the wanted length that shots are paced for, and that the film is to reach. */
   final double least;
 
-  Pace(double contrast, double beats, double least) {
+  /** Whether a cut may fall half-way between two beats. */
+  final boolean offbeats;
+
+  Pace(double contrast, double beats, double least, boolean offbeats) {
+    this.offbeats = offbeats;
     this.contrast = contrast;
     this.beats = beats;
     this.least = least;
