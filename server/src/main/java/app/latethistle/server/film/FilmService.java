@@ -57,12 +57,6 @@ public class FilmService {
   /** How many differences are told in a sentence. */
   private static final int TOLD = 3;
 
-  /**
-   * What the planner is to spare at both ends of a shot, in seconds: for a transition of half a
-   * second. Common practice, no source.
-   */
-  private static final double HANDLES = 0.25;
-
   private final Productions productions;
   private final EditRows rows;
   private final Shots shots;
@@ -310,7 +304,6 @@ public class FilmService {
   private static CutPlanner.Wanted asWanted(
       Placement placement, FilmState state, Map<String, Set<String>> speakers) {
     return CutPlanner.Wanted.of(placement, state.takes().get(placement.take()).frames())
-        .sparing(state.production().rate().framesIn(HANDLES))
         .saying(state.saidWith(placement.shot()))
         .spokenOf(speakers.getOrDefault(placement.shot(), Set.of()));
   }
