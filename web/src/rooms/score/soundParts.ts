@@ -1,8 +1,4 @@
-/** A stretch of bytes, both ends among them. */
-export interface Bytes {
-  from: number;
-  to: number;
-}
+import { bytesOf, segmentsOf, type Bytes } from "./playlist";
 
 /** A part of a film's sound, in seconds, and where in the file it is. */
 export interface SoundPart extends Bytes {
@@ -12,21 +8,11 @@ export interface SoundPart extends Bytes {
 
 /** What an HLS playlist tells of a sound file in parts: its head, which each part needs, and them. */
 export function soundParts(playlist: string): { head: Bytes; parts: SoundPart[] } {
-  const bytes = (size: string | undefined, at: string | undefined): Bytes => ({
-    from: Number(at),
-    to: Number(at) + Number(size) - 1,
-  });
   const map = /#EXT-X-MAP:.*BYTERANGE="(\d+)@(\d+)"/.exec(playlist);
-  const parts: SoundPart[] = [];
-  let start = 0;
-  for (const [, length, size, at] of playlist.matchAll(
-    /#EXTINF:([\d.]+),\s*#EXT-X-BYTERANGE:(\d+)@(\d+)/g,
-  )) {
-    const end = start + Number(length);
-    parts.push({ start, end, ...bytes(size, at) });
-    start = end;
-  }
-  return { head: bytes(map?.[1], map?.[2]), parts };
+  const parts = segmentsOf(playlist).flatMap(({ start, end, bytes }) =>
+    bytes ? [{ start, end, ...bytes }] : [],
+  );
+  return { head: bytesOf(map?.[1], map?.[2]), parts };
 }
 
 /** A decoded part of a film's sound. */

@@ -1,6 +1,7 @@
 import { useEffect } from "react";
 import { filmUrl, type Film, type Production } from "../../api/client";
 import { useRoom } from "../../store";
+import { segmentsOf } from "./playlist";
 
 /** How long, in milliseconds, film and playhead rest before playing from there is prepared. */
 const REST = 600;
@@ -41,11 +42,5 @@ async function prepare(source: string, at: number, signal: AbortSignal) {
 }
 
 /** The file of an HLS playlist that holds a second; null past its end. */
-export function partAt(playlist: string, second: number): string | null {
-  let end = 0;
-  for (const [, length, file] of playlist.matchAll(/^#EXTINF:([\d.]+),.*\n(.+)$/gm)) {
-    end += Number(length);
-    if (end > second) return file ?? null;
-  }
-  return null;
-}
+export const partAt = (playlist: string, second: number): string | null =>
+  segmentsOf(playlist).find((s) => s.end > second)?.file ?? null;

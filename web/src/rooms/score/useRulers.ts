@@ -13,30 +13,16 @@ export function useRulers(film: Film, fps: number, wish: number | null, width: n
     const staves = stavesOf(timed, fps, barsPerLine);
     return { barsPerLine, rulers: staves.map((stave) => new Ruler(stave, barWidth)) };
   }, [clock, length, fps, wish, width]);
-  const [kept, keep] = useState(made);
-  if (kept === made || sameMeasures(kept, made)) return kept;
-  const next = {
-    ...made,
-    rulers: made.rulers.map((r, i) => {
-      const old = kept.rulers[i];
-      return old && sameMeasure(old, r) ? old : r;
-    }),
-  };
+  const [kept, keep] = useState({ ...made, from: made });
+  if (kept.from === made) return kept;
+  const rulers = made.rulers.map((ruler, i) => {
+    const old = kept.rulers[i];
+    return old && isSameMeasure(old, ruler) ? old : ruler;
+  });
+  const next = { ...made, rulers, from: made };
   keep(next);
   return next;
 }
 
-interface Measures {
-  barsPerLine: number;
-  rulers: readonly Ruler[];
-}
-
-const sameMeasures = (a: Measures, b: Measures) =>
-  a.barsPerLine === b.barsPerLine &&
-  a.rulers.length === b.rulers.length &&
-  a.rulers.every((r, i) => sameMeasure(r, b.rulers[i]));
-
-const sameMeasure = (a: Ruler, b: Ruler | undefined) =>
-  b !== undefined &&
-  a.barWidth === b.barWidth &&
-  JSON.stringify(a.stave) === JSON.stringify(b.stave);
+const isSameMeasure = (a: Ruler, b: Ruler) =>
+  a.barWidth === b.barWidth && JSON.stringify(a.stave) === JSON.stringify(b.stave);
