@@ -108,12 +108,25 @@ describe("what is seen and heard beside the cut", () => {
   });
 
   it("opens the stave under the playhead where all are folded", () => {
-    const places = placeStaves(660, 5, 2, 2, false);
-    expect(places.map((p) => p.parts.height)).toEqual([117, 117, 190, 117, 117]);
-    expect(places.map((p) => p.top)).toEqual([0, 117, 234, 424, 541]);
-    expect(new Set(placeStaves(660, 3, 2, 2, false).map((p) => p.parts.height))).toEqual(
-      new Set([220]),
-    );
+    const need = { rows: 2, sounds: false };
+    const places = placeStaves(660, 2, need, Array(5).fill(need));
+    expect(places.map((p) => p.parts.height)).toEqual([123, 123, 190, 123, 123]);
+    expect(places.map((p) => p.top)).toEqual([0, 123, 246, 436, 559]);
+    const unfolded = placeStaves(660, 2, need, Array(3).fill(need));
+    expect(new Set(unfolded.map((p) => p.parts.height))).toEqual(new Set([220]));
+  });
+
+  it("gives folded staves rows only for what they hold", () => {
+    const silent = { rows: 0, sounds: false };
+    const spoken = { rows: 2, sounds: true };
+    const places = placeStaves(660, 0, spoken, [spoken, spoken, silent, silent, silent]);
+    const [whole, bars, quiet] = places.map((p) => p.parts);
+    expect(whole?.lyricRows).toBe(3 - 1);
+    expect(bars?.lyricRows).toBe(0);
+    expect(bars?.voice).not.toBeNull();
+    expect(bars?.height).toBeGreaterThan(quiet?.height ?? 0);
+    expect([quiet?.voice, quiet?.sound]).toEqual([null, null]);
+    for (const { parts } of places) expect(parts.bottom).toBeLessThanOrEqual(parts.height);
   });
 });
 
@@ -206,7 +219,7 @@ describe("the mouse on the score", () => {
   const stave = stavesOf(made, 24, 8)[0];
   if (!stave) throw new Error("no stave");
   const ruler = new Ruler(stave, 96);
-  const parts = partsFor(680, 3);
+  const parts = partsFor(227);
 
   it("meets time, cuts and shots where they are drawn", () => {
     expect(partAt(made, parts, ruler, 300, 35).kind).toBe("time");

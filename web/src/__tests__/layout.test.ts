@@ -1,5 +1,7 @@
 import { describe, expect, it } from "vitest";
+import type { Placed, Production } from "../api/client";
 import { Ruler, SHEET, barsOf, partsFor, stavesOf, usualBarsPerLine } from "../rooms/score/layout";
+import { bandOf } from "../rooms/score/band";
 import { film } from "./film";
 import { soundParts } from "../rooms/score/soundParts";
 import { partAt } from "../rooms/score/usePrepared";
@@ -87,7 +89,7 @@ describe("the sheet's measures", () => {
   it("keeps the whole film in sight up to three minutes", () => {
     for (const bars of [6, 24, 40, 70]) {
       const lines = Math.ceil(bars / usualBarsPerLine(bars));
-      const parts = partsFor(680, lines);
+      const parts = partsFor(680 / lines);
       expect(parts.height * lines).toBeLessThanOrEqual(690);
       expect(parts.pictureEnd).toBeGreaterThan(parts.picture + 20);
     }
@@ -121,5 +123,35 @@ describe("a sound file in parts", () => {
         { start: 2.005333, end: 3.505333, from: 56569, to: 56968 },
       ],
     });
+  });
+});
+
+describe("the pictures of a stave", () => {
+  const production = { id: 3, width: 1920, height: 1080 } as Production;
+  const parts = partsFor(227);
+  const drawn = (shots: Placed[], barWidth = 96, isLost: (s: Placed) => boolean = () => false) => {
+    const [stave] = stavesOf(film(), 24, 8);
+    if (!stave) throw new Error("no stave");
+    return bandOf(shots, isLost, new Ruler(stave, barWidth), parts, production);
+  };
+  const first = film().shots.slice(0, 2);
+
+  it("are as many frames of each shot as fit, from the first used to the last", () => {
+    const { cells, hairs, from, to } = drawn(first);
+    expect(cells.map((c) => c.width)).toEqual([243.2, 192]);
+    expect([from, to]).toEqual([70, 121.2 + 4 * 96]);
+    expect(hairs).toEqual([]);
+    const wide = drawn(first, 240);
+    const frames = wide.cells.map((c) => Number(/frames.(\d+)/.exec(c.src)?.[1]));
+    expect(frames).toEqual([10, 117, 10, 105]);
+    expect(wide.hairs).toHaveLength(2);
+  });
+
+  it("leave out what is too narrow, and are black where there is none", () => {
+    expect(drawn(first, 6).cells).toHaveLength(1);
+    const gap = drawn([{ ...first[0], takeId: 0 } as Placed, first[1] as Placed]);
+    expect(gap.blacks).toEqual([{ x: 70, width: 243.2 }]);
+    expect(gap.cells).toHaveLength(1);
+    expect(drawn(first, 96, () => true).cells).toHaveLength(0);
   });
 });

@@ -91,6 +91,7 @@ let asked: { method: string; path: string; body: unknown }[] = [];
 beforeEach(() => {
   answers = [];
   asked = [];
+  vi.spyOn(HTMLCanvasElement.prototype, "getContext").mockReturnValue(null);
   vi.stubGlobal(
     "fetch",
     vi.fn((path: string, init: RequestInit) => {
@@ -128,21 +129,21 @@ describe("a stave", () => {
     const stave = staves[line];
     if (!stave) throw new Error("no stave");
     const { container } = render(
-      <svg>
-        <StaveView
-          production={production}
-          film={made}
-          outline={null}
-          ruler={new Ruler(stave, 96)}
-          parts={partsFor(680, staves.length)}
-          isLast={line === staves.length - 1}
-          selected={selected}
-          also={[]}
-          laid={null}
-          selectedEnd="in"
-          aim={null}
-        />
-      </svg>,
+      <StaveView
+        production={production}
+        film={made}
+        outline={null}
+        ruler={new Ruler(stave, 96)}
+        parts={partsFor(680 / staves.length)}
+        top={0}
+        width={904}
+        isLast={line === staves.length - 1}
+        selected={selected}
+        also={[]}
+        laid={null}
+        selectedEnd="in"
+        aim={null}
+      />,
     );
     return container;
   };
@@ -153,13 +154,15 @@ describe("a stave", () => {
       if (i === 2) return { ...j, downbeat: false };
       return i === 3 ? { ...j, tie: "FREE" as const, beat: -1 } : j;
     });
-    const svg = drawn({ ...made, joints }, 0);
-    const head = (n: number) => svg.querySelector(`[data-joint="${n}"]`);
-    expect(head(1)?.querySelector("circle")?.getAttribute("stroke")).toBeNull();
-    expect(head(2)?.querySelector("circle")?.getAttribute("stroke")).not.toBeNull();
-    expect(head(3)?.querySelector("circle")).toBeNull();
-    expect(head(3)?.querySelector("path")).not.toBeNull();
-    expect(head(0)).toBeNull();
+    const stave = drawn({ ...made, joints }, 0);
+    const heads = (kind: string) => {
+      const d = stave.querySelector(`[data-head="${kind}"]`)?.getAttribute("d") ?? "";
+      return [...d.matchAll(/M([\d.]+) /g)].map((m) => Number(m[1]));
+    };
+    // Bars are 96 px wide and there is a cut every two; a ring is 3.9 px, a cup 4.2 to either side.
+    expect(heads("downbeat")).toEqual([121.2 + 192 - 4.5]);
+    expect(heads("beat")).toEqual([121.2 + 384 - 3.9]);
+    expect(heads("free")).toEqual([121.2 + 576 - 4.2]);
   });
 
   it("says how far a cut is off its beat, and how short a shot is", () => {

@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 
 /**
  * A picture that changes often: the old one stays until the new one is decoded, and while one is
@@ -14,41 +14,29 @@ export function Still({
   /** Told when a picture that was wished for is there. */
   onShown?: () => void;
 }) {
-  const shown = useLatest(src, onShown);
-  if (!shown) return null;
-  return (
-    <img
-      src={shown}
-      alt={alt}
-      draggable={false}
-      style={{ width: "100%", height: "100%", objectFit: "contain", display: "block" }}
-    />
-  );
+  const box = useRef<HTMLDivElement>(null);
+  const [loader] = useState(() => new Loader());
+  useEffect(() => {
+    if (src === null) return;
+    loader.want(src, (image) => {
+      // The decoded element itself is shown: another one would have to load it again.
+      box.current?.replaceChildren(image);
+      onShown?.();
+    });
+  }, [loader, src, onShown]);
+  return <div ref={box} role="img" aria-label={alt} style={{ width: "100%", height: "100%" }} />;
 }
 
-function useLatest(src: string | null, onShown?: () => void): string | null {
-  const [shown, setShown] = useState<string | null>(null);
-  const [loader] = useState(
-    () =>
-      new Loader((now) => {
-        setShown(now);
-        onShown?.();
-      }),
-  );
-  useEffect(() => {
-    if (src !== null) loader.want(src);
-  }, [loader, src]);
-  return shown;
-}
+const STYLE = "width: 100%; height: 100%; object-fit: contain; display: block";
 
 class Loader {
   private wanted = "";
   private loading = false;
+  private show: (image: HTMLImageElement) => void = () => undefined;
 
-  constructor(private readonly show: (src: string) => void) {}
-
-  want(src: string) {
+  want(src: string, show: (image: HTMLImageElement) => void) {
     this.wanted = src;
+    this.show = show;
     if (!this.loading) void this.load();
   }
 
@@ -59,9 +47,12 @@ class Loader {
       last = this.wanted;
       const image = new Image();
       image.src = last;
+      image.alt = "";
+      image.draggable = false;
+      image.style.cssText = STYLE;
       try {
         await image.decode();
-        this.show(last);
+        this.show(image);
       } catch {
         // Not there (any more): keep the old picture, or take the next wish.
       }

@@ -41,13 +41,17 @@ export function outlinePath(
   const step = 2;
   let top = "";
   let bottom = "";
+  let from = at(x);
   for (let dx = 0; dx <= width; dx += step) {
-    const px = x + Math.min(dx, width);
-    const level = highest(values, perSecond, at(px), at(px + step));
-    const here = px.toFixed(1);
-    top += `L${here} ${(y - level * up).toFixed(1)}`;
-    if (down > 0) bottom = `L${here} ${(y + level * down).toFixed(1)}${bottom}`;
+    const to = at(x + dx + step);
+    const level = highest(values, perSecond, from, to);
+    from = to;
+    const here = tenths(x + dx);
+    top += `L${here} ${tenths(y - level * up)}`;
+    if (down > 0) bottom = `L${here} ${tenths(y + level * down)}${bottom}`;
   }
-  if (down === 0) return `M${x.toFixed(1)} ${y.toFixed(1)}${top}V${y.toFixed(1)}Z`;
+  if (down === 0) return `M${tenths(x)} ${tenths(y)}${top}V${tenths(y)}Z`;
   return `M${top.slice(1)}${bottom}Z`;
 }
+
+const tenths = (value: number) => Math.round(10 * value) / 10;

@@ -4,6 +4,8 @@ import type { Film, Production } from "../../api/client";
 import { timecode } from "../../parts/time";
 import { face, ink } from "../../theme";
 import { isOffbeat } from "./cuts";
+import { HeadSign } from "./Head";
+import type { HeadKind } from "./heads";
 import { nextProblem } from "./useScoreKeys";
 
 /** The film in numbers, which is also the legend of the heads; problems, each press to the next. */
@@ -48,29 +50,11 @@ export function Foot({ production, film }: { production: Production; film: Film 
           {exact} of {cuts.length}
         </b>
       </Box>
-      <Legend sign={<circle cx={6} cy={6} r={4.5} fill={ink.ink} />}>{down} on downbeats</Legend>
-      <Legend
-        sign={<circle cx={6} cy={6} r={3.9} fill="none" stroke={ink.ink} strokeWidth={1.7} />}
-      >
-        {beat} on beats
-      </Legend>
-      {off.length > 0 && (
-        <Legend
-          sign={<circle cx={6} cy={6} r={2.4} fill="none" stroke={ink.ink} strokeWidth={1.7} />}
-        >
-          {off.length} between
-        </Legend>
-      )}
-      {film.voice.length > 0 && (
-        <Legend sign={<rect x={0.5} y={4} width={11} height={4} fill={ink.ink} />}>
-          {word} on words
-        </Legend>
-      )}
-      <Legend
-        sign={<path d="M2 2v4a4 4 0 0 0 8 0V2" fill="none" stroke={ink.ink} strokeWidth={1.7} />}
-      >
-        {free} free
-      </Legend>
+      <Legend head="downbeat">{down} on downbeats</Legend>
+      <Legend head="beat">{beat} on beats</Legend>
+      {off.length > 0 && <Legend head="offbeat">{off.length} between</Legend>}
+      {film.voice.length > 0 && <Legend head="word">{word} on words</Legend>}
+      <Legend head="free">{free} free</Legend>
       {film.problems.length > 0 && (
         <Box
           component="button"
@@ -93,12 +77,10 @@ export function Foot({ production, film }: { production: Production; film: Film 
   );
 }
 
-function Legend({ sign, children }: { sign: ReactNode; children: ReactNode }) {
+function Legend({ head, children }: { head: HeadKind; children: ReactNode }) {
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 1.5 }}>
-      <svg width={12} height={12} aria-hidden>
-        {sign}
-      </svg>
+      <HeadSign kind={head} size={12} />
       <span>{children}</span>
     </Box>
   );

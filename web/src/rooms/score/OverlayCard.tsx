@@ -8,11 +8,12 @@ import { NumberField } from "../../parts/NumberField";
 import { beatName } from "../../parts/time";
 import { ink } from "../../theme";
 import { FramingChoice } from "./FramingChoice";
-import { Head } from "./JointView";
+import { HeadSign } from "./Head";
+import { headOf } from "./heads";
 import { RunRow } from "./RunRow";
 import type { ScoreActions } from "./useScoreActions";
 import { wordName } from "./words";
-import { wordOf, isOffbeat } from "./cuts";
+import { wordOf } from "./cuts";
 
 /** A shot that lies over the cut: when, on which layer, how large and where. */
 export function OverlayCard({
@@ -144,9 +145,7 @@ function Tied({ film, joint }: { film: Film; joint: Joint }) {
         : `free, frame ${joint.frame}`;
   return (
     <>
-      <svg width={14} height={14} aria-hidden>
-        <Head x={7} y={7} joint={joint} offbeat={isOffbeat(film.clock, joint)} colour={ink.ink} />
-      </svg>
+      <HeadSign kind={headOf(joint, film.clock)} />
       <span>{to}</span>
     </>
   );

@@ -1,8 +1,15 @@
-import { memo, useCallback, useMemo, useRef, useState, type PointerEvent } from "react";
+import {
+  memo,
+  useCallback,
+  useDeferredValue,
+  useMemo,
+  useRef,
+  useState,
+  type PointerEvent,
+} from "react";
 import type { Film, Peaks, Production } from "../../api/client";
 import { useRoom } from "../../store";
 import { outlineOf } from "../cues/peaks";
-import { PlayheadLine } from "./PlayheadLine";
 import { StaveView } from "./StaveView";
 import { aimCut, aimShot, partAt, type Aim } from "./aim";
 import type { Ruler, StavePlace } from "./layout";
@@ -45,16 +52,19 @@ type Drag =
     }
   | { kind: "sound"; name: string; grabbed: number; fromX: number; moved: boolean };
 
+/** How far beyond what is in sight staves are drawn, in pixels. */
+const AHEAD = 160;
+
 /** How far, in pixels, the pointer travels before a press becomes a drag. */
 const SLACK = 5;
 
 /** How near, in pixels, to a beat or a cut what is dragged is caught by it. */
 const REACH = 8;
 
-/** The whole film on staves: one drawing, moved by the mouse. */
+/** The whole film on staves: moved by the mouse. */
 export const Sheet = memo(function Sheet(props: Props) {
   const { production, film, peaks, rulers, places, seen, width, actions } = props;
-  const svg = useRef<SVGSVGElement>(null);
+  const surface = useRef<HTMLDivElement>(null);
   const drag = useRef<Drag | null>(null);
   const [aim, setAim] = useState<Aim | null>(null);
   const place = useRoom((s) => s.place);
@@ -62,12 +72,15 @@ export const Sheet = memo(function Sheet(props: Props) {
   const laid = useRoom((s) => s.laid);
   const end = useRoom((s) => s.end);
   const outline = useMemo(() => (peaks ? outlineOf(peaks) : null), [peaks]);
+  // Staves that scrolling will bring into sight are drawn when those that are in sight have been.
+  const calm = useDeferredValue(rulers, null);
+  const near = { top: seen.top - AHEAD, bottom: seen.bottom + AHEAD };
   const foot = places.at(-1);
   const height = (foot ? foot.top + foot.parts.height : 0) + 8;
 
   const locate = useCallback(
     (e: PointerEvent) => {
-      const box = svg.current?.getBoundingClientRect();
+      const box = surface.current?.getBoundingClientRect();
       const x = e.clientX - (box?.left ?? 0);
       const y = e.clientY - (box?.top ?? 0);
       const line = Math.max(
@@ -85,7 +98,7 @@ export const Sheet = memo(function Sheet(props: Props) {
     const at = locate(e);
     if (!at || e.button !== 0) return;
     (document.activeElement as HTMLElement | null)?.blur();
-    svg.current?.setPointerCapture(e.pointerId);
+    surface.current?.setPointerCapture(e.pointerId);
     const hit = partAt(film, at.parts, at.ruler, at.x, at.y);
     if (hit.kind === "cut") {
       const { joint, side } = hit;
@@ -133,7 +146,7 @@ export const Sheet = memo(function Sheet(props: Props) {
     const now = drag.current;
     if (!now) {
       const hit = partAt(film, at.parts, at.ruler, at.x, at.y);
-      if (svg.current) svg.current.style.cursor = hit.cursor;
+      if (surface.current) surface.current.style.cursor = hit.cursor;
       return;
     }
     if (now.kind === "scrub") {
@@ -245,13 +258,18 @@ export const Sheet = memo(function Sheet(props: Props) {
   };
 
   return (
-    <svg
-      ref={svg}
-      width={width}
-      height={height}
+    <div
+      ref={surface}
       role="group"
       aria-label="Score"
-      style={{ display: "block", touchAction: "none", userSelect: "none" }}
+      style={{
+        position: "relative",
+        width,
+        height,
+        overflow: "hidden",
+        touchAction: "none",
+        userSelect: "none",
+      }}
       onPointerDown={down}
       onPointerMove={move}
       onPointerUp={up}
@@ -260,6 +278,41 @@ export const Sheet = memo(function Sheet(props: Props) {
         setAim(null);
       }}
     >
+      <Fills />
+      {rulers.map((ruler, i) => {
+        const here = places[i];
+        if (!here || !isWithin(here, calm === rulers ? near : seen)) return null;
+        return (
+          // Staves are known by their place, so that what is on them is moved, not made anew.
+          <StaveView
+            key={i}
+            production={production}
+            film={film}
+            outline={outline}
+            ruler={ruler}
+            parts={here.parts}
+            top={here.top}
+            width={width}
+            isLast={i === rulers.length - 1}
+            selected={place}
+            also={also}
+            laid={laid}
+            selectedEnd={end}
+            aim={aim}
+          />
+        );
+      })}
+    </div>
+  );
+});
+
+const isWithin = ({ top, parts }: StavePlace, { top: from, bottom: to }: Window) =>
+  top <= to && top + parts.height >= from;
+
+/** What staves fill parts of theirs with. */
+function Fills() {
+  return (
+    <svg width={0} height={0} style={{ position: "absolute" }} aria-hidden>
       <defs>
         <linearGradient id="catch-up" x1="0" x2="1">
           <stop offset="0" stopColor="#FBF9F5" stopOpacity="0.94" />
@@ -276,34 +329,9 @@ export const Sheet = memo(function Sheet(props: Props) {
           <rect width="2.500" height="6" fill="#A5431F" />
         </pattern>
       </defs>
-      {rulers.map((ruler, i) => {
-        const here = places[i];
-        if (!here || here.top > seen.bottom || here.top + here.parts.height < seen.top) return null;
-        const { parts, top } = here;
-        const isLast = i === rulers.length - 1;
-        return (
-          // Staves are known by their place, so that what is on them is moved, not made anew.
-          <g key={i} transform={`translate(0 ${top})`}>
-            <StaveView
-              production={production}
-              film={film}
-              outline={outline}
-              ruler={ruler}
-              parts={parts}
-              isLast={isLast}
-              selected={place}
-              also={also}
-              laid={laid}
-              selectedEnd={end}
-              aim={aim}
-            />
-            <PlayheadLine ruler={ruler} parts={parts} isLast={isLast} />
-          </g>
-        );
-      })}
     </svg>
   );
-});
+}
 
 /** Where a cut that is held by a side would go. */
 function aimHeld(

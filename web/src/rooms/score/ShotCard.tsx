@@ -11,8 +11,8 @@ import {
 import { plural } from "../../parts/words";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
-import { isOffbeat } from "./cuts";
-import { Head } from "./JointView";
+import { HeadSign } from "./Head";
+import { headOf } from "./heads";
 import { FramingChoice } from "./FramingChoice";
 import { ClipSoundRow } from "./ClipSoundRow";
 import { MaterialStrip } from "./MaterialStrip";
@@ -318,9 +318,7 @@ function CutRow({
       }}
     >
       <Box sx={{ width: 26, color: ink.ink2 }}>{end === "in" ? "In" : "Out"}</Box>
-      <svg width={14} height={14} aria-hidden>
-        <Head x={7} y={7} joint={joint} offbeat={isOffbeat(film.clock, joint)} colour={ink.ink} />
-      </svg>
+      <HeadSign kind={headOf(joint, film.clock)} />
       <Box data-testid="reason" sx={{ flex: 1, lineHeight: "15px" }}>
         {joint.reason}
       </Box>

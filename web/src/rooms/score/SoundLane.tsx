@@ -33,9 +33,6 @@ export function heardOf(film: Film): Heard[] {
   return [...withPicture, ...alone];
 }
 
-/** Whether the score needs a row for sounds. */
-export const hasSounds = (film: Film) => heardOf(film).length > 0;
-
 /** The sounds of clips, each a line as long as it is heard; detached ones end in diamonds. */
 export const SoundLane = memo(function SoundLane({
   film,

@@ -3,22 +3,32 @@ import type { Film, Placed, Production } from "../../api/client";
 import { beatName } from "../../parts/time";
 import { face, ink } from "../../theme";
 import { outlinePath, type Outline } from "../cues/peaks";
-import { JointView, WRONG_CUT } from "./JointView";
-import { ShotMarks, ShotPictures } from "./ShotView";
+import { CutView, PlainCuts, WRONG_CUT } from "./Cuts";
+import { PictureBand } from "./PictureBand";
+import { PlayheadLine } from "./PlayheadLine";
+import { ShotLabels, ShotSigns } from "./ShotMarks";
 import type { Aim } from "./aim";
-import { isOffbeat } from "./cuts";
+import { bandOf } from "./band";
+import { cutMark, lineThrough } from "./marks";
 import { wordName } from "./words";
 import { OverlayStrips } from "./OverlayStrips";
 import { RangeWash } from "./RangeWash";
 import { SoundLane } from "./SoundLane";
 import { VoiceLane } from "./VoiceLane";
-import { isSameStave, jointsOn, problemsOf, shotsOn, type StaveProps } from "./staves";
-import { SHEET, type Parts, type Ruler } from "./layout";
+import {
+  isSameStave,
+  jointsOn,
+  problemsOf,
+  shotsOn,
+  type Problem,
+  type StaveProps,
+} from "./staves";
+import { SHEET, type Parts, type Ruler, type Stave } from "./layout";
 
 /** One stave: ribbon, ticks, heads, pictures. Positions are those of LOOK.md, "The score line". */
 export const StaveView = memo(function StaveView(props: StaveProps) {
-  const { film, outline, ruler, parts, isLast, production, selected, selectedEnd, aim } = props;
-  const { also, laid } = props;
+  const { film, outline, ruler, parts, top, width, isLast, production } = props;
+  const { selected, also, laid, selectedEnd, aim } = props;
   const { stave } = ruler;
   const bottom = parts.bottom;
   const right = ruler.right;
@@ -26,20 +36,134 @@ export const StaveView = memo(function StaveView(props: StaveProps) {
   const isChosen = ({ place }: Placed) =>
     place === selected || (selected !== null && also.includes(place));
   const wrong = problemsOf(film);
-  const joints = jointsOn(film, stave, isLast);
-  const shotProps = (shot: Placed) => {
-    const problems = wrong.get(shot.place) ?? [];
-    return {
-      shot,
-      production,
-      ruler,
-      parts,
-      selected: isChosen(shot),
-      missing: problems.find((p) => p.kind === "OUT_OF_MATERIAL")?.frames ?? 0,
-      lost: problems.some((p) => p.kind === "TAKE_MISSING"),
-    };
+  const isLost = (shot: Placed) =>
+    (wrong.get(shot.place) ?? []).some((p) => p.kind === "TAKE_MISSING");
+  const chosen = shots.filter(isChosen);
+  const isWrongCut = (i: number) => (wrong.get(i - 1) ?? []).some((p) => WRONG_CUT.has(p.kind));
+  const selectionOf = (i: number) => {
+    if (selected === null || (i !== selected && i !== selected + 1)) return "none";
+    return i === (selectedEnd === "in" ? selected : selected + 1) ? "moves" : "shot";
   };
-  const chosen = film.shots.filter(isChosen);
+  const cuts = jointsOn(film, stave, isLast).flatMap((i) => cutMark(film, i, ruler, parts) ?? []);
+  const isPlain = (i: number) => !isWrongCut(i) && selectionOf(i) === "none";
+  const plain = cuts.filter((c) => !c.isOff && isPlain(c.index));
+  const told = cuts.filter((c) => !plain.includes(c));
+  return (
+    <div style={{ position: "absolute", left: 0, top, width, height: parts.height }}>
+      <PictureBand
+        band={bandOf(shots, isLost, ruler, parts, production)}
+        top={parts.picture}
+        width={width}
+      />
+      <svg
+        width={width}
+        height={parts.height}
+        style={{ position: "absolute", left: 0, top: 0, overflow: "visible" }}
+      >
+        <StaveNames film={film} stave={stave} parts={parts} />
+        <path d={washOf(chosen, ruler, parts)} fill={ink.thistleWash} />
+        <Bars ruler={ruler} parts={parts} film={film} />
+        <Ribbon film={film} outline={outline} ruler={ruler} production={production} />
+        <line x1={SHEET.lead} x2={right} y1={50} y2={50} stroke={ink.ink2} />
+        <path
+          d={stave.ticks.map((t) => `M${ruler.x(t.frame)} 50V${t.strong ? 57 : 54}`).join("")}
+          stroke={ink.ink2}
+        />
+        <Fade film={film} ruler={ruler} parts={parts} />
+        {stave.index > 0 && (
+          <rect
+            x={SHEET.lead}
+            y={20}
+            width={SHEET.first - SHEET.lead}
+            height={bottom - 18}
+            fill="url(#catch-up)"
+          />
+        )}
+        <g fontSize={12}>
+          <ShotLabels shots={shots} chosen={chosen} ruler={ruler} parts={parts} />
+          {shots.map((shot) => (
+            <ShotSigns
+              key={shot.place}
+              shot={shot}
+              missing={missingOf(wrong.get(shot.place))}
+              selected={chosen.includes(shot)}
+              ruler={ruler}
+              parts={parts}
+            />
+          ))}
+          <path
+            d={cuts.map((cut) => lineThrough(cut, film, parts)).join("")}
+            stroke={ink.sheet}
+            strokeWidth={3}
+          />
+          <PlainCuts film={film} cuts={plain} parts={parts} />
+          {told.map((cut) => (
+            <CutView
+              key={cut.index}
+              film={film}
+              cut={cut}
+              parts={parts}
+              wrong={isWrongCut(cut.index)}
+              selection={selectionOf(cut.index)}
+            />
+          ))}
+        </g>
+        <line
+          x1={SHEET.lead}
+          x2={SHEET.lead}
+          y1={20}
+          y2={bottom + 16}
+          stroke={ink.ink}
+          strokeWidth={1.4}
+        />
+        {isLast && (
+          <line
+            x1={right + 3.5}
+            x2={right + 3.5}
+            y1={20}
+            y2={bottom + 16}
+            stroke={ink.ink}
+            strokeWidth={3}
+          />
+        )}
+        <OverlayStrips
+          production={production}
+          film={film}
+          ruler={ruler}
+          parts={parts}
+          selected={laid}
+          aim={aim}
+        />
+        <VoiceLane film={film} ruler={ruler} parts={parts} />
+        <SoundLane film={film} ruler={ruler} parts={parts} aim={aim} />
+        <RangeWash film={film} ruler={ruler} parts={parts} />
+        <AimView aim={aim} film={film} ruler={ruler} parts={parts} isLast={isLast} />
+        <PlayheadLine ruler={ruler} parts={parts} isLast={isLast} />
+      </svg>
+    </div>
+  );
+}, isSameStave);
+
+const missingOf = (problems: readonly Problem[] = []) =>
+  problems.find((p) => p.kind === "OUT_OF_MATERIAL")?.frames ?? 0;
+
+/** The selected shots' span through all of a stave but its pictures, as SVG path data. */
+function washOf(chosen: readonly Placed[], ruler: Ruler, parts: Parts): string {
+  const { stave } = ruler;
+  const bottom = parts.bottom + (parts.captions ? 22 : 6);
+  return chosen
+    .filter((shot) => shot.end > stave.start)
+    .map((shot) => {
+      const from = ruler.x(Math.max(shot.start, stave.start));
+      const to = ruler.x(Math.min(shot.end, stave.end));
+      return `M${from} 20H${to}V${parts.picture}H${from}zM${from} ${parts.pictureEnd}H${to}V${bottom}H${from}z`;
+    })
+    .join("");
+}
+
+/** The stave's number, and what its rows are. */
+function StaveNames({ film, stave, parts }: { film: Film; stave: Stave; parts: Parts }) {
+  const spoken = parts.voice !== null;
   return (
     <>
       <text
@@ -52,163 +176,37 @@ export const StaveView = memo(function StaveView(props: StaveProps) {
       >
         {stave.index + 1}
       </text>
-      <text
-        x={SHEET.labels.to}
-        y={parts.picture + 16}
-        fontSize={12}
-        fill={ink.ink2}
-        textAnchor="end"
-      >
-        {parts.captions || parts.voice !== null ? "picture" : ""}
-      </text>
-      {parts.voice !== null && (
-        <text
-          x={SHEET.labels.to}
-          y={parts.voice + 26}
-          fontSize={12}
-          fill={ink.ink2}
-          textAnchor="end"
-        >
-          voice
+      <g fontSize={12} fill={ink.ink2} textAnchor="end">
+        <text x={SHEET.labels.to} y={58}>
+          {film.clock.song === null ? "time" : "music"}
         </text>
-      )}
-      <text x={SHEET.labels.to} y={58} fontSize={12} fill={ink.ink2} textAnchor="end">
-        {film.clock.song === null ? "time" : "music"}
-      </text>
-      {chosen
-        .filter((shot) => shot.end > stave.start && shot.start < stave.end)
-        .map((shot) => {
-          const x = ruler.x(Math.max(shot.start, stave.start));
-          return (
-            <rect
-              key={shot.place}
-              x={x}
-              y={20}
-              width={ruler.x(Math.min(shot.end, stave.end)) - x}
-              height={bottom - 20 + (parts.captions ? 22 : 6)}
-              fill={ink.thistleWash}
-            />
-          );
-        })}
-      <Bars ruler={ruler} bottom={bottom} film={film} />
-      <Ribbon film={film} outline={outline} ruler={ruler} production={production} />
-      <line x1={SHEET.lead} x2={right} y1={50} y2={50} stroke={ink.ink2} />
-      <path
-        d={stave.ticks.map((t) => `M${ruler.x(t.frame)} 50V${t.strong ? 57 : 54}`).join("")}
-        stroke={ink.ink2}
-      />
-      <Backing shots={shots} ruler={ruler} parts={parts} />
-      {shots.map((shot, i) => (
-        <ShotPictures key={i} {...shotProps(shot)} />
-      ))}
-      <Fade film={film} ruler={ruler} parts={parts} />
-      {stave.index > 0 && (
-        <rect
-          x={SHEET.lead}
-          y={20}
-          width={SHEET.first - SHEET.lead}
-          height={bottom - 18}
-          fill="url(#catch-up)"
-          pointerEvents="none"
-        />
-      )}
-      <g pointerEvents="none" fontSize={12}>
-        {shots.map((shot, i) => (
-          <ShotMarks key={i} {...shotProps(shot)} />
-        ))}
-        <path
-          d={joints
-            .filter((i) => i < film.shots.length)
-            .map(
-              (i) => `M${ruler.x(film.joints[i]?.frame ?? 0)} ${parts.picture}V${parts.pictureEnd}`,
-            )
-            .join("")}
-          stroke={ink.sheet}
-          strokeWidth={3}
-        />
-        {joints.map((i, n) => {
-          const joint = film.joints[i];
-          if (!joint) return null;
-          return (
-            <JointView
-              key={n}
-              index={i}
-              joint={joint}
-              last={i === film.shots.length}
-              offbeat={isOffbeat(film.clock, joint)}
-              wrong={(wrong.get(i - 1) ?? []).some((p) => WRONG_CUT.has(p.kind))}
-              ruler={ruler}
-              parts={parts}
-              selection={
-                selected === null || (i !== selected && i !== selected + 1)
-                  ? "none"
-                  : i === (selectedEnd === "in" ? selected : selected + 1)
-                    ? "moves"
-                    : "shot"
-              }
-            />
-          );
-        })}
+        {(parts.captions || spoken) && (
+          <text x={SHEET.labels.to} y={parts.picture + 16}>
+            picture
+          </text>
+        )}
+        {spoken && (
+          <text x={SHEET.labels.to} y={(parts.voice ?? 0) + (parts.lyricRows > 0 ? 26 : 16)}>
+            voice
+          </text>
+        )}
       </g>
-      <line
-        x1={SHEET.lead}
-        x2={SHEET.lead}
-        y1={20}
-        y2={bottom + 16}
-        stroke={ink.ink}
-        strokeWidth={1.4}
-      />
-      {isLast && (
-        <line
-          x1={right + 3.5}
-          x2={right + 3.5}
-          y1={20}
-          y2={bottom + 16}
-          stroke={ink.ink}
-          strokeWidth={3}
-        />
-      )}
-      <OverlayStrips
-        production={production}
-        film={film}
-        ruler={ruler}
-        parts={parts}
-        selected={laid}
-        aim={aim}
-      />
-      <VoiceLane film={film} ruler={ruler} parts={parts} />
-      <SoundLane film={film} ruler={ruler} parts={parts} aim={aim} />
-      <RangeWash film={film} ruler={ruler} parts={parts} />
-      <AimView aim={aim} film={film} ruler={ruler} parts={parts} isLast={isLast} />
     </>
-  );
-}, isSameStave);
-
-/** The dark that pictures come in on, and on which they stand. */
-function Backing({
-  shots,
-  ruler,
-  parts,
-}: {
-  shots: readonly Placed[];
-  ruler: Ruler;
-  parts: Parts;
-}) {
-  const from = ruler.x(Math.max(shots[0]?.start ?? 0, ruler.stave.before));
-  const to = ruler.x(Math.min(shots.at(-1)?.end ?? 0, ruler.stave.end));
-  return (
-    <rect
-      x={from}
-      y={parts.picture}
-      width={Math.max(0, to - from)}
-      height={parts.pictureEnd - parts.picture}
-      fill="#15171F"
-    />
   );
 }
 
-function Bars({ ruler, bottom, film }: { ruler: Ruler; bottom: number; film: Film }) {
+/** From this width on, in pixels, every bar has its number. */
+const ROOMY_BAR = 60;
+
+function Bars({ ruler, parts, film }: { ruler: Ruler; parts: Parts; film: Film }) {
   const { stave } = ruler;
+  // Bar lines pass behind the pictures.
+  const line = (frame: number) =>
+    frame >= film.length
+      ? `V${parts.bottom + 16}`
+      : `V${parts.picture}M${ruler.x(frame)} ${parts.pictureEnd}V${parts.bottom + 16}`;
+  // Narrow bars are numbered by the four, as phrases go.
+  const step = ruler.barWidth < ROOMY_BAR ? 4 : 1;
   const leadIn = stave.index === 0 && (stave.edges[0] ?? 0) > 0;
   return (
     <>
@@ -225,23 +223,24 @@ function Bars({ ruler, bottom, film }: { ruler: Ruler; bottom: number; film: Fil
         </text>
       )}
       <path
-        d={stave.bars.map((bar) => `M${ruler.x(bar.frame)} 22V${bottom + 16}`).join("")}
+        d={stave.bars.map(({ frame }) => `M${ruler.x(frame)} 22${line(frame)}`).join("")}
         stroke={ink.rule}
       />
-      {stave.bars.map((bar, i) =>
-        ruler.barWidth < 30 && i % 2 === 1 ? null : (
-          <text
-            key={i}
-            x={ruler.x(bar.frame) + 4}
-            y={17}
-            fontSize={12}
-            fontWeight={i === 0 ? 600 : 400}
-            fill={i === 0 ? ink.ink : ink.ink3}
-          >
-            {bar.label}
-          </text>
-        ),
-      )}
+      <g fontSize={12} fill={ink.ink3}>
+        {stave.bars.map((bar, i) =>
+          i % step !== 0 ? null : (
+            <text
+              key={i}
+              x={ruler.x(bar.frame) + 4}
+              y={17}
+              fontWeight={i === 0 ? 600 : undefined}
+              fill={i === 0 ? ink.ink : undefined}
+            >
+              {bar.label}
+            </text>
+          ),
+        )}
+      </g>
     </>
   );
 }
@@ -267,7 +266,7 @@ function Ribbon({
   }, [outline, ruler, film.songStart, production.framesPerSecond]);
   if (!paths) return null;
   return (
-    <g pointerEvents="none">
+    <g>
       <path d={paths.peak} fill={ink.ribbonPeak} />
       <path d={paths.body} fill={ink.ribbonBody} />
     </g>
@@ -288,7 +287,6 @@ function Fade({ film, ruler, parts }: { film: Film; ruler: Ruler; parts: Parts }
       d={`M${ruler.x(from)} ${parts.picture}L${ruler.x(to)} ${parts.picture}L${ruler.x(to)} ${at(to)}L${ruler.x(from)} ${at(from)}Z`}
       fill="#000"
       fillOpacity={0.82}
-      pointerEvents="none"
     />
   );
 }
@@ -313,7 +311,7 @@ function AimView({
     if (aim.frame < stave.start || (aim.frame >= stave.end && !isLast)) return null;
     const x = ruler.x(aim.frame);
     return (
-      <g pointerEvents="none">
+      <g>
         <line
           x1={x}
           x2={x}
@@ -346,7 +344,7 @@ function AimView({
   if (!onThis) return null;
   const x = ruler.x(edge);
   return (
-    <g pointerEvents="none">
+    <g>
       <rect
         x={x - 3}
         y={parts.picture - 6}

@@ -36,7 +36,7 @@ export const VoiceLane = memo(function VoiceLane({ film, ruler, parts }: Props) 
         const first = line.words[0]?.word === word.word;
         const wrong = isCut(lyric);
         const colour = wrong ? ink.rust : stressed ? ink.ink : ink.ink2;
-        const shown = rows > 1 || stressed;
+        const shown = rows > 1 || (rows > 0 && stressed);
         return (
           <g key={`${line.line} ${word.word}`}>
             <line
@@ -65,8 +65,8 @@ export const VoiceLane = memo(function VoiceLane({ film, ruler, parts }: Props) 
             )}
             {first && (
               <text
-                x={Math.min(lyric.from, lyric.x) - 6}
-                y={top + 26}
+                x={(rows > 0 ? Math.min(lyric.from, lyric.x) : lyric.from) - 6}
+                y={top + (rows > 0 ? 26 : 16)}
                 fontFamily={fraunces.fontFamily}
                 fontStyle="italic"
                 fontSize={14}

@@ -178,7 +178,7 @@ export interface Parts {
   captions: boolean;
   /** Where the words of the narration begin; null without a voice. */
   voice: number | null;
-  /** How many rows of words there are. */
+  /** How many rows of words there are; with none, words are bars alone. */
   lyricRows: number;
   /** Where the row of sounds begins; null if nothing of a clip is heard. */
   sound: number | null;
@@ -186,8 +186,19 @@ export interface Parts {
   bottom: number;
 }
 
+/** What a stave has to hold beside music and pictures. */
+export interface Need {
+  /** Rows of words; 0 without a voice. */
+  rows: number;
+  /** Whether something of a clip is heard. */
+  sounds: boolean;
+}
+
 /** What a row of words takes. */
 const LYRIC_ROW = 14;
+
+/** What words take that are bars alone. */
+const WORD_BARS = 18;
 
 /** What the row of sounds takes. */
 export const SOUND_ROW = 18;
@@ -195,8 +206,14 @@ export const SOUND_ROW = 18;
 /** Under this height a stave is folded: its words become bars. */
 const FOLDED = 150;
 
-/** What a stave takes that is whole. */
+/** What a stave takes that is whole, and what one takes at least. */
 const WHOLE = 190;
+const LEAST = 104;
+
+/** Where the pictures begin, and how high they are at least and at most. */
+const PICTURE = 71;
+const LOWEST = 24;
+const HIGHEST = 124;
 
 /** Where each stave's parts lie, and where the stave begins on the sheet. */
 export interface StavePlace {
@@ -207,55 +224,71 @@ export interface StavePlace {
 /**
  * Divides the sheet's height between the staves. Where there are so many that they are folded, the
  * one under the playhead is opened, and the others share the rest, so that the whole film stays in
- * sight.
+ * sight; a folded stave has rows only for what it holds itself.
+ *
+ * @param whole what the film holds
+ * @param needs what each stave holds
  */
 export function placeStaves(
   sheetHeight: number,
-  staves: number,
   open: number,
-  rows: number,
-  sounds: boolean,
+  whole: Need,
+  needs: readonly Need[],
 ): StavePlace[] {
-  const each = Math.floor(sheetHeight / Math.max(1, staves));
-  const folds = rows > 0 && each < FOLDED && staves > 1 && sheetHeight - WHOLE > 0;
-  const usual = folds
-    ? partsFor((sheetHeight - WHOLE) * (staves / (staves - 1)), staves, rows, sounds)
-    : partsFor(sheetHeight, staves, rows, sounds);
-  const opened = folds ? partsFor(WHOLE, 1, rows, sounds) : usual;
+  const count = needs.length;
+  const each = Math.floor(sheetHeight / Math.max(1, count));
+  const folds =
+    (whole.rows > 0 || whole.sounds) && each < FOLDED && count > 1 && sheetHeight > WHOLE;
+  const share = folds ? Math.floor((sheetHeight - WHOLE) / (count - 1)) : each;
   let top = 0;
-  return Array.from({ length: staves }, (_, i) => {
-    const parts = i === open ? opened : usual;
+  return needs.map((need, i) => {
+    const height = folds && i === open ? WHOLE : share;
+    const parts = folds && i !== open ? foldedParts(height, need) : partsFor(height, whole);
     const placed = { parts, top };
     top += parts.height;
     return placed;
   });
 }
 
-/** The parts of a stave of as many as share the sheet's height. */
-export function partsFor(
-  sheetHeight: number,
-  staves: number,
-  wantedRows = 0,
-  sounds = false,
+const NOTHING: Need = { rows: 0, sounds: false };
+
+/** The parts of a stave that has so many pixels, but for the least it needs. */
+export function partsFor(share: number, { rows, sounds }: Need = NOTHING): Parts {
+  const height = Math.max(LEAST, Math.min(227, Math.floor(share)));
+  const captions = height >= FOLDED && rows === 0 && !sounds;
+  const lyricRows = Math.min(rows, height >= WHOLE ? 3 : height >= FOLDED ? 2 : 1);
+  const words = lyricRows * LYRIC_ROW;
+  const under = rows > 0 ? 34 + words : captions ? 26 : 10;
+  const band = height - PICTURE - under - (sounds ? SOUND_ROW : 0);
+  return stacked(height, band, captions, rows > 0 ? lyricRows : null, 20 + words, sounds);
+}
+
+/** The parts of a folded stave: its words are bars, and there are rows only for what it holds. */
+function foldedParts(share: number, { rows, sounds }: Need): Parts {
+  const under = (rows > 0 ? WORD_BARS : 0) + (sounds ? SOUND_ROW : 0) + 10;
+  const height = Math.max(LEAST, PICTURE + LOWEST + under, share);
+  return stacked(height, height - PICTURE - under, false, rows > 0 ? 0 : null, WORD_BARS, sounds);
+}
+
+/** Parts one under the other: pictures, words, sounds. */
+function stacked(
+  height: number,
+  band: number,
+  captions: boolean,
+  lyricRows: number | null,
+  words: number,
+  sounds: boolean,
 ): Parts {
-  const share = Math.floor(sheetHeight / Math.max(1, staves));
-  const height = Math.max(104, Math.min(227, share));
-  const spoken = wantedRows > 0;
-  const captions = height >= 150 && !spoken && !sounds;
-  const lyricRows = Math.min(wantedRows, height >= WHOLE ? 3 : height >= FOLDED ? 2 : 1);
-  const heard = sounds ? SOUND_ROW : 0;
-  const under = (spoken ? 34 + lyricRows * LYRIC_ROW : captions ? 26 : 10) + heard;
-  const band = Math.max(24, Math.min(124, height - 71 - under));
-  const pictureEnd = 71 + band;
-  const voiceEnd = spoken ? pictureEnd + 20 + lyricRows * LYRIC_ROW : pictureEnd;
+  const pictureEnd = PICTURE + Math.max(LOWEST, Math.min(HIGHEST, band));
+  const voiceEnd = lyricRows === null ? pictureEnd : pictureEnd + words;
   return {
     height,
-    picture: 71,
+    picture: PICTURE,
     pictureEnd,
     captions,
-    voice: spoken ? pictureEnd + 3 : null,
-    lyricRows,
-    sound: sounds ? voiceEnd + (spoken ? 0 : 4) : null,
-    bottom: voiceEnd + heard,
+    voice: lyricRows === null ? null : pictureEnd + 3,
+    lyricRows: lyricRows ?? 0,
+    sound: sounds ? voiceEnd + (lyricRows === null ? 4 : 0) : null,
+    bottom: voiceEnd + (sounds ? SOUND_ROW : 0),
   };
 }

@@ -3,7 +3,7 @@ import type { Outline } from "../cues/peaks";
 import type { Aim } from "./aim";
 import type { Parts, Ruler, Stave } from "./layout";
 
-type Problem = Film["problems"][number];
+export type Problem = Film["problems"][number];
 
 /** What a stave is drawn from. */
 export interface StaveProps {
@@ -12,6 +12,10 @@ export interface StaveProps {
   outline: Outline | null;
   ruler: Ruler;
   parts: Parts;
+  /** Pixels from the sheet's top to the stave's. */
+  top: number;
+  /** The sheet's width in pixels. */
+  width: number;
   isLast: boolean;
   selected: number | null;
   also: readonly number[];
@@ -61,6 +65,8 @@ export function isSameStave(a: StaveProps, b: StaveProps): boolean {
     a.production === b.production &&
     a.outline === b.outline &&
     a.ruler === b.ruler &&
+    a.top === b.top &&
+    a.width === b.width &&
     a.isLast === b.isLast &&
     a.laid === b.laid &&
     sameItems(Object.values(a.parts), Object.values(b.parts)) &&

@@ -7,20 +7,17 @@ export interface Window {
   bottom: number;
 }
 
-/** Scrolling is noticed in steps of so many pixels, and so much more than is seen is drawn. */
-const STEP = 120;
+/** Scrolling is noticed in steps of so many pixels. */
+const STEP = 40;
 
-/**
- * The part of a scrolling element that is in sight, a little more above and below; and what it
- * needs to know it.
- */
+/** The part of a scrolling element that is in sight, in whole steps; and what it needs to know it. */
 export function useWindow(height: number) {
   const [step, setStep] = useState(0);
   const onScroll = useCallback(
     (e: UIEvent<HTMLElement>) => setStep(Math.floor(e.currentTarget.scrollTop / STEP)),
     [],
   );
-  const seen: Window = { top: (step - 1) * STEP, bottom: (step + 2) * STEP + height };
+  const seen: Window = { top: step * STEP, bottom: (step + 1) * STEP + height };
   return { seen, onScroll };
 }
 

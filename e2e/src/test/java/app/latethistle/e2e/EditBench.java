@@ -71,7 +71,7 @@ public final class EditBench {
         """,
         SHOTS);
     page.reload();
-    page.waitForFunction("n => document.querySelectorAll('[data-place]').length >= n", SHOTS);
+    page.waitForSelector("[data-place]");
   }
 
   /** Another number of bars a line draws everything anew. */
@@ -114,7 +114,7 @@ public final class EditBench {
           run(
               """
               async (key) => {
-                const score = document.querySelector('svg[aria-label="Score"]');
+                const score = document.querySelector('[aria-label="Score"]');
                 const monitor = document.querySelector('[data-testid="monitor"]');
                 performance.clearResourceTimings();
                 const start = performance.now();
@@ -127,8 +127,11 @@ public final class EditBench {
                   setTimeout(() => done(-1), 2000);
                 });
                 const still = new Promise((done) => {
-                  monitor.addEventListener("load", () => done(performance.now() - start),
-                    { capture: true, once: true });
+                  const observer = new MutationObserver(() => {
+                    observer.disconnect();
+                    requestAnimationFrame(() => done(performance.now() - start));
+                  });
+                  observer.observe(monitor, { subtree: true, childList: true });
                   setTimeout(() => done(-1), 2000);
                 });
                 document.body.dispatchEvent(new KeyboardEvent("keydown", { key, bubbles: true }));
@@ -152,18 +155,21 @@ public final class EditBench {
     print("its still there", stills);
   }
 
+  /** Presses on a shot whose number is in sight. */
   private void selectAt(int place) {
     run(
         """
         (place) => {
           const drawn = [...document.querySelectorAll("[data-place]")];
-          const at = drawn[place % drawn.length].getBoundingClientRect();
-          const svg = document.querySelector('svg[aria-label="Score"]');
+          const number = drawn[place % drawn.length];
+          const at = number.getBoundingClientRect();
+          const band = number.closest("svg").previousElementSibling.getBoundingClientRect();
+          const score = document.querySelector('[aria-label="Score"]');
           const init = { bubbles: true, button: 0, pointerId: 1,
-            clientX: at.x + at.width / 2, clientY: at.y + 4 };
-          svg.setPointerCapture = () => undefined;
-          svg.dispatchEvent(new PointerEvent("pointerdown", init));
-          svg.dispatchEvent(new PointerEvent("pointerup", init));
+            clientX: at.x + at.width / 2, clientY: band.y + band.height / 2 };
+          score.setPointerCapture = () => undefined;
+          score.dispatchEvent(new PointerEvent("pointerdown", init));
+          score.dispatchEvent(new PointerEvent("pointerup", init));
         }
         """,
         place);

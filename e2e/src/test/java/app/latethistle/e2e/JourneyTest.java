@@ -129,9 +129,10 @@ class JourneyTest {
 
   private static void editByMouse(Page page, Steps steps) {
     Locator undo = steps.button("Undo");
-    BoundingBox head = page.locator("[data-joint='3'] circle").first().boundingBox();
-    double y = head.y + head.height / 2;
-    double x = head.x + head.width / 2;
+    // A cut's head is left of the number of the shot that it begins, above the pictures.
+    BoundingBox number = page.locator("[data-place='3']").first().boundingBox();
+    double y = number.y - 14;
+    double x = number.x - 9;
     page.mouse().move(x, y);
     page.mouse().down();
     page.mouse().move(x + 15, y);
@@ -143,10 +144,10 @@ class JourneyTest {
     Locator first = page.locator("[data-place='0']").first();
     BoundingBox from = page.locator("[data-place='2']").first().boundingBox();
     BoundingBox to = first.boundingBox();
-    page.mouse().move(from.x + 40, from.y + 50);
+    page.mouse().move(from.x + 30, from.y + 40);
     page.mouse().down();
-    page.mouse().move(to.x + 80, to.y + 50);
-    page.mouse().move(to.x + 60, to.y + 50);
+    page.mouse().move(to.x + 70, to.y + 40);
+    page.mouse().move(to.x + 50, to.y + 40);
     page.mouse().up();
     undo.hover();
     assertThat(page.getByRole(AriaRole.TOOLTIP)).hasText("Undo: reorder shots");

@@ -2,9 +2,13 @@ package app.latethistle.media;
 
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Rgb;
+import java.awt.Transparency;
+import java.awt.color.ColorSpace;
 import java.awt.image.BufferedImage;
+import java.awt.image.ColorModel;
+import java.awt.image.ComponentColorModel;
+import java.awt.image.DataBuffer;
 import java.awt.image.DataBufferByte;
-import java.awt.image.DataBufferInt;
 import java.awt.image.Raster;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -25,6 +29,14 @@ public final class Jpeg {
   static {
     ImageIO.setUseCache(false);
   }
+
+  private static final ColorModel COLOURS =
+      new ComponentColorModel(
+          ColorSpace.getInstance(ColorSpace.CS_sRGB),
+          false,
+          false,
+          Transparency.OPAQUE,
+          DataBuffer.TYPE_BYTE);
 
   private Jpeg() {}
 
@@ -80,9 +92,7 @@ public final class Jpeg {
 
   /** A frame as a JPEG for a browser. */
   public static byte[] encode(Frame frame, float quality) throws IOException {
-    BufferedImage image =
-        new BufferedImage(frame.width(), frame.height(), BufferedImage.TYPE_INT_RGB);
-    Rgb.fromFrame(frame, ((DataBufferInt) image.getRaster().getDataBuffer()).getData());
+    BufferedImage image = image(frame);
     ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
     ByteArrayOutputStream bytes = new ByteArrayOutputStream(1 << 16);
     try (ImageOutputStream out = ImageIO.createImageOutputStream(bytes)) {
@@ -95,5 +105,27 @@ public final class Jpeg {
       writer.dispose();
     }
     return bytes.toByteArray();
+  }
+
+  /**
+   * The pixels in the order in which the writer takes whole rows: red, green, blue, a byte each.
+   */
+  private static BufferedImage image(Frame frame) {
+    int width = frame.width();
+    int[] pixels = new int[width * frame.height()];
+    Rgb.fromFrame(frame, pixels);
+    byte[] bytes = new byte[3 * pixels.length];
+    for (int i = 0; i < pixels.length; i++) {
+      bytes[3 * i] = (byte) (pixels[i] >> 16);
+      bytes[3 * i + 1] = (byte) (pixels[i] >> 8);
+      bytes[3 * i + 2] = (byte) pixels[i];
+    }
+    DataBufferByte buffer = new DataBufferByte(bytes, bytes.length);
+    int[] order = {0, 1, 2};
+    return new BufferedImage(
+        COLOURS,
+        Raster.createInterleavedRaster(buffer, width, frame.height(), 3 * width, 3, order, null),
+        false,
+        null);
   }
 }

@@ -2,7 +2,10 @@ package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferByte;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -59,6 +62,29 @@ class MaterialTest {
     assertThat(api.bring(id, "1.mp4", clip).json().get("became").asString()).isEqualTo("TAKE");
     assertThat(api.bring(id, "2.mp4", clip).json().get("became").asString()).isEqualTo("KNOWN");
     assertThat(ready(id).get("shots").size()).isEqualTo(1);
+  }
+
+  @Test
+  void oneFileComesIntoManyProductionsAtOnce() throws IOException {
+    List<Long> ids =
+        Stream.of("A", "B", "C", "D").map(t -> api.production(t, 640, 360, 20)).toList();
+    for (int round = 1; round <= 5; round++) {
+      byte[] still = grey(40 * round);
+      String name = round + ".png";
+      List<String> became =
+          ids.parallelStream()
+              .map(id -> api.bring(id, name, still).json().path("became").asString("refused"))
+              .toList();
+      assertThat(became).containsOnly("TAKE");
+    }
+  }
+
+  private static byte[] grey(int level) throws IOException {
+    BufferedImage picture = new BufferedImage(64, 36, BufferedImage.TYPE_BYTE_GRAY);
+    Arrays.fill(((DataBufferByte) picture.getRaster().getDataBuffer()).getData(), (byte) level);
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    ImageIO.write(picture, "png", bytes);
+    return bytes.toByteArray();
   }
 
   @Test

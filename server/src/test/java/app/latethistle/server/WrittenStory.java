@@ -71,13 +71,17 @@ final class WrittenStory {
 
   /** Waits until a shot has so many measured takes, and returns the newest. */
   JsonNode awaitTake(int place, int count) {
-    JsonNode shot =
-        awaitShot(
-            place,
-            s ->
-                s.get("takes").valueStream().filter(t -> !t.get("facts").isNull()).count()
-                    >= count);
-    return shot.get("takes").get(shot.get("takes").size() - 1);
+    try {
+      JsonNode shot =
+          awaitShot(
+              place,
+              s ->
+                  s.get("takes").valueStream().filter(t -> !t.get("facts").isNull()).count()
+                      >= count);
+      return shot.get("takes").get(shot.get("takes").size() - 1);
+    } catch (AssertionError e) {
+      throw new AssertionError(e.getMessage() + "\n" + api.get(production + "/requests").text());
+    }
   }
 
   /** Adds a service that answers at once, with one credit a picture or second. */

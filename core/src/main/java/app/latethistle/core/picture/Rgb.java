@@ -33,19 +33,27 @@ public final class Rgb {
     int width = frame.width();
     int cb = frame.offset(1);
     int cr = frame.offset(2);
-    for (int y = 0; y < frame.height(); y++) {
-      int row = y * width;
-      int half = y / 2 * (width / 2);
-      for (int x = 0; x < width; x++) {
-        int luma = LUMA[data[row + x] & 0xff];
-        int u = data[cb + half + x / 2] & 0xff;
-        int v = data[cr + half + x / 2] & 0xff;
-        int red = clamp((luma + RED_FROM_CR[v]) >> 16);
-        int green = clamp((luma + GREEN_FROM_CR[v] + GREEN_FROM_CB[u]) >> 16);
-        int blue = clamp((luma + BLUE_FROM_CB[u]) >> 16);
-        rgb[row + x] = red << 16 | green << 8 | blue;
+    for (int y = 0; y < frame.height(); y += 2) {
+      for (int x = 0; x < width; x += 2) {
+        int u = data[cb++] & 0xff;
+        int v = data[cr++] & 0xff;
+        int red = RED_FROM_CR[v];
+        int green = GREEN_FROM_CR[v] + GREEN_FROM_CB[u];
+        int blue = BLUE_FROM_CB[u];
+        int at = y * width + x;
+        rgb[at] = pixel(data[at], red, green, blue);
+        rgb[at + 1] = pixel(data[at + 1], red, green, blue);
+        rgb[at + width] = pixel(data[at + width], red, green, blue);
+        rgb[at + width + 1] = pixel(data[at + width + 1], red, green, blue);
       }
     }
+  }
+
+  private static int pixel(byte y, int red, int green, int blue) {
+    int luma = LUMA[y & 0xff];
+    return (clamp((luma + red) >> 16) << 16)
+        | (clamp((luma + green) >> 16) << 8)
+        | clamp((luma + blue) >> 16);
   }
 
   /** Fills the frame from pixels; chroma is the mean of its 2x2 pixels. */
@@ -84,6 +92,6 @@ public final class Rgb {
   }
 
   private static int clamp(int value) {
-    return Math.max(0, Math.min(255, value));
+    return (value & ~0xff) == 0 ? value : value < 0 ? 0 : 255;
   }
 }

@@ -124,7 +124,7 @@ public class BringIn {
     return transaction.execute(
         status -> {
           productions.getLocked(productionId);
-          return medium(probed.stored(), probed.facts());
+          return media.enter(probed.stored(), probed.facts());
         });
   }
 
@@ -141,12 +141,6 @@ public class BringIn {
           status -> refusals.save(new Refusal(productionId, name, e.getMessage())));
       throw e;
     }
-  }
-
-  private Medium medium(ContentStore.Stored stored, MediaFacts facts) {
-    return media
-        .findById(stored.hash())
-        .orElseGet(() -> media.save(new Medium(stored.hash(), stored.bytes(), facts)));
   }
 
   private MediaFacts facts(ContentStore.Stored stored) throws IOException {
@@ -176,7 +170,7 @@ public class BringIn {
       Origin origin) {
     // The lock keeps two files of one shot that arrive together from making the shot twice.
     Production production = productions.getLocked(productionId);
-    Medium medium = medium(stored, facts);
+    Medium medium = media.enter(stored, facts);
     if (facts.kind() == MediaFacts.Kind.SOUND) {
       return enterSong(production, name, medium);
     }

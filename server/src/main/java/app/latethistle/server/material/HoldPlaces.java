@@ -93,10 +93,7 @@ public class HoldPlaces {
     if (shot == null || !needsSlate(shotId, words)) {
       return;
     }
-    Medium medium =
-        media
-            .findById(stored.hash())
-            .orElseGet(() -> media.save(new Medium(stored.hash(), stored.bytes(), facts)));
+    Medium medium = media.enter(stored, facts);
     TakeEntry take =
         takes.findByShotIdOrderByNumberAscIdAsc(shotId).stream()
             .filter(TakeEntry::isPlaceholder)

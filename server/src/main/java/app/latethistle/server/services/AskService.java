@@ -69,10 +69,17 @@ class AskService {
     transaction.executeWithoutResult(
         status ->
             requests
-                .findById(id)
+                .lock(id)
                 .filter(
                     r -> r.state() == Request.State.RUNNING || r.state() == Request.State.QUEUED)
                 .ifPresent(r -> r.end(Request.State.FAILED, why)));
+  }
+
+  /** How work on a request begins. */
+  private enum Begun {
+    NOT,
+    TO_FAIL,
+    TO_END
   }
 
   /** One request's way through a service. */
@@ -88,20 +95,14 @@ class AskService {
       ServiceRow row = desk.row(request.service());
       ServiceProfile profile = row.profile();
       long started = System.nanoTime();
-      Boolean fails =
-          transaction.execute(
-              status -> {
-                ServiceRow locked = desk.lock(row);
-                Request r = requests.findById(request.id()).orElseThrow();
-                r.start();
-                requests.flush();
-                int every = locked.failsEvery();
-                return every > 0 && requests.worked(profile.name()) % every == 0;
-              });
+      Begun begun = transaction.execute(status -> begin(row, request.id()));
+      if (begun == Begun.NOT) {
+        return;
+      }
       Path folder = Files.createTempDirectory("stand-in");
       try {
         Order order = order(request, profile);
-        if (Boolean.TRUE.equals(fails)) {
+        if (begun == Begun.TO_FAIL) {
           waitUntil(started, profile.waitSeconds() / 2, request.id());
           fail(
               requests,
@@ -118,10 +119,26 @@ class AskService {
         deliver(request, files);
         transaction.executeWithoutResult(
             status ->
-                requests.findById(request.id()).ifPresent(r -> r.end(Request.State.DONE, null)));
+                requests
+                    .lock(request.id())
+                    .filter(r -> r.state() == Request.State.RUNNING)
+                    .ifPresent(r -> r.end(Request.State.DONE, null)));
       } finally {
         remove(folder);
       }
+    }
+
+    /** Takes the request up, unless it was cancelled since it was read. */
+    private Begun begin(ServiceRow row, long id) {
+      int every = desk.lock(row).failsEvery();
+      Request request = requests.lock(id).orElse(null);
+      if (request == null || request.state() != Request.State.QUEUED) {
+        return Begun.NOT;
+      }
+      request.start();
+      requests.flush();
+      boolean fails = every > 0 && requests.worked(request.service()) % every == 0;
+      return fails ? Begun.TO_FAIL : Begun.TO_END;
     }
 
     private Order order(Request request, ServiceProfile profile) throws IOException {

@@ -204,7 +204,7 @@ public class Asking {
   /** Stops a request that waits or runs; nothing is charged for it. */
   @Transactional
   public void cancel(long productionId, long id) {
-    Request request = requests.get(productionId, id);
+    Request request = requests.getLocked(productionId, id);
     if (request.state() == Request.State.QUEUED || request.state() == Request.State.RUNNING) {
       request.end(Request.State.CANCELLED, null);
     }
@@ -213,7 +213,7 @@ public class Asking {
   /** Asks once more for what failed or was cancelled. */
   @Transactional
   public Asked askAgain(long productionId, long id) {
-    Request request = requests.get(productionId, id);
+    Request request = requests.getLocked(productionId, id);
     if (request.state() != Request.State.FAILED && request.state() != Request.State.CANCELLED) {
       throw new IllegalArgumentException(
           "The request is " + request.state().name().toLowerCase(Locale.ROOT) + ".");

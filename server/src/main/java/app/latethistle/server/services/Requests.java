@@ -1,9 +1,12 @@
 package app.latethistle.server.services;
 
+import jakarta.persistence.LockModeType;
 import java.time.Instant;
 import java.util.List;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 
 /** The requests kept. */
@@ -24,9 +27,14 @@ public interface Requests extends JpaRepository<Request, Long> {
   @Query("select coalesce(sum(r.attempts), 0) from Request r where r.service = :service")
   long worked(String service);
 
-  /** A request of a production. */
-  default Request get(long productionId, long id) {
-    return findById(id)
+  /** A request whose state nobody else may change until the transaction ends. */
+  @Lock(LockModeType.PESSIMISTIC_WRITE)
+  @Query("select r from Request r where r.id = :id")
+  Optional<Request> lock(long id);
+
+  /** A request of a production, locked. */
+  default Request getLocked(long productionId, long id) {
+    return lock(id)
         .filter(r -> r.productionId() == productionId)
         .orElseThrow(() -> new NoSuchElementException("There is no request " + id + " here."));
   }

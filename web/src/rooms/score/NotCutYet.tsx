@@ -1,0 +1,110 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import type { Film, Production } from "../../api/client";
+import { useFilmEdit, useMaterial, useSongs } from "../../api/queries";
+import { plural } from "../../parts/words";
+import { fraunces, ink } from "../../theme";
+import { Proposals } from "./Proposals";
+
+/** The blank score: what is missing for a first cut, and the one next act. */
+export function NotCutYet({ production, film }: { production: Production; film: Film }) {
+  const id = production.id;
+  const material = useMaterial(id).data;
+  const songs = useSongs(id).data;
+  const edit = useFilmEdit(id);
+  const go = useNavigate();
+  const [busy, setBusy] = useState(false);
+  const [open, setOpen] = useState(false);
+  if (!material || !songs) return null;
+  const takes = material.shots.flatMap((shot) => shot.takes);
+  const preparing = takes.some((take) => take.state === "PREPARING");
+  const ready = takes.filter((take) => take.state === "READY").length;
+  const hasBeats = film.clock.frames.length > 0 || film.voice.length > 0;
+  const listening = songs.some((s) => s.chosen && s.state === "PREPARING");
+  const cut = (words: string, variant: "contained" | "text") => (
+    <Button variant={variant} color="primary" disabled={busy} onClick={() => setOpen(true)}>
+      {words}
+    </Button>
+  );
+  let says = "Clips and music are here.";
+  let action = cut("Make the first cut", "contained");
+  if (preparing || listening) {
+    says = listening
+      ? "The music is being listened to."
+      : `${ready} of ${plural(takes.length, "clip")} ready.`;
+    action = (
+      <>
+        <Box sx={{ mb: 4 }}>The first cut can be made when all are ready.</Box>
+        {ready > 0 && hasBeats && cut("Cut with what is ready now", "text")}
+      </>
+    );
+  } else if (!ready) {
+    says = "Nothing to cut yet. Bring in the clips.";
+    action = (
+      <Button
+        variant="contained"
+        color="primary"
+        onClick={() => void go(`/productions/${id}/takes`)}
+      >
+        Go to Takes
+      </Button>
+    );
+  } else if (!hasBeats) {
+    says = "Nothing to cut to yet. Choose the music.";
+    action = (
+      <Button
+        variant="contained"
+        color="primary"
+        onClick={() => void go(`/productions/${id}/cues`)}
+      >
+        Go to Cues
+      </Button>
+    );
+  }
+  const again = film.redo !== "" && (
+    <Button sx={{ ml: 3 }} onClick={() => void edit({ name: "redo" }).catch(() => undefined)}>
+      Redo: {film.redo}
+    </Button>
+  );
+  return (
+    <Box sx={{ height: "100%", bgcolor: ink.sheet, position: "relative", overflow: "hidden" }}>
+      {[0, 1, 2].map((line) => (
+        <Box key={line} sx={{ position: "absolute", left: 70, right: 16, top: 40 + line * 227 }}>
+          <Box sx={{ height: 30, borderBottom: `1px solid ${ink.rule}` }} />
+          <Box sx={{ mt: 5, height: 104, border: `1px solid ${ink.rule}` }} />
+        </Box>
+      ))}
+      <Box
+        sx={{
+          position: "absolute",
+          left: 110,
+          top: 118,
+          bgcolor: ink.sheet,
+          px: 6,
+          py: 5,
+          maxWidth: 620,
+        }}
+      >
+        <Box sx={{ ...fraunces, fontSize: 26, lineHeight: "36px", mb: 4 }}>{says}</Box>
+        {action}
+        {again}
+        {open && (
+          <Proposals
+            production={production}
+            film={film}
+            onClose={() => setOpen(false)}
+            onTake={(everything, pool, pace) => {
+              setOpen(false);
+              setBusy(true);
+              void edit({ name: "first-cut", values: { everything, pool, pace } })
+                .catch(() => undefined)
+                .finally(() => setBusy(false));
+            }}
+          />
+        )}
+      </Box>
+    </Box>
+  );
+}
