@@ -10,8 +10,6 @@ import javax.sql.DataSource;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
  * Background jobs on db-scheduler. Jobs a killed process left behind are taken up at the next
@@ -37,19 +35,8 @@ public class Jobs implements SmartLifecycle {
 
   /** Runs a task for an entity as soon as the transaction in progress, if any, has ended well. */
   public void enqueue(OneTimeTask<Long> task, long id) {
-    Runnable schedule =
-        () -> scheduler.scheduleIfNotExists(task.instance(Long.toString(id), id), Instant.now());
-    if (TransactionSynchronizationManager.isActualTransactionActive()) {
-      TransactionSynchronizationManager.registerSynchronization(
-          new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-              schedule.run();
-            }
-          });
-    } else {
-      schedule.run();
-    }
+    AfterCommit.run(
+        () -> scheduler.scheduleIfNotExists(task.instance(Long.toString(id), id), Instant.now()));
   }
 
   @Override

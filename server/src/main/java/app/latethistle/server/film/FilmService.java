@@ -23,6 +23,7 @@ import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.Container;
+import app.latethistle.server.config.AfterCommit;
 import app.latethistle.server.config.StaleRevision;
 import app.latethistle.server.material.GridChanged;
 import app.latethistle.server.material.Shot;
@@ -31,6 +32,7 @@ import app.latethistle.server.material.Song;
 import app.latethistle.server.material.Songs;
 import app.latethistle.server.material.State;
 import app.latethistle.server.material.TakeEntry;
+import app.latethistle.server.material.TakeReady;
 import app.latethistle.server.material.Takes;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
@@ -50,6 +52,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.event.TransactionalEventListener;
 
 /** Loads films from their edit logs and changes them, one change at a time. */
 @Service
@@ -72,6 +75,9 @@ public class FilmService {
 
   /** A log as it was at a revision, so that it is not replayed for every look at it. */
   private record Loaded(long revision, EditLog log) {}
+
+  /** Films as they are, so that they are not worked out for each of their pictures. */
+  private final Map<Long, FilmState> current = new ConcurrentHashMap<>();
 
   FilmService(
       Productions productions,
@@ -96,6 +102,24 @@ public class FilmService {
   @Transactional(readOnly = true)
   public FilmState state(long productionId) {
     return resolve(productions.get(productionId));
+  }
+
+  /** The film as it is, worked out anew only if it is not at the revision any more. */
+  @Transactional(readOnly = true)
+  public FilmState state(long productionId, long revision) {
+    FilmState known = current.get(productionId);
+    if (known != null && known.production().revision() == revision) {
+      return known;
+    }
+    FilmState state = state(productionId);
+    current.put(productionId, state);
+    return state;
+  }
+
+  /** A take that can be seen now may be in the film already. */
+  @TransactionalEventListener(fallbackExecution = true)
+  void ready(TakeReady ready) {
+    current.remove(ready.productionId());
   }
 
   /**
@@ -491,9 +515,15 @@ public class FilmService {
     Production production = after.production();
     production.filmChanged(after.log().done());
     productions.flush();
-    // Read again from the rows next time: this transaction may still fail.
+    Loaded log = new Loaded(production.revision(), after.log());
+    // Until the transaction has ended well, others read what is in the rows.
     loaded.remove(production.id());
-    recent.keep(after);
+    AfterCommit.run(
+        () -> {
+          loaded.put(production.id(), log);
+          current.put(production.id(), after);
+          recent.keep(after);
+        });
     return after;
   }
 
