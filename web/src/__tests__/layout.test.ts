@@ -1,9 +1,9 @@
-import { describe, expect, it } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import type { Placed, Production } from "../api/client";
 import { Ruler, SHEET, barsOf, partsFor, stavesOf, usualBarsPerLine } from "../rooms/score/layout";
 import { bandOf } from "../rooms/score/band";
 import { film } from "./film";
-import { soundParts } from "../rooms/score/soundParts";
+import { SoundInParts, soundParts } from "../rooms/score/soundParts";
 import { partAt } from "../rooms/score/usePrepared";
 
 describe("staves", () => {
@@ -123,6 +123,34 @@ describe("a sound file in parts", () => {
         { start: 2.005333, end: 3.505333, from: 56569, to: 56968 },
       ],
     });
+  });
+});
+
+describe("sound in parts", () => {
+  it("is asked for again when a part could not be had", async () => {
+    const list =
+      '#EXTM3U\n#EXT-X-MAP:URI="sound.mp4",BYTERANGE="2@0"\n' +
+      "#EXTINF:2,\n#EXT-X-BYTERANGE:4@2\nsound.mp4\n#EXT-X-ENDLIST\n";
+    let broken = true;
+    const fetch = vi.fn((path: string) =>
+      Promise.resolve(
+        path.endsWith("m3u8")
+          ? new Response(list)
+          : new Response("sound", { status: broken ? 503 : 206 }),
+      ),
+    );
+    vi.stubGlobal("fetch", fetch);
+    const sound = {} as AudioBuffer;
+    const context = { decodeAudioData: () => Promise.resolve(sound) };
+    const parts = new SoundInParts("/film/", context as unknown as BaseAudioContext);
+    await expect(parts.at(1)).rejects.toThrow("sound.mp4: 503");
+    broken = false;
+    expect(await parts.at(1)).toEqual({ start: 0, sound });
+    const asked = fetch.mock.calls.length;
+    await parts.at(1.5);
+    expect(fetch.mock.calls.length).toBe(asked);
+    expect(await parts.at(2)).toBeNull();
+    vi.unstubAllGlobals();
   });
 });
 

@@ -436,22 +436,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/productions/{productionId}/film/set-lock": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["setLock"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/productions/{productionId}/film/set-marker": {
         parameters: {
             query?: never;
@@ -2673,13 +2657,6 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
-        SetLock: {
-            locked: boolean;
-            /** Format: int32 */
-            place: number;
-            /** Format: int64 */
-            revision: number;
-        };
         SetMarker: {
             at: components["schemas"]["Moment"];
             name: string | null;
@@ -3839,32 +3816,6 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SetFraming"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FilmView"];
-                };
-            };
-        };
-    };
-    setLock: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                productionId: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SetLock"];
             };
         };
         responses: {

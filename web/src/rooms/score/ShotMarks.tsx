@@ -15,6 +15,9 @@ interface LabelsProps {
 const CHIP = 18;
 const DIGIT = 6.2;
 
+/** Of a shot that shows less than this a stave does not tell the number. */
+const SLIVER = 8;
+
 /** The shots' numbers and names: on the pictures where there is room, else under them. */
 export function ShotLabels({ shots, chosen, ruler, parts }: LabelsProps) {
   const { stave } = ruler;
@@ -28,7 +31,10 @@ export function ShotLabels({ shots, chosen, ruler, parts }: LabelsProps) {
     return { shot, text, chip, from, room, selected: chosen.includes(shot) };
   });
   const roomy = labels.filter((l) => l.room >= l.chip - 4);
-  const narrow = parts.voice === null ? apart(labels.filter((l) => l.room < l.chip - 4)) : [];
+  const narrow =
+    parts.voice === null
+      ? apart(labels.filter((l) => l.room < l.chip - 4 && l.room >= SLIVER))
+      : [];
   const chips = (selected: boolean) =>
     roomy
       .filter((l) => l.selected === selected)

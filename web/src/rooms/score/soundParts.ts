@@ -40,12 +40,13 @@ export class SoundInParts {
 
   /** The part that sounds at a second; null past the end. */
   async at(second: number): Promise<Heard | null> {
-    this.list ??= fetch(`${this.folder}sound.m3u8`).then(async (r) => soundParts(await r.text()));
+    this.list ??= unlessFailed(this.playlist(), () => (this.list = null));
     const { head, parts } = await this.list;
     const i = parts.findIndex((p) => second >= p.start && second < p.end);
     const part = parts[i];
     if (!part) return null;
-    const kept = this.kept.get(i) ?? this.decoded(head, part);
+    const kept =
+      this.kept.get(i) ?? unlessFailed(this.decoded(head, part), () => this.kept.delete(i));
     // What was wanted last is forgotten last.
     this.kept.delete(i);
     this.kept.set(i, kept);
@@ -55,16 +56,30 @@ export class SoundInParts {
   }
 
   private async decoded(head: Bytes, part: SoundPart): Promise<Heard> {
-    this.head ??= this.bytes(head);
+    this.head ??= unlessFailed(this.bytes(head), () => (this.head = null));
     const both = await Promise.all([this.head, this.bytes(part)]);
     const file = await new Blob(both).arrayBuffer();
     return { start: part.start, sound: await this.context.decodeAudioData(file) };
   }
 
-  private async bytes({ from, to }: Bytes): Promise<ArrayBuffer> {
-    const answer = await fetch(`${this.folder}sound.mp4`, {
-      headers: { Range: `bytes=${from}-${to}` },
-    });
-    return answer.arrayBuffer();
+  private async playlist() {
+    return soundParts(await (await this.fetch("sound.m3u8")).text());
   }
+
+  private async bytes({ from, to }: Bytes): Promise<ArrayBuffer> {
+    const part = await this.fetch("sound.mp4", { Range: `bytes=${from}-${to}` });
+    return part.arrayBuffer();
+  }
+
+  private async fetch(name: string, headers: HeadersInit = {}): Promise<Response> {
+    const answer = await fetch(this.folder + name, { headers });
+    if (!answer.ok) throw new Error(`${name}: ${answer.status}`);
+    return answer;
+  }
+}
+
+/** What is kept until it fails, so that it is fetched again when it is wanted again. */
+function unlessFailed<T>(wanted: Promise<T>, forget: () => void): Promise<T> {
+  wanted.catch(forget);
+  return wanted;
 }

@@ -4,7 +4,7 @@ import { useRoom } from "../../store";
 import { segmentsOf } from "./playlist";
 
 /** How long, in milliseconds, film and playhead rest before playing from there is prepared. */
-const REST = 600;
+const REST = 400;
 
 /** The playhead counts as moved when it comes so many seconds further. */
 const STEP = 2;

@@ -77,7 +77,7 @@ public final class EditBench {
   /** Another number of bars a line draws everything anew. */
   private void drawing() {
     List<Double> millis = new ArrayList<>();
-    for (int round = 0; round < 16; round++) {
+    for (int round = 0; round < 24; round++) {
       Object took =
           run(
               """
@@ -180,7 +180,7 @@ public final class EditBench {
   private void playing(int rested) {
     Random random = new Random(4 + rested);
     List<Double> begun = new ArrayList<>();
-    for (int round = 0; round < 12; round++) {
+    for (int round = 0; round < 20; round++) {
       selectAt(random.nextInt(SHOTS - 2) + 1);
       run(
           "() => document.body.dispatchEvent(new KeyboardEvent('keydown', { key: '>', bubbles: true }))",

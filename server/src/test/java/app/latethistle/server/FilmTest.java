@@ -49,7 +49,7 @@ class FilmTest {
     assertThat(cut.shot(1).get("in").asLong()).isEqualTo(3);
     cut.edit("set-framing", Map.of("place", 0, "framing", "SOFT"));
     assertThat(cut.shot(0).get("framing").asString()).isEqualTo("SOFT");
-    cut.edit("set-lock", Map.of("place", 0, "locked", true));
+    cut.edit("lock", Map.of("places", List.of(0), "locked", true));
     assertThat(cut.shot(0).get("locked").asBoolean()).isTrue();
     String third = cut.shot(2).get("label").asString();
     cut.edit("move-shot", Map.of("from", 2, "to", 4));
@@ -97,7 +97,7 @@ class FilmTest {
     long frame = cut.joint(3).get("frame").asLong();
     cut.edit("move-joint", free(2, cut.joint(2).get("frame").asLong() + 4));
     cut.edit("slip", Map.of("place", 2, "in", 1));
-    cut.edit("set-lock", Map.of("place", 2, "locked", true));
+    cut.edit("lock", Map.of("places", List.of(2), "locked", true));
     JsonNode locked = cut.shot(2);
     cut.edit("first-cut", Map.of("everything", true));
     assertThat(cut.shot(2)).isEqualTo(locked);

@@ -40,8 +40,6 @@ class FilmController {
 
   record SetFraming(long revision, int place, Framing framing) {}
 
-  record SetLock(long revision, int place, boolean locked) {}
-
   record MoveShot(long revision, int from, int to) {}
 
   record RemoveShot(long revision, int place) {}
@@ -80,11 +78,6 @@ class FilmController {
   @PostMapping("/set-framing")
   FilmView setFraming(@PathVariable long productionId, @RequestBody SetFraming s) {
     return edit(productionId, s.revision(), state -> new Edit.SetFraming(s.place(), s.framing()));
-  }
-
-  @PostMapping("/set-lock")
-  FilmView setLock(@PathVariable long productionId, @RequestBody SetLock s) {
-    return edit(productionId, s.revision(), state -> new Edit.SetLock(s.place(), s.locked()));
   }
 
   @PostMapping("/move-shot")
