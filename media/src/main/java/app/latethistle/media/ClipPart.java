@@ -32,11 +32,11 @@ public record ClipPart(
   /** Over so many samples its ends rise and fall, so that they do not click: 5 ms. */
   private static final int EDGE = 240;
 
-  void addTo(float[] film) throws IOException {
+  void addTo(float[] film, DecodedSounds sounds) throws IOException {
     if (run.way() == Run.Way.HOLD) {
       return;
     }
-    float[] clip = SongDecoder.stereo(file, container);
+    float[] clip = sounds.stereo(file, container);
     long last = Math.min(material, clip.length / 2) - 1;
     double factor = Math.pow(10, gain / 20);
     long first = -lead;

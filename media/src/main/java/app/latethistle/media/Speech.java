@@ -1,6 +1,5 @@
 package app.latethistle.media;
 
-import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.voice.Stretch;
 import app.latethistle.core.voice.Tightening;
 import java.io.IOException;
@@ -38,9 +37,8 @@ public record Speech(
     return new Stretch(Math.max(0, at), Math.max(0, at + length));
   }
 
-  void addTo(float[] stereo) throws IOException {
-    MonoSound reading = SongDecoder.reading(file, container);
-    float[] samples = new Tightening(cuts).apply(reading.samples(), 1);
+  void addTo(float[] stereo, DecodedSounds sounds) throws IOException {
+    float[] samples = new Tightening(cuts).apply(sounds.mono(file, container), 1);
     float factor = (float) Math.pow(10, gain / 20);
     for (int i = (int) Math.max(0, -at); i < samples.length; i++) {
       long to = 2 * (at + i);

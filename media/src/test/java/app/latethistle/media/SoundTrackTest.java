@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.voice.Stretch;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -15,6 +17,7 @@ class SoundTrackTest {
   private static final int RATE = 48_000;
 
   @TempDir Path folder;
+  private final DecodedSounds sounds = new DecodedSounds();
 
   private Path tone(String name, double hertz, double seconds, int channels) throws IOException {
     float[] samples = new float[((int) (seconds * RATE)) * channels];
@@ -57,7 +60,7 @@ class SoundTrackTest {
             List.of(said(line, 3, 2, List.of(), 0)),
             8 * RATE,
             0);
-    float[] film = track.samples();
+    float[] film = track.samples(sounds);
     assertThat(film).hasSize(2 * 8 * RATE);
     assertThat(peak(film, 0.5, 2.7)).isCloseTo(0.1, within(0.002));
     assertThat(peak(film, 3.1, 4.9)).isCloseTo(0.1 * factor(-9), within(0.002));
@@ -70,12 +73,36 @@ class SoundTrackTest {
     List<Stretch> cuts = List.of(new Stretch(RATE, RATE + RATE / 2));
     Speech speech = said(line, 1, 1.5, cuts, 6);
     SoundTrack track = SoundTrack.spoken(List.of(speech), 4 * RATE);
-    float[] film = track.samples();
+    float[] film = track.samples(sounds);
     assertThat(peak(film, 0, 0.99)).isZero();
     assertThat(peak(film, 1.1, 2.4)).isCloseTo(0.1 * factor(6), within(0.005));
     assertThat(peak(film, 2.51, 4)).isZero();
     SoundTrack early = SoundTrack.spoken(List.of(said(line, -0.5, 2, List.of(), 0)), RATE);
-    assertThat(peak(early.samples(), 0, 0.5)).isCloseTo(0.1, within(0.002));
+    assertThat(peak(early.samples(sounds), 0, 0.5)).isCloseTo(0.1, within(0.002));
+  }
+
+  @Test
+  void whatIsPlayedIsTheFilmsSoundFromItsFirstSampleOn() throws IOException {
+    Path line = tone("line.wav", 300, 3, 1);
+    SoundTrack track = SoundTrack.spoken(List.of(said(line, 0, 3, List.of(), 0)), 5 * RATE);
+    track.encodeHls(folder.resolve("hls"), sounds);
+    float[] played = SongDecoder.stereo(folder.resolve("hls/sound.mp4"), Container.MP4);
+    float[] film = track.samples(sounds);
+    assertThat(played).hasSize(film.length);
+    // 16 bits a sample, decoded by ffmpeg.
+    assertThat(IntStream.range(0, film.length).mapToDouble(i -> Math.abs(played[i] - film[i])))
+        .allMatch(off -> off <= 1.0 / 32768);
+  }
+
+  @Test
+  void aFilmThatChangesIsMixedAgainWithoutDecodingAgain() throws IOException {
+    Path line = tone("line.wav", 300, 1, 1);
+    Speech first = said(line, 0, 1, List.of(), 0);
+    float[] before = SoundTrack.spoken(List.of(first), 3 * RATE).samples(sounds);
+    Files.delete(line);
+    Speech later = said(line, 1, 1, List.of(), 0);
+    float[] after = SoundTrack.spoken(List.of(later), 3 * RATE).samples(sounds);
+    assertThat(peak(before, 0.1, 0.9)).isEqualTo(peak(after, 1.1, 1.9)).isPositive();
   }
 
   @Test
@@ -103,7 +130,7 @@ class SoundTrackTest {
   }
 
   private float[] film(ClipPart part) throws IOException {
-    return new SoundTrack(null, null, 0, List.of(part), List.of(), 4 * RATE, 0).samples();
+    return new SoundTrack(null, null, 0, List.of(part), List.of(), 4 * RATE, 0).samples(sounds);
   }
 
   @Test

@@ -70,7 +70,7 @@ class PreviewController {
             + program.width()
             + "x"
             + program.height()
-            + ",CODECS=\"avc1.42c01f,mp4a.40.2\",AUDIO=\"sound\"\npicture.m3u8\n");
+            + ",CODECS=\"avc1.42c01f,fLaC\",AUDIO=\"sound\"\npicture.m3u8\n");
   }
 
   @GetMapping("/picture.m3u8")

@@ -6,6 +6,7 @@ import app.latethistle.core.render.Segment;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.media.ContentStore;
+import app.latethistle.media.DecodedSounds;
 import app.latethistle.media.Jpeg;
 import app.latethistle.media.SoundTrack;
 import app.latethistle.media.VideoEncoder;
@@ -32,6 +33,7 @@ class PreviewService {
 
   private final ContentStore store;
   private final Pictures pictures;
+  private final DecodedSounds sounds = new DecodedSounds();
   private final Map<String, Object> locks = new ConcurrentHashMap<>();
   private final ExecutorService ahead =
       Executors.newSingleThreadExecutor(
@@ -123,10 +125,10 @@ class PreviewService {
   Path sound(FilmState state) throws IOException {
     SoundTrack track = state.sound(store);
     String key = track.key();
-    Path folder = store.derived("sound", key);
+    Path folder = store.derived("heard", key);
     synchronized (locks.computeIfAbsent(key, k -> new Object())) {
       if (!Files.exists(folder.resolve("sound.m3u8"))) {
-        track.encodeHls(folder);
+        track.encodeHls(folder, sounds);
       }
     }
     locks.remove(key);
