@@ -53,11 +53,7 @@ public final class OrderedCut implements CutPlanner {
       Request request, List<Wanted> shots, List<Moment> moments, List<String> leftOut) {
     Objective objective = new Objective(request, shots, moments);
     return cuts(objective, shots.size(), moments.size())
-        .map(
-            cuts -> {
-              CutPlan plan = build(request, shots, moments, objective, cuts, leftOut, 0);
-              return new CutPlan(plan.film(), leftOut, plan.terms(), plan.cost());
-            });
+        .map(cuts -> build(request, shots, moments, objective, cuts, leftOut, 0).asBest());
   }
 
   /** The moments of the best film's joints; empty if there is none. */
