@@ -118,7 +118,7 @@ public class FilmService {
 
   /** A take that can be seen now may be in the film already. */
   @TransactionalEventListener(fallbackExecution = true)
-  void ready(TakeReady ready) {
+  public void ready(TakeReady ready) {
     current.remove(ready.productionId());
   }
 
