@@ -2,6 +2,7 @@ import { describe, expect, it, vi } from "vitest";
 import type { Placed, Production } from "../api/client";
 import { Ruler, SHEET, barsOf, partsFor, stavesOf, usualBarsPerLine } from "../rooms/score/layout";
 import { bandOf } from "../rooms/score/band";
+import { barBeat } from "../parts/time";
 import { film } from "./film";
 import { SoundInParts, soundParts } from "../rooms/score/soundParts";
 import { partAt } from "../rooms/score/usePrepared";
@@ -52,6 +53,9 @@ describe("staves", () => {
         .slice(0, bars.length),
     );
     expect(bars.length).toBeGreaterThan(20);
+    for (const frame of [0, 100, 227, 228, 269, 400]) {
+      expect(barBeat(short, frame)).toBe(barBeat(long.clock, frame));
+    }
   });
 
   it("count seconds where there is no music", () => {

@@ -47,10 +47,22 @@ export const isDownbeat = (clock: Clock, beat: number) => placeInBar(clock, beat
 export const beatName = (clock: Clock, beat: number) =>
   `${barOf(clock, beat)}.${placeInBar(clock, beat)}`;
 
-/** Bar and beat at a frame; a dash where there is no music. */
+/** Frames from beat to beat past the song's last one: as in its last bar. 0 without a tempo. */
+export function lastStep(clock: Clock): number {
+  const last = clock.frames.length - 1;
+  if (last < 1) return 0;
+  const from = Math.max(0, last - clock.beatsPerBar);
+  return ((clock.frames[last] ?? 0) - (clock.frames[from] ?? 0)) / (last - from);
+}
+
+/** Bar and beat at a frame, counted on past the song; a dash before its first beat or without one. */
 export function barBeat(clock: Clock, frame: number): string {
   const beat = beatAt(clock, frame);
-  return beat < 0 ? "–" : beatName(clock, beat);
+  if (beat < 0) return "–";
+  const step = lastStep(clock);
+  const isLast = beat === clock.frames.length - 1;
+  const past = isLast && step > 0 ? Math.floor((frame - (clock.frames[beat] ?? 0)) / step) : 0;
+  return beatName(clock, beat + past);
 }
 
 /** The beat whose frame is nearest, or -1 without beats; `only` may leave some out. */

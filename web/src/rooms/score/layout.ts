@@ -1,5 +1,5 @@
 import type { Clock, Film } from "../../api/client";
-import { barOf, isDownbeat } from "../../parts/time";
+import { barOf, isDownbeat, lastStep } from "../../parts/time";
 
 /** The start of a bar, or of 2.5 s where there is no music. */
 export interface BarStart {
@@ -59,9 +59,7 @@ function musicBars(film: Timed, clock: Clock) {
   });
   // Past the song's last beat the bars go on as long as the last ones were.
   const last = clock.frames.length - 1;
-  const perBar = clock.beatsPerBar;
-  const from = Math.max(0, last - perBar);
-  const step = ((clock.frames[last] ?? 0) - (clock.frames[from] ?? 0)) / (last - from);
+  const step = lastStep(clock);
   for (let beat = last + 1; step > 0; beat++) {
     const frame = (clock.frames[last] ?? 0) + (beat - last) * step;
     if (frame >= film.length) break;
@@ -210,6 +208,9 @@ const FOLDED = 150;
 const WHOLE = 190;
 const LEAST = 104;
 
+/** How high the pictures of an opened stave are at least. */
+const OPENED = 60;
+
 /** Where the pictures begin, and how high they are at least and at most. */
 const PICTURE = 71;
 const LOWEST = 24;
@@ -239,11 +240,13 @@ export function placeStaves(
   const each = Math.floor(sheetHeight / Math.max(1, count));
   const folds =
     (whole.rows > 0 || whole.sounds) && each < FOLDED && count > 1 && sheetHeight > WHOLE;
-  const share = folds ? Math.floor((sheetHeight - WHOLE) / (count - 1)) : each;
+  const opened = openedParts(needs[open] ?? whole);
+  const share = folds ? Math.floor((sheetHeight - opened.height) / (count - 1)) : each;
+  const usual = partsFor(share, whole);
   let top = 0;
   return needs.map((need, i) => {
-    const height = folds && i === open ? WHOLE : share;
-    const parts = folds && i !== open ? foldedParts(height, need) : partsFor(height, whole);
+    const folded = i === open ? opened : foldedParts(share, need);
+    const parts = folds ? folded : usual;
     const placed = { parts, top };
     top += parts.height;
     return placed;
@@ -261,6 +264,12 @@ export function partsFor(share: number, { rows, sounds }: Need = NOTHING): Parts
   const under = rows > 0 ? 34 + words : captions ? 26 : 10;
   const band = height - PICTURE - under - (sounds ? SOUND_ROW : 0);
   return stacked(height, band, captions, rows > 0 ? lyricRows : null, 20 + words, sounds);
+}
+
+/** The parts of the one stave that is not folded where the others are. */
+function openedParts(need: Need): Parts {
+  const words = need.rows > 0 ? 34 + need.rows * LYRIC_ROW : 0;
+  return partsFor(Math.max(WHOLE, PICTURE + OPENED + words + (need.sounds ? SOUND_ROW : 0)), need);
 }
 
 /** The parts of a folded stave: its words are bars, and there are rows only for what it holds. */
