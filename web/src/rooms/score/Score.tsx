@@ -1,5 +1,5 @@
 import Box from "@mui/material/Box";
-import { memo, type MouseEvent } from "react";
+import type { MouseEvent } from "react";
 import type { Film, Material, Production } from "../../api/client";
 import { useFilm, useMaterial } from "../../api/queries";
 import { useRoomProduction } from "../../parts/useRoomProduction";
@@ -55,7 +55,7 @@ interface SideProps {
 }
 
 /** The picture at the playhead, and what is known of what is selected. */
-const Side = memo(function Side({ production, film, material, actions }: SideProps) {
+function Side({ production, film, material, actions }: SideProps) {
   return (
     <Box
       component="aside"
@@ -75,7 +75,7 @@ const Side = memo(function Side({ production, film, material, actions }: SidePro
       </Box>
     </Box>
   );
-});
+}
 
 /** The card of the selected shot, or of the film. */
 function Card({ production, film, material, actions }: SideProps) {

@@ -3,6 +3,7 @@ import type { Film } from "../../api/client";
 import { ink } from "../../theme";
 import type { Aim } from "./aim";
 import { SHEET, type Parts, type Ruler } from "./layout";
+import { isHeard } from "./staves";
 
 interface Heard {
   key: string;
@@ -15,7 +16,7 @@ interface Heard {
 /** What is heard of clips, with their pictures and detached from them, in frames of the film. */
 export function heardOf(film: Film): Heard[] {
   const withPicture = [...film.shots, ...film.overlays.map((o) => o.shot)]
-    .filter((s) => s.sounding && s.sound.on)
+    .filter(isHeard)
     .map((s) => ({
       key: `shot ${s.id}`,
       text: s.label,

@@ -8,7 +8,7 @@ import { PictureBand } from "./PictureBand";
 import { PlayheadLine } from "./PlayheadLine";
 import { ShotLabels, ShotSigns } from "./ShotMarks";
 import { bandOf } from "./band";
-import { cutMark, lineThrough } from "./marks";
+import { cutMark, lineThrough, type CutMark } from "./marks";
 import { OverlayStrips } from "./OverlayStrips";
 import { RangeWash } from "./RangeWash";
 import { SoundLane } from "./SoundLane";
@@ -43,9 +43,10 @@ export const StaveView = memo(function StaveView(props: StaveProps) {
     return i === (selectedEnd === "in" ? selected : selected + 1) ? "moves" : "shot";
   };
   const cuts = jointsOn(film, stave, isLast).flatMap((i) => cutMark(film, i, ruler, parts) ?? []);
-  const isPlain = (i: number) => !isWrongCut(i) && selectionOf(i) === "none";
-  const plain = cuts.filter((c) => !c.isOff && isPlain(c.index));
-  const told = cuts.filter((c) => !plain.includes(c));
+  const isPlain = ({ index, isOff }: CutMark) =>
+    !isOff && !isWrongCut(index) && selectionOf(index) === "none";
+  const plain = cuts.filter(isPlain);
+  const told = cuts.filter((cut) => !isPlain(cut));
   return (
     <div style={{ position: "absolute", left: 0, top, width, height: parts.height }}>
       <PictureBand

@@ -112,7 +112,10 @@ const cutsOn = ({ film, ruler, isLast }: StaveProps) =>
 const fadeOn = ({ film, ruler }: StaveProps) =>
   film.length - film.fade < ruler.stave.end ? [film.length, film.fade] : [];
 
-const sounding = (film: Film) => film.shots.filter((s) => s.sounding && s.sound.on);
+/** Whether a shot is heard with its picture. */
+export const isHeard = (shot: Placed) => shot.sounding && shot.sound.on;
+
+const sounding = (film: Film) => film.shots.filter(isHeard);
 
 const sameItems = (a: readonly unknown[], b: readonly unknown[]) =>
   a.length === b.length && a.every((item, i) => item === b[i]);

@@ -32,7 +32,6 @@ import app.latethistle.server.material.Song;
 import app.latethistle.server.material.Songs;
 import app.latethistle.server.material.State;
 import app.latethistle.server.material.TakeEntry;
-import app.latethistle.server.material.TakeReady;
 import app.latethistle.server.material.Takes;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
@@ -52,7 +51,6 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.event.TransactionalEventListener;
 
 /** Loads films from their edit logs and changes them, one change at a time. */
 @Service
@@ -75,9 +73,6 @@ public class FilmService {
 
   /** A log as it was at a revision, so that it is not replayed for every look at it. */
   private record Loaded(long revision, EditLog log) {}
-
-  /** Films as they are, so that they are not worked out for each of their pictures. */
-  private final Map<Long, FilmState> current = new ConcurrentHashMap<>();
 
   FilmService(
       Productions productions,
@@ -102,24 +97,6 @@ public class FilmService {
   @Transactional(readOnly = true)
   public FilmState state(long productionId) {
     return resolve(productions.get(productionId));
-  }
-
-  /** The film as it is, worked out anew only if it is not at the revision any more. */
-  @Transactional(readOnly = true)
-  public FilmState state(long productionId, long revision) {
-    FilmState known = current.get(productionId);
-    if (known != null && known.production().revision() == revision) {
-      return known;
-    }
-    FilmState state = state(productionId);
-    current.put(productionId, state);
-    return state;
-  }
-
-  /** A take that can be seen now may be in the film already. */
-  @TransactionalEventListener(fallbackExecution = true)
-  public void ready(TakeReady ready) {
-    current.remove(ready.productionId());
   }
 
   /**
@@ -521,7 +498,6 @@ public class FilmService {
     AfterCommit.run(
         () -> {
           loaded.put(production.id(), log);
-          current.put(production.id(), after);
           recent.keep(after);
         });
     return after;

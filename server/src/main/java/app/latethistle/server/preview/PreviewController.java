@@ -36,8 +36,6 @@ class PreviewController {
   /** In the place of a revision: a named version, by its id. */
   private static final Pattern VERSION = Pattern.compile("v(\\d{1,18})");
 
-  private static final Pattern REVISION = Pattern.compile("\\d{1,18}");
-
   private final FilmService films;
   private final PreviewService previews;
 
@@ -131,11 +129,8 @@ class PreviewController {
   /** The version that stands in the place of a revision, or the film as it is. */
   private FilmState named(long productionId, String revision) {
     Matcher version = VERSION.matcher(revision);
-    if (version.matches()) {
-      return films.version(productionId, Long.parseLong(version.group(1)));
-    }
-    return REVISION.matcher(revision).matches()
-        ? films.state(productionId, Long.parseLong(revision))
+    return version.matches()
+        ? films.version(productionId, Long.parseLong(version.group(1)))
         : films.state(productionId);
   }
 
