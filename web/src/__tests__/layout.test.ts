@@ -117,14 +117,13 @@ describe("an HLS playlist", () => {
 describe("a sound file in parts", () => {
   it("is told by its playlist", () => {
     const list =
-      '#EXTM3U\n#EXT-X-MAP:URI="sound.mp4",BYTERANGE="765@0"\n' +
-      "#EXTINF:2.005333,\n#EXT-X-BYTERANGE:55804@765\nsound.mp4\n" +
-      "#EXTINF:1.5,\n#EXT-X-BYTERANGE:400@56569\nsound.mp4\n#EXT-X-ENDLIST\n";
+      '#EXTM3U\n#EXT-X-MAP:URI="head.mp4"\n' +
+      "#EXTINF:2.005333,\nsound-0.m4s\n#EXTINF:1.5,\nsound-1.m4s\n#EXT-X-ENDLIST\n";
     expect(soundParts(list)).toEqual({
-      head: { from: 0, to: 764 },
+      head: "head.mp4",
       parts: [
-        { start: 0, end: 2.005333, from: 765, to: 56568 },
-        { start: 2.005333, end: 3.505333, from: 56569, to: 56968 },
+        { start: 0, end: 2.005333, file: "sound-0.m4s" },
+        { start: 2.005333, end: 3.505333, file: "sound-1.m4s" },
       ],
     });
   });
@@ -132,22 +131,20 @@ describe("a sound file in parts", () => {
 
 describe("sound in parts", () => {
   it("is asked for again when a part could not be had", async () => {
-    const list =
-      '#EXTM3U\n#EXT-X-MAP:URI="sound.mp4",BYTERANGE="2@0"\n' +
-      "#EXTINF:2,\n#EXT-X-BYTERANGE:4@2\nsound.mp4\n#EXT-X-ENDLIST\n";
+    const list = '#EXTM3U\n#EXT-X-MAP:URI="head.mp4"\n#EXTINF:2,\nsound-0.m4s\n#EXT-X-ENDLIST\n';
     let broken = true;
     const fetch = vi.fn((path: string) =>
       Promise.resolve(
         path.endsWith("m3u8")
           ? new Response(list)
-          : new Response("sound", { status: broken ? 503 : 206 }),
+          : new Response("sound", { status: broken ? 503 : 200 }),
       ),
     );
     vi.stubGlobal("fetch", fetch);
     const sound = {} as AudioBuffer;
     const context = { decodeAudioData: () => Promise.resolve(sound) };
     const parts = new SoundInParts("/film/", context as unknown as BaseAudioContext);
-    await expect(parts.at(1)).rejects.toThrow("sound.mp4: 503");
+    await expect(parts.at(1)).rejects.toThrow("head.mp4: 503");
     broken = false;
     expect(await parts.at(1)).toEqual({ start: 0, sound });
     const asked = fetch.mock.calls.length;

@@ -756,6 +756,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/preview/{revision}/sound-head.mp4": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["soundHead"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/preview/{revision}/sound-{index}-{key}.m4s": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["soundPart"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/preview/{revision}/sound.m3u8": {
         parameters: {
             query?: never;
@@ -772,23 +804,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/productions/{productionId}/preview/{revision}/sound.mp4": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["soundFile"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/productions/{productionId}/preview/{revision}/{index}-{hash}.ts": {
+    "/api/productions/{productionId}/preview/{revision}/{index}-{key}.ts": {
         parameters: {
             query?: never;
             header?: never;
@@ -1813,7 +1829,7 @@ export interface components {
             opacity: number | null;
             /** Format: int64 */
             revision: number;
-            run: components["schemas"]["Run"];
+            run: components["schemas"]["Speed"];
             /** Format: int32 */
             size: number | null;
             start: components["schemas"]["Moment"];
@@ -2330,7 +2346,7 @@ export interface components {
             in: number;
             /** Format: int64 */
             length: number;
-            run: components["schemas"]["Run"];
+            run: components["schemas"]["Speed"];
             /** Format: int64 */
             shotId: number;
             sound: components["schemas"]["ClipSound"];
@@ -2357,7 +2373,7 @@ export interface components {
             material: number;
             /** Format: int32 */
             place: number;
-            run: components["schemas"]["Run"];
+            run: components["schemas"]["Speed"];
             /** Format: int64 */
             shotId: number;
             sound: components["schemas"]["ClipSound"];
@@ -2374,7 +2390,7 @@ export interface components {
             /** Format: int64 */
             frames: number;
             /** @enum {string} */
-            kind: "TIE_NOT_HONOURED" | "BEAT_MISSING" | "WORD_MISSING" | "INSIDE_WORD" | "LINE_PAST_END" | "OUT_OF_MATERIAL" | "TAKE_MISSING" | "NOT_PLACED";
+            kind: "TIE_NOT_HONOURED" | "BEAT_MISSING" | "WORD_MISSING" | "TIED_IN_CIRCLE" | "INSIDE_WORD" | "LINE_PAST_END" | "OUT_OF_MATERIAL" | "TAKE_MISSING" | "NOT_PLACED";
             /** Format: int32 */
             place: number;
             text: string;
@@ -2570,16 +2586,6 @@ export interface components {
             revision: number;
             to: components["schemas"]["Moment"];
         };
-        Run: {
-            /** @enum {string} */
-            between: "NEAREST" | "BLENDED" | "MOTION";
-            /** Format: int32 */
-            from: number;
-            /** Format: int32 */
-            to: number;
-            /** @enum {string} */
-            way: "FORWARD" | "REVERSE" | "BACK_AND_FORTH" | "HOLD";
-        };
         ScriptChange: {
             fileName: string;
             /** @enum {string|null} */
@@ -2668,7 +2674,7 @@ export interface components {
             places: number[];
             /** Format: int64 */
             revision: number;
-            run: components["schemas"]["Run"];
+            run: components["schemas"]["Speed"];
             stretch: boolean;
         };
         SetSong: {
@@ -2825,6 +2831,16 @@ export interface components {
             /** Format: int64 */
             revision: number;
             sounds: components["schemas"]["SoundIdea"][];
+        };
+        Speed: {
+            /** @enum {string} */
+            between: "NEAREST" | "BLENDED" | "MOTION";
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** @enum {string} */
+            way: "FORWARD" | "REVERSE" | "BACK_AND_FORTH" | "HOLD";
         };
         Split: {
             /** Format: int32 */
@@ -4366,13 +4382,35 @@ export interface operations {
             };
         };
     };
-    sound_2: {
+    soundHead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    soundPart: {
         parameters: {
             query?: never;
             header?: never;
             path: {
                 productionId: number;
                 revision: string;
+                index: number;
+                key: string;
             };
             cookie?: never;
         };
@@ -4389,7 +4427,7 @@ export interface operations {
             };
         };
     };
-    soundFile: {
+    sound_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4420,7 +4458,7 @@ export interface operations {
                 productionId: number;
                 revision: string;
                 index: number;
-                hash: string;
+                key: string;
             };
             cookie?: never;
         };

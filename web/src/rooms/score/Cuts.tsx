@@ -10,6 +10,7 @@ export const WRONG_CUT: ReadonlySet<ProblemKind> = new Set<ProblemKind>([
   "TIE_NOT_HONOURED",
   "BEAT_MISSING",
   "WORD_MISSING",
+  "TIED_IN_CIRCLE",
   "INSIDE_WORD",
 ]);
 

@@ -84,7 +84,8 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
           )}
           {(p.kind === "TIE_NOT_HONOURED" ||
             p.kind === "BEAT_MISSING" ||
-            p.kind === "WORD_MISSING") && (
+            p.kind === "WORD_MISSING" ||
+            p.kind === "TIED_IN_CIRCLE") && (
             <Button onClick={() => actions.tie("beat", shot.place + 1)}>
               Tie to the nearest beat
             </Button>

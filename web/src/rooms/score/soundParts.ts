@@ -1,18 +1,9 @@
-import { bytesOf, segmentsOf, type Bytes } from "./playlist";
+import { segmentsOf, type Segment } from "./playlist";
 
-/** A part of a film's sound, in seconds, and where in the file it is. */
-export interface SoundPart extends Bytes {
-  start: number;
-  end: number;
-}
-
-/** What an HLS playlist tells of a sound file in parts: its head, which each part needs, and them. */
-export function soundParts(playlist: string): { head: Bytes; parts: SoundPart[] } {
-  const map = /#EXT-X-MAP:.*BYTERANGE="(\d+)@(\d+)"/.exec(playlist);
-  const parts = segmentsOf(playlist).flatMap(({ start, end, bytes }) =>
-    bytes ? [{ start, end, ...bytes }] : [],
-  );
-  return { head: bytesOf(map?.[1], map?.[2]), parts };
+/** What an HLS playlist tells of a sound in parts: its head, which each part needs, and them. */
+export function soundParts(playlist: string): { head: string; parts: Segment[] } {
+  const head = /#EXT-X-MAP:.*URI="([^"]*)"/.exec(playlist)?.[1] ?? "";
+  return { head, parts: segmentsOf(playlist) };
 }
 
 /** A decoded part of a film's sound. */
@@ -22,7 +13,7 @@ export interface Heard {
 }
 
 /** So many parts are kept decoded: about half a minute. */
-const KEPT = 16;
+const KEPT = 8;
 
 /** A film's sound, fetched and decoded part by part where it is wanted. */
 export class SoundInParts {
@@ -31,7 +22,7 @@ export class SoundInParts {
   private readonly kept = new Map<number, Promise<Heard>>();
 
   /**
-   * @param folder the address that the playlist and the sound's file are under, with its slash
+   * @param folder the address that the playlist and the parts are under, with its slash
    */
   constructor(
     private readonly folder: string,
@@ -55,9 +46,9 @@ export class SoundInParts {
     return kept;
   }
 
-  private async decoded(head: Bytes, part: SoundPart): Promise<Heard> {
+  private async decoded(head: string, part: Segment): Promise<Heard> {
     this.head ??= unlessFailed(this.bytes(head), () => (this.head = null));
-    const both = await Promise.all([this.head, this.bytes(part)]);
+    const both = await Promise.all([this.head, this.bytes(part.file)]);
     const file = await new Blob(both).arrayBuffer();
     return { start: part.start, sound: await this.context.decodeAudioData(file) };
   }
@@ -66,13 +57,12 @@ export class SoundInParts {
     return soundParts(await (await this.fetch("sound.m3u8")).text());
   }
 
-  private async bytes({ from, to }: Bytes): Promise<ArrayBuffer> {
-    const part = await this.fetch("sound.mp4", { Range: `bytes=${from}-${to}` });
-    return part.arrayBuffer();
+  private async bytes(file: string): Promise<ArrayBuffer> {
+    return (await this.fetch(file)).arrayBuffer();
   }
 
-  private async fetch(name: string, headers: HeadersInit = {}): Promise<Response> {
-    const answer = await fetch(this.folder + name, { headers });
+  private async fetch(name: string): Promise<Response> {
+    const answer = await fetch(this.folder + name);
     if (!answer.ok) throw new Error(`${name}: ${answer.status}`);
     return answer;
   }

@@ -10,7 +10,7 @@ const REST = 400;
 const STEP = 2;
 
 /**
- * Has the film's sound, and its pictures from the playhead on, rendered while both rest, so that
+ * Has the film's sound and pictures from the playhead on rendered while both rest, so that
  * playing starts at once.
  */
 export function usePrepared(production: Production, film: Film) {
@@ -33,12 +33,12 @@ export function usePrepared(production: Production, film: Film) {
 
 async function prepare(source: string, at: number, signal: AbortSignal) {
   const beside = (name: string) => fetch(source.replace(/[^/]*$/, name), { signal });
-  const picture = async () => {
-    const list = await beside("picture.m3u8");
-    const part = list.ok ? partAt(await list.text(), at) : null;
-    if (part) await (await beside(part)).blob();
+  const part = async (playlist: string) => {
+    const list = await beside(playlist);
+    const file = list.ok ? partAt(await list.text(), at) : null;
+    if (file) await (await beside(file)).blob();
   };
-  await Promise.all([beside("sound.m3u8"), picture()]);
+  await Promise.all([part("sound.m3u8"), part("picture.m3u8")]);
 }
 
 /** The file of an HLS playlist that holds a second; null past its end. */

@@ -1,10 +1,10 @@
 package app.latethistle.cli;
 
 import app.latethistle.core.signal.MonoSound;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import app.latethistle.core.voice.Alignment;
 import app.latethistle.core.voice.SpokenWord;
-import app.latethistle.core.voice.Stretch;
 import app.latethistle.media.SongDecoder;
 import app.latethistle.media.WordFinder;
 import java.io.IOException;
@@ -61,7 +61,7 @@ final class AlignCommand implements Callable<Integer> {
     out.flush();
     PrintWriter err = spec.commandLine().getErr();
     err.printf("%d of %d words found%n", found.found(), found.words().size());
-    for (Stretch stray : found.strays()) {
+    for (SampleRange stray : found.strays()) {
       err.printf(
           Locale.ROOT,
           "not in the text: %.3f s to %.3f s%n",

@@ -6,6 +6,12 @@ import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Reasons;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.mix.Bus;
+import app.latethistle.core.mix.Course;
+import app.latethistle.core.mix.Mix;
+import app.latethistle.core.mix.Part;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.SongAnalysis;
 import app.latethistle.core.plan.CutPlan;
@@ -13,12 +19,12 @@ import app.latethistle.core.plan.CutPlanner;
 import app.latethistle.core.plan.OrderedCut;
 import app.latethistle.core.plan.Pace;
 import app.latethistle.core.render.Program;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.media.ClipCheck;
 import app.latethistle.media.Container;
 import app.latethistle.media.MasterCheck;
@@ -28,8 +34,7 @@ import app.latethistle.media.Originals;
 import app.latethistle.media.Probe;
 import app.latethistle.media.Quality;
 import app.latethistle.media.RefusedMedia;
-import app.latethistle.media.SoundTrack;
-import app.latethistle.media.Speech;
+import app.latethistle.media.SoundFiles;
 import app.latethistle.media.TakeMeasure;
 import java.io.IOException;
 import java.io.PrintWriter;
@@ -129,8 +134,7 @@ final class AssembleCommand implements Callable<Integer> {
       Reasons reasons = new Reasons(grid, heard.sections(), heard.moments(), rate);
       writeCuts(plan.film(), cutting, reasons, rate);
     }
-    List<Speech> speech = read.speech(cutting.voice());
-    render(plan.film(), cutting, rate, shape, songFacts.container(), speech, err);
+    render(plan.film(), cutting, rate, shape, read.parts(cutting.voice()), err);
     return 0;
   }
 
@@ -146,11 +150,11 @@ final class AssembleCommand implements Callable<Integer> {
       for (Gathering.Clip clip : shot.takes()) {
         Optional<Take> take = take(clip.file(), rate, err);
         if (take.isPresent()) {
-          Framing framing = Framing.byDefault(take.get().shape(), film);
+          Framing framing = new Framing(Fit.byDefault(take.get().shape(), film));
           String name = shot.key().number().isEmpty() ? clip.file() : shot.key().number();
           shots.add(
               CutPlanner.Wanted.of(
-                      Placement.of(name, take.get().id(), 0, framing, false), take.get().frames())
+                      Placement.of(name, take.get().id(), 0, framing), take.get().frames())
                   .within(usable(clip.file(), take.get(), rate)));
           break;
         }
@@ -217,32 +221,37 @@ final class AssembleCommand implements Callable<Integer> {
       Cutting cutting,
       FrameRate rate,
       PictureShape shape,
-      Container container,
-      List<Speech> speech,
+      List<Part> voice,
       PrintWriter err)
       throws IOException {
     Program program = Program.of(film, cutting, takes, rate, shape.width(), shape.height());
-    SoundTrack sound =
-        new SoundTrack(
-            song,
-            container,
-            0,
-            List.of(),
-            speech,
-            rate.sampleOf(program.length()),
-            rate.sampleOf(program.fade()));
+    long length = rate.sampleOf(program.length());
+    List<Part> parts = new ArrayList<>(voice);
+    parts.add(
+        new Part(
+            Bus.MUSIC, song.toString(), new SampleRange(0, length), new Course.Straight(0), 0));
+    Mix mix = new Mix(parts, length, rate.sampleOf(film.finish().end().frames()));
     Path work = Files.createTempDirectory("thistle-");
     try {
       new MasterRender(program, new Originals(originals, rate), Quality.STANDARD, work)
-          .render(sound, out.toAbsolutePath(), new Report(program.length(), err));
+          .render(mix, sounds(work), out.toAbsolutePath(), new Report(program.length(), err));
     } finally {
       try (Stream<Path> left = Files.walk(work)) {
         left.sorted(Comparator.reverseOrder()).forEach(path -> path.toFile().delete());
       }
     }
-    MasterCheck check = MasterCheck.of(out, rate, program.length(), program.fade());
+    MasterCheck check = MasterCheck.of(out, rate, program.length(), program.plannedBlack());
     check.faults().forEach(fault -> err.println("check: " + fault));
     err.printf("%s: %d frames, %d shots%n", out, check.frames(), film.placements().size());
+  }
+
+  private static SoundFiles sounds(Path work) {
+    return new SoundFiles(
+        work,
+        media -> {
+          Path file = Path.of(media);
+          return new SoundFiles.File(file, Container.of(file));
+        });
   }
 
   /** Says how far the render is, every tenth of it. */

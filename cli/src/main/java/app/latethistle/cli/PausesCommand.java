@@ -1,9 +1,9 @@
 package app.latethistle.cli;
 
 import app.latethistle.core.signal.MonoSound;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import app.latethistle.core.voice.Pauses;
-import app.latethistle.core.voice.Stretch;
 import app.latethistle.core.voice.Tightening;
 import app.latethistle.media.SongDecoder;
 import app.latethistle.media.WaveFile;
@@ -46,7 +46,7 @@ final class PausesCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     MonoSound reading = SoundFile.read(voice, SongDecoder::reading);
-    List<Stretch> pauses = Pauses.of(reading);
+    List<SampleRange> pauses = Pauses.of(reading);
     int length = reading.samples().length;
     Tightening tightening;
     try {
@@ -57,7 +57,7 @@ final class PausesCommand implements Callable<Integer> {
     WaveFile.write(to, tightening.apply(reading.samples(), 1), 1, Samples.RATE);
     PrintWriter out = spec.commandLine().getOut();
     out.println("start_s,end_s,cut_s");
-    for (Stretch pause : pauses) {
+    for (SampleRange pause : pauses) {
       long cut = pause.length() - (tightening.at(pause.end()) - tightening.at(pause.start()));
       out.printf(
           Locale.ROOT,

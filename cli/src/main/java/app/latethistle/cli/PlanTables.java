@@ -2,15 +2,15 @@ package app.latethistle.cli;
 
 import app.latethistle.core.film.Narration;
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.plan.CutPlanner;
 import app.latethistle.core.plan.Traits;
 import app.latethistle.core.story.Csv;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
-import app.latethistle.core.voice.Stretch;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -142,7 +142,7 @@ final class PlanTables {
                   + "' ends before it"
                   + " starts, or starts before its line.");
         }
-        words.add(new Narration.Word(row.text("word"), new Stretch(from, to)));
+        words.add(new Narration.Word(row.text("word"), new SampleRange(from, to)));
         end = Math.max(end, to);
       }
       lines.add(
@@ -171,8 +171,7 @@ final class PlanTables {
       String line = row.fields().getOrDefault("line", "");
       shots.add(
           CutPlanner.Wanted.of(
-                  Placement.of(row.text("shot"), row.text("shot"), 0, Framing.FILL, false),
-                  usable.end())
+                  Placement.of(row.text("shot"), row.text("shot"), 0, Framing.FILL), usable.end())
               .within(usable)
               .lasting(
                   rate.framesIn(row.number("shortest_s", 0)),

@@ -2,16 +2,17 @@ package app.latethistle.cli;
 
 import app.latethistle.core.film.Narration;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.mix.Bus;
+import app.latethistle.core.mix.Course;
+import app.latethistle.core.mix.Part;
 import app.latethistle.core.signal.Loudness;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.story.Delivery;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.take.NaturalOrder;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.voice.SpokenWord;
-import app.latethistle.core.voice.Stretch;
-import app.latethistle.media.Container;
 import app.latethistle.media.SongDecoder;
-import app.latethistle.media.Speech;
 import app.latethistle.media.WordFinder;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -67,7 +68,7 @@ record VoiceFolder(Narration narration, List<Path> readings, List<Double> loudne
     MonoSound heard = SoundFile.read(file, SongDecoder::mono);
     try {
       for (SpokenWord word : WordFinder.find(heard, line.text()).words()) {
-        words.add(new Narration.Word(word.text(), new Stretch(word.start(), word.end())));
+        words.add(new Narration.Word(word.text(), new SampleRange(word.start(), word.end())));
       }
     } catch (IllegalArgumentException e) {
       throw new IOException(file + ": " + e.getMessage(), e);
@@ -93,15 +94,18 @@ record VoiceFolder(Narration narration, List<Path> readings, List<Double> loudne
     return file.getFileName().toString();
   }
 
-  /** What is heard of it where a film has placed it. */
-  List<Speech> speech(VoiceClock placed) throws IOException {
-    List<Speech> speech = new ArrayList<>();
+  /** What is heard of it where a film has placed it; media are paths. */
+  List<Part> parts(VoiceClock placed) {
+    List<Part> parts = new ArrayList<>();
     for (int i = 0; i < readings.size(); i++) {
-      Stretch at = placed.lines().get(i).at();
-      double gain = Speech.gainFor(loudness.get(i));
-      Container container = Container.of(readings.get(i));
-      speech.add(new Speech(readings.get(i), container, List.of(), at.start(), at.length(), gain));
+      parts.add(
+          new Part(
+              Bus.VOICE,
+              readings.get(i).toString(),
+              placed.lines().get(i).at(),
+              new Course.Tightened(List.of()),
+              Part.voiceGain(loudness.get(i))));
     }
-    return speech;
+    return parts;
   }
 }

@@ -18,8 +18,8 @@ class ArchitectureTest {
   /** Each may use only those before it. */
   private static final List<String> ORDER =
       List.of(
-          "time", "signal", "music", "voice", "story", "take", "measure", "film", "plan", "picture",
-          "mix", "render");
+          "key", "time", "signal", "music", "voice", "story", "take", "measure", "look", "film",
+          "plan", "picture", "mix", "render");
 
   private static final JavaClasses CORE =
       new ClassFileImporter()

@@ -83,6 +83,11 @@ final class Child implements Closeable {
     }
   }
 
+  /** Whether it has ended. */
+  boolean hasEnded() {
+    return !process.isAlive();
+  }
+
   /** All it said on standard error, up to some length. */
   String errorText() {
     synchronized (error) {

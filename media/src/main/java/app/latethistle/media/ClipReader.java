@@ -11,6 +11,7 @@ import java.io.InputStream;
 import java.io.InterruptedIOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.TimeUnit;
@@ -24,6 +25,7 @@ public final class ClipReader implements PictureSource.Reader {
   private static final int PATIENCE_SECONDS = 60;
 
   private final PictureShape shape;
+  private final boolean drawn;
   private final long count;
   private final boolean still;
   private final Child child;
@@ -33,8 +35,9 @@ public final class ClipReader implements PictureSource.Reader {
   private volatile boolean closed;
   private byte[] current;
 
-  private ClipReader(PictureShape shape, long count, boolean still, Child child) {
+  private ClipReader(PictureShape shape, boolean drawn, long count, boolean still, Child child) {
     this.shape = shape;
+    this.drawn = drawn;
     this.count = count;
     this.still = still;
     this.child = child;
@@ -47,10 +50,29 @@ public final class ClipReader implements PictureSource.Reader {
    */
   public static ClipReader open(Path file, MediaFacts facts, FrameRate rate, FrameRange frames)
       throws IOException {
+    return open(file, facts, rate, frames, Optional.empty());
+  }
+
+  /**
+   * The same, drawn by the decoder's own process where that draws the same picture as a {@link
+   * app.latethistle.core.picture.Framer}: its scaler works on many pixels at once.
+   *
+   * @param wish how the frames are going to be drawn
+   */
+  static ClipReader open(
+      Path file,
+      MediaFacts facts,
+      FrameRate rate,
+      FrameRange frames,
+      Optional<PictureSource.Wish> wish)
+      throws IOException {
     PictureShape whole =
         facts.shape().orElseThrow(() -> new IOException("There is no picture in this file."));
-    PictureShape shape =
+    PictureShape even =
         new PictureShape(whole.width() / 2 * 2, whole.height() / 2 * 2, whole.pixelAspect());
+    Optional<String> drawn = wish.flatMap(w -> PictureFilters.drawn(even, w));
+    PictureShape shape =
+        drawn.isPresent() ? PictureShape.of(wish.get().width(), wish.get().height()) : even;
     boolean still = facts.kind() == MediaFacts.Kind.STILL;
     List<String> command =
         Sandbox.ffmpeg(
@@ -60,14 +82,15 @@ public final class ClipReader implements PictureSource.Reader {
             List.of(
                 "-an",
                 "-vf",
-                PictureFilters.conform(facts, rate, frames),
+                PictureFilters.conform(facts, rate, frames) + drawn.map(d -> "," + d).orElse(""),
                 "-fps_mode",
                 "passthrough",
                 "-f",
                 "rawvideo",
                 "pipe:1"));
     ClipReader reader =
-        new ClipReader(shape, still ? 1 : frames.length(), still, Child.start(command));
+        new ClipReader(
+            shape, drawn.isPresent(), still ? 1 : frames.length(), still, Child.start(command));
     for (int i = 0; i < AHEAD; i++) {
       reader.empty.add(new byte[Frame.size(shape.width(), shape.height())]);
     }
@@ -80,6 +103,11 @@ public final class ClipReader implements PictureSource.Reader {
   @Override
   public PictureShape shape() {
     return shape;
+  }
+
+  @Override
+  public boolean isDrawn() {
+    return drawn;
   }
 
   @Override

@@ -80,14 +80,20 @@ public final class Jpeg {
       for (int x = 0; x < width; x++) {
         to[y * width + x] = LUMA[from[row + 3 * x] & 0xff];
       }
+      // Chroma lies at the left of each pair of pixels and between two rows.
       if (y % 2 == 0) {
+        int below = row + stride;
         for (int x = 0; x < width / 2; x++) {
-          to[cb++] = CHROMA[from[row + 6 * x + 1] & 0xff];
-          to[cr++] = CHROMA[from[row + 6 * x + 2] & 0xff];
+          to[cb++] = CHROMA[mean(from[row + 6 * x + 1], from[below + 6 * x + 1])];
+          to[cr++] = CHROMA[mean(from[row + 6 * x + 2], from[below + 6 * x + 2])];
         }
       }
     }
     return frame;
+  }
+
+  private static int mean(byte a, byte b) {
+    return ((a & 0xff) + (b & 0xff) + 1) >> 1;
   }
 
   /** A frame as a JPEG for a browser. */

@@ -1,10 +1,13 @@
 package app.latethistle.media;
 
+import app.latethistle.core.mix.Mix;
+import app.latethistle.core.mix.SoundSource;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.render.Compositor;
 import app.latethistle.core.render.PictureSource;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Segment;
+import app.latethistle.core.render.Segmentation;
 import app.latethistle.core.time.FrameRange;
 import java.io.Closeable;
 import java.io.IOException;
@@ -21,9 +24,6 @@ import java.util.concurrent.CancellationException;
  * A render that was stopped goes on with the segments it has.
  */
 public final class MasterRender {
-  /** Twice the preview's: each segment costs an encoder's start and a key picture. */
-  static final double SEGMENT_SECONDS = 4;
-
   /** Frames before a segment's end at which the next one's encoder is started. */
   private static final int AHEAD = 8;
 
@@ -56,9 +56,10 @@ public final class MasterRender {
    *
    * @throws CancellationException if the progress says so
    */
-  public void render(SoundTrack sound, Path target, Progress progress) throws IOException {
+  public void render(Mix mix, SoundSource sounds, Path target, Progress progress)
+      throws IOException {
     Files.createDirectories(segments);
-    List<Segment> all = program.segments(SEGMENT_SECONDS);
+    List<Segment> all = Segmentation.MASTER.of(program);
     List<Path> pieces = all.stream().map(this::pathOf).toList();
     for (int i = 0; i < all.size(); ) {
       int end = i;
@@ -73,12 +74,11 @@ public final class MasterRender {
         i++;
       }
     }
-    join(pieces, sound, target);
+    join(pieces, mix, sounds, target);
   }
 
   private Path pathOf(Segment segment) {
-    return segments.resolve(
-        segment.hash() + "-" + quality.name().toLowerCase(Locale.ROOT) + ".mp4");
+    return segments.resolve(segment.key() + "-" + quality.name().toLowerCase(Locale.ROOT) + ".mp4");
   }
 
   /** Draws neighbouring segments in one go, so that decoders run on across their borders. */
@@ -123,7 +123,7 @@ public final class MasterRender {
         throw new CancellationException("The render was cancelled.");
       }
       Piece piece = open.getFirst();
-      if (frame == piece.end() - AHEAD && begun < run.size()) {
+      if (frame >= piece.end() - AHEAD && open.size() < 2 && begun < run.size()) {
         begin();
       }
       piece.encoder().write(picture);
@@ -159,20 +159,21 @@ public final class MasterRender {
     }
   }
 
-  private void join(List<Path> pieces, SoundTrack sound, Path target) throws IOException {
+  private void join(List<Path> pieces, Mix mix, SoundSource sounds, Path target)
+      throws IOException {
     Path list = ContentStore.partOf(target.resolveSibling("list"));
     Path track = ContentStore.partOf(target.resolveSibling("sound"));
     Path part = ContentStore.partOf(target);
     try {
       StringBuilder text = new StringBuilder();
-      List<Segment> all = program.segments(SEGMENT_SECONDS);
+      List<Segment> all = Segmentation.MASTER.of(program);
       for (int i = 0; i < pieces.size(); i++) {
         text.append("file '").append(escaped(pieces.get(i))).append("'\n");
         double seconds = program.rate().secondsOf(all.get(i).range().length());
         text.append(String.format(Locale.ROOT, "duration %.9f%n", seconds));
       }
       Files.writeString(list, text);
-      sound.encodeM4a(track);
+      SoundEncoder.m4a(mix, sounds, track);
       Child.output(
           List.of(
               "ffmpeg",

@@ -6,6 +6,7 @@ import app.latethistle.core.time.FrameRate;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Map;
+import java.util.Optional;
 
 /** Frames straight from original files, for masters. */
 public final class Originals implements PictureSource {
@@ -24,11 +25,11 @@ public final class Originals implements PictureSource {
   }
 
   @Override
-  public Reader open(String media, FrameRange frames) throws IOException {
+  public Reader open(String media, FrameRange frames, Optional<Wish> wish) throws IOException {
     Original original = files.get(media);
     if (original == null) {
       throw new IOException("The file " + media.substring(0, 12) + " is not in the store.");
     }
-    return ClipReader.open(original.path(), original.facts(), rate, frames);
+    return ClipReader.open(original.path(), original.facts(), rate, frames, wish);
   }
 }

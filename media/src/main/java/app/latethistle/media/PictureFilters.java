@@ -1,10 +1,15 @@
 package app.latethistle.media;
 
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.picture.Region;
+import app.latethistle.core.render.PictureSource;
+import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** The filter chains that conform a clip by time to the film's rate and to BT.709. */
 final class PictureFilters {
@@ -35,17 +40,58 @@ final class PictureFilters {
     return String.join(",", filters);
   }
 
+  /**
+   * Filters that draw a clip into the film's picture with the filter kernel and the siting of
+   * chroma that {@code core} has; empty where they could not place it as exactly.
+   */
+  static Optional<String> drawn(PictureShape clip, PictureSource.Wish wish) {
+    boolean same = clip.width() == wish.width() && clip.height() == wish.height();
+    if (same && clip.pixelAspect() == 1) {
+      return Optional.of("null");
+    }
+    Fit fit = wish.framing().fit();
+    boolean fills = Math.abs(clip.aspect() * wish.height() / wish.width() - 1) < 0.5 / wish.width();
+    if (fits(fit, fills)) {
+      Region place = Region.placeWhenFitting(clip, wish.width(), wish.height());
+      String scale =
+          "scale="
+              + (int) place.width()
+              + ":"
+              + (int) place.height()
+              // The cubic of Keys with a = -0.5; chroma at the left of each pair, between rows.
+              + ":flags=bicubic:param0=0:param1=0.5"
+              + ":in_h_chr_pos=0:in_v_chr_pos=128:out_h_chr_pos=0:out_v_chr_pos=128";
+      return Optional.of(
+          fills
+              ? scale
+              : String.format(
+                  Locale.ROOT,
+                  "%s,pad=%d:%d:%d:%d:black",
+                  scale,
+                  wish.width(),
+                  wish.height(),
+                  (int) place.x(),
+                  (int) place.y()));
+    }
+    return Optional.empty();
+  }
+
+  /** Cropping falls between pixels, and a soft backdrop is ours alone. */
+  private static boolean fits(Fit fit, boolean fills) {
+    return fills || fit == Fit.FIT;
+  }
+
   /** A conversion to BT.709 of the range given, if the clip is not that already. */
-  static java.util.Optional<String> colour(MediaFacts facts, String range) {
+  static Optional<String> colour(MediaFacts facts, String range) {
     boolean full = facts.colour().endsWith(" full");
     String space = facts.colour().replace(" full", "");
     boolean rgb = facts.kind() == MediaFacts.Kind.STILL || facts.container() == Container.GIF;
     if (space.equals("bt709") && full == range.equals("pc") && !rgb) {
-      return java.util.Optional.empty();
+      return Optional.empty();
     }
     String in = space.equals("other") || rgb ? "auto" : space;
     String inRange = rgb ? "auto" : full ? "pc" : "tv";
-    return java.util.Optional.of(
+    return Optional.of(
         "scale=in_color_matrix="
             + in
             + ":in_range="

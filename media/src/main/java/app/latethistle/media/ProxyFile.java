@@ -75,8 +75,15 @@ public final class ProxyFile implements Closeable {
       filters.add("fps=" + rate + ":round=near");
     }
     PictureFilters.colour(facts, "tv").ifPresent(filters::add);
-    filters.add("scale=" + shape.width() + ":" + shape.height() + ":flags=bicubic");
-    filters.add("scale=in_range=tv:out_range=pc,format=yuvj420p");
+    // JPEG has its chroma in the middle of each four pixels, films have it at the left of each
+    // pair.
+    filters.add(
+        "scale="
+            + shape.width()
+            + ":"
+            + shape.height()
+            + ":flags=bicubic:in_h_chr_pos=0:in_v_chr_pos=128:out_h_chr_pos=128:out_v_chr_pos=128"
+            + ":in_range=tv:out_range=pc,format=yuvj420p");
     List<String> command =
         Sandbox.ffmpeg(
             original,
@@ -209,6 +216,11 @@ public final class ProxyFile implements Closeable {
       @Override
       public PictureShape shape() {
         return shape;
+      }
+
+      @Override
+      public boolean isDrawn() {
+        return false;
       }
 
       @Override

@@ -8,7 +8,6 @@ import java.io.OutputStream;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** Encodes frames as H.264 in a process of its own. */
 public final class VideoEncoder implements Closeable {
@@ -34,15 +33,17 @@ public final class VideoEncoder implements Closeable {
     return new VideoEncoder(Child.start(command));
   }
 
-  /** A piece of the preview as an MPEG transport stream that begins at the film's own time. */
-  public static VideoEncoder preview(
-      Path file, int width, int height, FrameRate rate, double startSeconds) throws IOException {
+  /**
+   * A piece of the preview as an MPEG transport stream that begins at 0; {@link TransportTime} puts
+   * it where it is in the film.
+   */
+  public static VideoEncoder preview(Path file, int width, int height, FrameRate rate)
+      throws IOException {
     List<String> command = input(width, height, rate);
     command.addAll(List.of("-c:v", "libx264", "-preset", "ultrafast", "-tune", "zerolatency"));
     command.addAll(List.of("-crf", "21", "-threads", "2"));
     command.addAll(output());
-    command.addAll(List.of("-muxdelay", "0", "-muxpreload", "0", "-output_ts_offset"));
-    command.add(String.format(Locale.ROOT, "%.9f", startSeconds));
+    command.addAll(List.of("-muxdelay", "0", "-muxpreload", "0"));
     command.addAll(List.of("-f", "mpegts", "file:" + file.toAbsolutePath()));
     return new VideoEncoder(Child.start(command));
   }

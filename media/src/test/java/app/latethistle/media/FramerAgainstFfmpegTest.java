@@ -2,9 +2,9 @@ package app.latethistle.media;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.PictureShape;
 import java.io.IOException;
 import org.junit.jupiter.params.ParameterizedTest;

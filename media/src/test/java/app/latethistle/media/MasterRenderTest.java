@@ -4,12 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.within;
 
+import app.latethistle.core.film.Run;
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.mix.Bus;
+import app.latethistle.core.mix.Course;
+import app.latethistle.core.mix.Mix;
+import app.latethistle.core.mix.Part;
 import app.latethistle.core.picture.Frame;
+import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
-import app.latethistle.core.render.Span;
-import app.latethistle.core.take.Framing;
+import app.latethistle.core.render.Segmentation;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -76,8 +84,10 @@ class MasterRenderTest {
   }
 
   private static Program program(FrameRate rate, long length, long fade) {
-    Span span = new Span(new FrameRange(0, length), "flash", 0, length, Framing.FILL);
-    return new Program(List.of(span), fade, rate, 320, 180);
+    Layer shot = new Layer.Footage("flash", length, 0, Run.PLAIN, length, Framing.FILL);
+    Layer cut = new Layer.Sequence(List.of(new Layer.Part(new FrameRange(0, length), shot)));
+    Layer root = fade == 0 ? cut : new Layer.Faded(cut, new EndFade(fade), length);
+    return new Program(root, length, rate, 320, 180);
   }
 
   private MasterRender render(Program program, Path clip) throws IOException {
@@ -90,15 +100,24 @@ class MasterRenderTest {
         folder.resolve("segments"));
   }
 
-  private static SoundTrack sound(Path song, FrameRate rate, long frames) {
-    return new SoundTrack(
-        song,
-        song == null ? null : Container.MP4,
-        0,
-        List.of(),
-        List.of(),
-        rate.sampleOf(frames),
-        0);
+  private Mix sound(Path song, FrameRate rate, long frames) {
+    long length = rate.sampleOf(frames);
+    return song == null
+        ? Mix.silence(length)
+        : new Mix(
+            List.of(
+                new Part(
+                    Bus.MUSIC,
+                    song.toString(),
+                    new SampleRange(0, length),
+                    new Course.Straight(0),
+                    0)),
+            length,
+            0);
+  }
+
+  private SoundFiles sounds() {
+    return new SoundFiles(folder, media -> new SoundFiles.File(Path.of(media), Container.MP4));
   }
 
   @ParameterizedTest
@@ -108,7 +127,7 @@ class MasterRenderTest {
     int count = 160;
     Path master = folder.resolve("master.mp4");
     render(program(rate, count, 0), flashes(rate, count))
-        .render(sound(clicks(rate, count), rate, count), master, ON);
+        .render(sound(clicks(rate, count), rate, count), sounds(), master, ON);
 
     List<Integer> flashed = new ArrayList<>();
     List<byte[]> pictures = Ffmpeg.luma(master, 320, 180);
@@ -127,7 +146,7 @@ class MasterRenderTest {
       assertThat((double) onset(heard, expected))
           .isCloseTo((double) expected, within(0.010 * Samples.RATE));
     }
-    assertThat(MasterCheck.of(master, rate, count, 0).faults()).isEmpty();
+    assertThat(MasterCheck.of(master, rate, count, List.of()).faults()).isEmpty();
   }
 
   private static float[] heard(Path master) throws IOException {
@@ -160,7 +179,8 @@ class MasterRenderTest {
   void writesTheFileTheWorldPlays() throws IOException {
     FrameRate rate = FrameRate.FPS_24;
     Path master = folder.resolve("master.mp4");
-    render(program(rate, 60, 0), flashes(rate, 60)).render(sound(null, rate, 60), master, ON);
+    render(program(rate, 60, 0), flashes(rate, 60))
+        .render(sound(null, rate, 60), sounds(), master, ON);
     String said = probe(master);
     assertThat(said)
         .contains("codec_name=h264", "profile=High", "pix_fmt=yuv420p", "color_range=tv")
@@ -202,24 +222,24 @@ class MasterRenderTest {
         };
     assertThatExceptionOfType(CancellationException.class)
         .isThrownBy(
-            () -> render(program, clip).render(sound(null, rate, 200), master, untilTheMiddle));
+            () ->
+                render(program, clip)
+                    .render(sound(null, rate, 200), sounds(), master, untilTheMiddle));
     assertThat(master).doesNotExist();
     List<Path> kept = segments();
-    assertThat(kept)
-        .isNotEmpty()
-        .hasSizeLessThan(program.segments(MasterRender.SEGMENT_SECONDS).size());
+    assertThat(kept).isNotEmpty().hasSizeLessThan(Segmentation.MASTER.of(program).size());
     FileTime old = Files.getLastModifiedTime(kept.get(0));
 
-    render(program, clip).render(sound(null, rate, 200), master, ON);
+    render(program, clip).render(sound(null, rate, 200), sounds(), master, ON);
     assertThat(Files.getLastModifiedTime(kept.get(0))).isEqualTo(old);
-    assertThat(MasterCheck.of(master, rate, 200, 24).faults()).isEmpty();
+    assertThat(MasterCheck.of(master, rate, 200, program.plannedBlack()).faults()).isEmpty();
 
     byte[] resumed = Files.readAllBytes(master);
     for (Path segment : segments()) {
       Files.delete(segment);
     }
     Path whole = folder.resolve("whole.mp4");
-    render(program, clip).render(sound(null, rate, 200), whole, ON);
+    render(program, clip).render(sound(null, rate, 200), sounds(), whole, ON);
     assertThat(Files.readAllBytes(whole)).isEqualTo(resumed);
   }
 
@@ -260,9 +280,19 @@ class MasterRenderTest {
         "-c:a",
         "aac",
         master.toString());
-    MasterCheck check = MasterCheck.of(master, FrameRate.FPS_24, 121, 12);
+    MasterCheck check =
+        MasterCheck.of(master, FrameRate.FPS_24, 121, List.of(new FrameRange(108, 120)));
     assertThat(check.frames()).isEqualTo(120);
     assertThat(check.black()).containsExactly(new FrameRange(48, 72));
     assertThat(String.join(" ", check.faults())).contains("120").contains("121").contains("Black");
+    List<FrameRange> gap = List.of(new FrameRange(40, 72));
+    assertThat(MasterCheck.of(master, FrameRate.FPS_24, 120, gap).faults()).isEmpty();
+
+    Path torn = folder.resolve("torn.mp4");
+    byte[] bytes = Files.readAllBytes(master);
+    Arrays.fill(bytes, bytes.length / 2, bytes.length / 2 + 400, (byte) 0x55);
+    Files.write(torn, bytes);
+    assertThat(MasterCheck.of(torn, FrameRate.FPS_24, 120, gap).faults())
+        .anyMatch(fault -> fault.startsWith("The file does not decode whole: "));
   }
 }

@@ -7,10 +7,10 @@ import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.CornerEdges;
 import app.latethistle.core.measure.MoveVerdict;
 import app.latethistle.core.measure.PictureMeter;
-import app.latethistle.core.measure.Span;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.measure.Travel;
 import app.latethistle.core.story.CameraMove;
+import app.latethistle.core.time.FrameRange;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -152,7 +152,7 @@ class TakeMeasureTest {
   }
 
   /** Spans as ffmpeg's own detector prints them, in frames. */
-  private static List<Span> detected(Path file, String filter, String start, String end)
+  private static List<FrameRange> detected(Path file, String filter, String start, String end)
       throws IOException {
     Process process =
         new ProcessBuilder(
@@ -162,9 +162,9 @@ class TakeMeasureTest {
     String said = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
     List<Integer> starts = times(said, start);
     List<Integer> ends = times(said, end);
-    List<Span> spans = new ArrayList<>();
+    List<FrameRange> spans = new ArrayList<>();
     for (int i = 0; i < starts.size(); i++) {
-      spans.add(new Span(starts.get(i), i < ends.size() ? ends.get(i) : FRAMES));
+      spans.add(new FrameRange(starts.get(i), i < ends.size() ? ends.get(i) : FRAMES));
     }
     return spans;
   }
@@ -178,12 +178,12 @@ class TakeMeasureTest {
     return frames;
   }
 
-  private static void same(List<Span> ours, List<Span> theirs) {
+  private static void same(List<FrameRange> ours, List<FrameRange> theirs) {
     assertThat(theirs).isNotEmpty();
     assertThat(ours).hasSameSizeAs(theirs);
     for (int i = 0; i < ours.size(); i++) {
-      assertThat(ours.get(i).start()).isCloseTo(theirs.get(i).start(), within(2));
-      assertThat(ours.get(i).end()).isCloseTo(theirs.get(i).end(), within(2));
+      assertThat(ours.get(i).start()).isCloseTo(theirs.get(i).start(), within(2L));
+      assertThat(ours.get(i).end()).isCloseTo(theirs.get(i).end(), within(2L));
     }
   }
 
@@ -232,11 +232,12 @@ class TakeMeasureTest {
             + ",setpts=PTS-STARTPTS[y];[x][y]concat,settb=1/24,setpts=N",
         file.toString());
     TakeFacts facts = facts(file);
-    List<Span> cuts = detected(file, "scdet=t=10", "lavfi.scd.time", "lavfi.scd.time");
-    assertThat(cuts).extracting(Span::start).hasSize(1);
+    List<FrameRange> cuts = detected(file, "scdet=t=10", "lavfi.scd.time", "lavfi.scd.time");
+    assertThat(cuts).extracting(FrameRange::start).hasSize(1);
     assertThat(facts.jumps()).hasSize(1);
-    assertThat(facts.jumps().get(0)).isCloseTo(cuts.get(0).start(), within(2));
-    assertThat(facts.usable()).isEqualTo(at > FRAMES / 2 ? new Span(0, at) : new Span(at, FRAMES));
+    assertThat(facts.jumps().get(0)).isCloseTo((int) cuts.get(0).start(), within(2));
+    assertThat(facts.usable())
+        .isEqualTo(at > FRAMES / 2 ? new FrameRange(0, at) : new FrameRange(at, FRAMES));
   }
 
   @Test
@@ -258,8 +259,8 @@ class TakeMeasureTest {
                 1,
                 moving + "eq=brightness='0.08*lt(mod(n,7),2)*between(n,30,70)':eval=frame"));
     assertThat(flickering.flicker()).hasSize(1);
-    assertThat(flickering.flicker().get(0).start()).isBetween(28, 37);
-    assertThat(flickering.flicker().get(0).end()).isBetween(64, 73);
+    assertThat(flickering.flicker().get(0).start()).isBetween(28L, 37L);
+    assertThat(flickering.flicker().get(0).end()).isBetween(64L, 73L);
     assertThat(flickering.jumps()).isEmpty();
     TakeFacts fading = facts(clip("fade", 1, moving + "eq=brightness='-0.4*n/71':eval=frame"));
     assertThat(fading.flicker()).isEmpty();
@@ -373,6 +374,6 @@ class TakeMeasureTest {
     TakeFacts facts = facts(still);
     assertThat(facts.frames()).isEqualTo(1);
     assertThat(facts.travel()).isEqualTo(Travel.NONE);
-    assertThat(facts.usable()).isEqualTo(new Span(0, 1));
+    assertThat(facts.usable()).isEqualTo(new FrameRange(0, 1));
   }
 }

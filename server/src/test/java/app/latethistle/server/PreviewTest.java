@@ -6,10 +6,13 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
@@ -82,6 +85,26 @@ class PreviewTest {
     assertThat(after.subList(3, after.size())).isEqualTo(before.subList(3, before.size()));
   }
 
+  /** What comes after a shot that lasts longer is played later, and not rendered again. */
+  @Test
+  void aRippleKeepsTheSegmentsBehindItWhereverTheyComeToLie() {
+    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    Set<String> before = keys(cut);
+    long end = cut.joint(1).get("frame").asLong();
+    Map<String, Object> later = Map.of("offset", 0, "frame", end + 7);
+    cut.edit("ripple", Map.of("place", 0, "start", false, "to", later));
+    Set<String> after = keys(cut);
+    int all = after.size();
+    after.removeAll(before);
+    assertThat(after.size()).isBetween(1, 4).isLessThan(all / 2);
+  }
+
+  private static Set<String> keys(CutFilm cut) {
+    return segments(cut).stream()
+        .map(name -> name.substring(name.indexOf('-') + 1))
+        .collect(Collectors.toCollection(HashSet::new));
+  }
+
   @Test
   void segmentsAndSoundAreServed() {
     CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
@@ -94,8 +117,12 @@ class PreviewTest {
     assertThat(bytes.length % 188).isZero();
     assertThat(bytes[0]).isEqualTo((byte) 0x47);
     assertThat(bytes[188]).isEqualTo((byte) 0x47);
-    assertThat(cut.api.get(base + "/sound.m3u8").text()).contains("#EXT-X-MAP");
-    assertThat(cut.api.get(base + "/sound.mp4").bytes().length).isGreaterThan(50_000);
+    String sounds = cut.api.get(base + "/sound.m3u8").text();
+    assertThat(sounds).contains("#EXT-X-MAP:URI=\"sound-head.mp4\"");
+    List<String> parts = sounds.lines().filter(l -> l.endsWith(".m4s")).toList();
+    assertThat(parts).hasSize(5);
+    assertThat(cut.api.get(base + "/" + parts.get(1)).bytes().length).isGreaterThan(50_000);
+    assertThat(cut.api.get(base + "/sound-head.mp4").bytes()).contains((byte) 'f', (byte) 't');
     cut.edit("slip", Map.of("place", 1, "in", 2));
     assertThat(cut.api.get(base + "/" + segment).status()).isEqualTo(404);
   }

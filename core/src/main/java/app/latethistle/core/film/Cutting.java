@@ -20,9 +20,6 @@ import java.util.OptionalLong;
  * @param problems what a person should look at, in the order of the film
  */
 public record Cutting(List<Long> frames, VoiceClock voice, Beside beside, List<Problem> problems) {
-  /** Lines may start with shots and cuts sit on words, so both are resolved until they rest. */
-  private static final int ROUNDS = 4;
-
   /** Frames by which a cut may miss a word's end without being inside it. */
   private static final int AT_EDGE = 1;
 
@@ -34,6 +31,8 @@ public record Cutting(List<Long> frames, VoiceClock voice, Beside beside, List<P
     BEAT_MISSING,
     /** The joint is tied to a word that is not read. */
     WORD_MISSING,
+    /** The joint is tied to a word of a line that begins where the joint does. */
+    TIED_IN_CIRCLE,
     /** The cut falls inside a spoken word; how many frames it is to the nearer end. */
     INSIDE_WORD,
     /** A line goes on after the film's end; for how many frames. */
@@ -73,7 +72,8 @@ public record Cutting(List<Long> frames, VoiceClock voice, Beside beside, List<P
   /**
    * Resolves a film. Each tied joint lands on the frame nearest to its beat or word, from absolute
    * time, so no error builds up. A joint that would not come at least one frame after the one
-   * before it is put there and reported.
+   * before it is put there and reported. A line that starts with a shot whose place hangs on a word
+   * of that line follows the line before instead, and the joint is reported.
    *
    * @param clocks an empty grid and narration leave only free joints resolvable
    * @param takes the production's takes by id
@@ -81,17 +81,9 @@ public record Cutting(List<Long> frames, VoiceClock voice, Beside beside, List<P
   public static Cutting of(Film film, Clocks clocks, FrameRate rate, Map<String, Take> takes) {
     BeatGrid grid = clocks.grid();
     List<Problem> problems = new ArrayList<>();
-    VoiceClock voice = VoiceClock.of(clocks.narration(), film, List.of(), grid, rate);
-    List<Long> frames = frames(film, voice, grid, rate, problems);
-    for (int round = 1; round < ROUNDS; round++) {
-      VoiceClock settled = VoiceClock.of(clocks.narration(), film, frames, grid, rate);
-      if (settled.equals(voice)) {
-        break;
-      }
-      voice = settled;
-      problems.clear();
-      frames = frames(film, voice, grid, rate, problems);
-    }
+    Settled settled = Settled.of(film, clocks, rate, problems);
+    List<Long> frames = settled.frames();
+    VoiceClock voice = settled.voice();
     insideWords(frames, voice, rate, problems);
     pastEnd(frames, voice, rate, problems);
     outOfMaterial(film, frames, takes, problems);
@@ -99,28 +91,6 @@ public record Cutting(List<Long> frames, VoiceClock voice, Beside beside, List<P
     notPlaced(film, frames, beside, takes, problems);
     problems.sort((a, b) -> Integer.compare(a.place(), b.place()));
     return new Cutting(List.copyOf(frames), voice, beside, List.copyOf(problems));
-  }
-
-  private static List<Long> frames(
-      Film film, VoiceClock voice, BeatGrid grid, FrameRate rate, List<Problem> problems) {
-    List<Long> frames = new ArrayList<>();
-    for (int j = 0; j < film.joints().size(); j++) {
-      if (j == 0) {
-        frames.add(0L);
-        continue;
-      }
-      long least = frames.get(j - 1) + 1;
-      Tie tie = film.joints().get(j);
-      OptionalLong wanted = frameOf(tie, film.song(), voice, grid, rate);
-      if (wanted.isEmpty()) {
-        Kind kind = tie instanceof Tie.OnWord ? Kind.WORD_MISSING : Kind.BEAT_MISSING;
-        problems.add(new Problem(kind, j - 1, 0));
-      } else if (wanted.getAsLong() < least) {
-        problems.add(new Problem(Kind.TIE_NOT_HONOURED, j - 1, least - wanted.getAsLong()));
-      }
-      frames.add(Math.max(wanted.orElse(least), least));
-    }
-    return frames;
   }
 
   private static void insideWords(
@@ -187,20 +157,20 @@ public record Cutting(List<Long> frames, VoiceClock voice, Beside beside, List<P
   private static Beside beside(Film film, VoiceClock voice, BeatGrid grid, FrameRate rate) {
     Map<String, FrameRange> overlays = new HashMap<>();
     for (Overlay overlay : film.overlays()) {
-      OptionalLong start = frameOf(overlay.start(), film.song(), voice, grid, rate);
-      OptionalLong end = frameOf(overlay.end(), film.song(), voice, grid, rate);
+      OptionalLong start = frameOf(overlay.start(), film.music(), voice, grid, rate);
+      OptionalLong end = frameOf(overlay.end(), film.music(), voice, grid, rate);
       if (start.isPresent() && end.isPresent() && start.getAsLong() < end.getAsLong()) {
         overlays.put(overlay.name(), new FrameRange(start.getAsLong(), end.getAsLong()));
       }
     }
     Map<String, Long> sounds = new HashMap<>();
     for (FilmSound sound : film.sounds()) {
-      frameOf(sound.start(), film.song(), voice, grid, rate)
+      frameOf(sound.start(), film.music(), voice, grid, rate)
           .ifPresent(frame -> sounds.put(sound.id(), frame));
     }
     Map<String, Long> markers = new HashMap<>();
     for (Marker marker : film.markers()) {
-      frameOf(marker.at(), film.song(), voice, grid, rate)
+      frameOf(marker.at(), film.music(), voice, grid, rate)
           .ifPresent(frame -> markers.put(marker.id(), frame));
     }
     return new Beside(Map.copyOf(overlays), Map.copyOf(sounds), Map.copyOf(markers));

@@ -1,67 +1,124 @@
 package app.latethistle.core.film;
 
-import java.util.ArrayList;
+import app.latethistle.core.look.Finish;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Consumer;
-import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
- * A film: its placements in order and its joints, one more than placements unless both are empty;
- * and what lies over and beside them.
+ * A film: its cut, how it uses its song, what lies over the whole, and what lies over and beside
+ * the cut. Every item has an id of its own, and is addressed by it.
  *
  * @param placements in the order they are seen
  * @param joints the film's start, the cuts, the film's end; empty if there are no placements
- * @param song how the song is used
+ * @param music how the song is used
+ * @param finish what lies over the whole film
  * @param overlays shots that lie over the cut, by layer and name
  * @param sounds sounds of clips that go their own way, by name
  * @param markers places to remember, by name
  */
 public record Film(
     List<Placement> placements,
-    List<Tie> joints,
-    SongUse song,
+    List<Joint> joints,
+    SongUse music,
+    Finish finish,
     List<Overlay> overlays,
     List<FilmSound> sounds,
     List<Marker> markers) {
   /** A film with nothing in it. */
-  public static final Film EMPTY = new Film(List.of(), List.of(), SongUse.PLAIN);
+  public static final Film EMPTY = cut(List.of(), List.of());
+
+  /** What the joint at the film's end is called; the others are called as the shots they begin. */
+  public static final String END = "";
 
   /**
-   * Lists that are not there are empty: stored films may be older than what can be laid over them.
+   * Copies the lists.
    *
    * @throws IllegalArgumentException if the number of joints does not fit the placements, or two
-   *     items have one name
+   *     items have one id
    */
   public Film {
     placements = List.copyOf(placements);
     joints = List.copyOf(joints);
-    overlays = inOrder(overlays, Comparator.comparing(Overlay::layer).thenComparing(Overlay::name));
-    sounds = inOrder(sounds, Comparator.comparing(FilmSound::id));
-    markers = inOrder(markers, Comparator.comparing(Marker::id));
+    overlays =
+        overlays.stream()
+            .sorted(Comparator.comparing(Overlay::layer).thenComparing(Overlay::name))
+            .toList();
+    sounds = sounds.stream().sorted(Comparator.comparing(FilmSound::id)).toList();
+    markers = markers.stream().sorted(Comparator.comparing(Marker::id)).toList();
     int expected = placements.isEmpty() ? 0 : placements.size() + 1;
     if (joints.size() != expected) {
       throw new IllegalArgumentException(
           placements.size() + " shots need " + expected + " joints, not " + joints.size() + ".");
     }
+    Set<String> seen = new HashSet<>();
+    ids(placements, overlays, sounds, markers)
+        .filter(id -> id.isEmpty() || !seen.add(id))
+        .findFirst()
+        .ifPresent(
+            id -> {
+              throw new IllegalArgumentException(
+                  id.isEmpty()
+                      ? "An item of a film needs a name."
+                      : "Two items of the film are named " + id + ".");
+            });
+  }
+
+  private static Stream<String> ids(
+      List<Placement> placements,
+      List<Overlay> overlays,
+      List<FilmSound> sounds,
+      List<Marker> markers) {
+    return Stream.of(
+            placements.stream().map(Placement::id),
+            overlays.stream().map(Overlay::name),
+            sounds.stream().map(FilmSound::id),
+            markers.stream().map(Marker::id))
+        .flatMap(s -> s);
   }
 
   /** A film of a cut alone. */
-  public Film(List<Placement> placements, List<Tie> joints, SongUse song) {
-    this(placements, joints, song, List.of(), List.of(), List.of());
+  public static Film cut(List<Placement> placements, List<Joint> joints) {
+    return new Film(
+        placements, joints, SongUse.PLAIN, Finish.NONE, List.of(), List.of(), List.of());
   }
 
-  /** The place of a shot, from 0; -1 if it is not in the cut. */
+  /** The place of a shot's first placement in the cut, from 0; -1 if it is not there. */
   public int indexOfShot(String shot) {
-    return indexOf(placements, p -> p.shot().equals(shot));
+    for (int i = 0; i < placements.size(); i++) {
+      if (placements.get(i).shot().equals(shot)) {
+        return i;
+      }
+    }
+    return -1;
   }
 
-  /** The place of a placement by its id; -1 if there is none. */
+  /** The place of a placement of the cut by its id; -1 if there is none. */
   public int indexOfId(String id) {
-    return indexOf(placements, p -> p.id().equals(id));
+    for (int i = 0; i < placements.size(); i++) {
+      if (placements.get(i).id().equals(id)) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  /** What a joint is called: as the placement it begins, or {@link #END}. */
+  public String jointName(int joint) {
+    return joint == placements.size() ? END : placements.get(joint).id();
+  }
+
+  /** The place of a joint by what it is called; -1 if there is none. */
+  public int indexOfJoint(String name) {
+    return name.equals(END) ? joints.size() - 1 : indexOfId(name);
+  }
+
+  /** What the joints are tied to, in order. */
+  public List<Tie> ties() {
+    return joints.stream().map(Joint::tie).toList();
   }
 
   /** Whether a shot is seen in the cut or over it. */
@@ -78,37 +135,37 @@ public record Film(
   /** The same, that is not among those taken elsewhere either. */
   String freshId(String wish, Set<String> taken) {
     String stem = wish.isEmpty() ? "gap" : wish.replaceFirst("~\\d+$", "");
+    Set<String> known = new HashSet<>(taken);
+    ids(placements, overlays, sounds, markers).forEach(known::add);
     String id = stem;
-    for (int n = 2; isTaken(id) || taken.contains(id); n++) {
+    for (int n = 2; known.contains(id); n++) {
       id = stem + "~" + n;
     }
     return id;
   }
 
-  private boolean isTaken(String id) {
-    return indexOfId(id) >= 0
-        || overlay(id).isPresent()
-        || sound(id).isPresent()
-        || marker(id).isPresent();
+  /** The placement of an id, in the cut or over it. */
+  public Optional<Placement> placement(String id) {
+    return ItemKind.PLACEMENT.find(this, id);
   }
 
   /** The overlay of a name. */
   public Optional<Overlay> overlay(String name) {
-    return Items.named(overlays, Overlay::name, name);
+    return ItemKind.OVERLAY.find(this, name);
   }
 
   /** The detached sound of a name. */
   public Optional<FilmSound> sound(String name) {
-    return Items.named(sounds, FilmSound::id, name);
+    return ItemKind.SOUND.find(this, name);
   }
 
   /** The marker of a name. */
   public Optional<Marker> marker(String name) {
-    return Items.named(markers, Marker::id, name);
+    return ItemKind.MARKER.find(this, name);
   }
 
   /**
-   * The shot at a place.
+   * The shot at a place of the cut.
    *
    * @throws IllegalArgumentException if there is none, with a sentence for the person
    */
@@ -121,55 +178,33 @@ public record Film(
   }
 
   /** The same with another cut under what lies over it. */
-  public Film withCut(List<Placement> newPlacements, List<Tie> newJoints) {
-    return new Film(newPlacements, newJoints, song, overlays, sounds, markers);
+  public Film withCut(List<Placement> newPlacements, List<Joint> newJoints) {
+    return new Film(newPlacements, newJoints, music, finish, overlays, sounds, markers);
   }
 
   /** The cut and the use of the song of another film, under what lies over this one. */
   public Film cutAs(Film other) {
-    return new Film(other.placements, other.joints, other.song, overlays, sounds, markers);
+    return new Film(
+        other.placements, other.joints, other.music, other.finish, overlays, sounds, markers);
   }
 
-  Film withPlacement(int index, Placement placement) {
-    return withCut(changed(placements, p -> p.set(index, placement)), joints);
+  public Film withMusic(SongUse other) {
+    return new Film(placements, joints, other, finish, overlays, sounds, markers);
   }
 
-  Film withJoint(int index, Tie tie) {
-    return withCut(placements, changed(joints, j -> j.set(index, tie)));
+  public Film withFinish(Finish other) {
+    return new Film(placements, joints, music, other, overlays, sounds, markers);
   }
 
-  Film withSong(SongUse newSong) {
-    return new Film(placements, joints, newSong, overlays, sounds, markers);
+  public Film withOverlays(List<Overlay> other) {
+    return new Film(placements, joints, music, finish, other, sounds, markers);
   }
 
-  Film withOverlays(List<Overlay> newOverlays) {
-    return new Film(placements, joints, song, newOverlays, sounds, markers);
+  public Film withSounds(List<FilmSound> other) {
+    return new Film(placements, joints, music, finish, overlays, other, markers);
   }
 
-  Film withSounds(List<FilmSound> newSounds) {
-    return new Film(placements, joints, song, overlays, newSounds, markers);
-  }
-
-  Film withMarkers(List<Marker> newMarkers) {
-    return new Film(placements, joints, song, overlays, sounds, newMarkers);
-  }
-
-  static <T> List<T> changed(List<T> list, Consumer<List<T>> change) {
-    List<T> copy = new ArrayList<>(list);
-    change.accept(copy);
-    return copy;
-  }
-
-  private static <T> List<T> inOrder(List<T> list, Comparator<T> order) {
-    return list == null ? List.of() : list.stream().sorted(order).toList();
-  }
-
-  private static <T> int indexOf(List<T> list, Predicate<T> wanted) {
-    for (int i = 0; i < list.size(); i++) {
-      if (wanted.test(list.get(i))) {
-        return i;
-      }
-    }
-    return -1;
+  public Film withMarkers(List<Marker> other) {
+    return new Film(placements, joints, music, finish, overlays, sounds, other);
   }
 }

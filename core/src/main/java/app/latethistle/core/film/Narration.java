@@ -1,9 +1,10 @@
 package app.latethistle.core.film;
 
-import app.latethistle.core.voice.Stretch;
+import app.latethistle.core.time.SampleRange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
+import java.util.Set;
 
 /**
  * The lines of a film as they are read, and what the start of each is tied to. Where they are heard
@@ -37,12 +38,20 @@ public record Narration(List<Line> lines) {
     return new Narration(apart);
   }
 
+  /** The same with some lines following the one before them, whatever they start on. */
+  Narration following(Set<String> ids) {
+    return new Narration(
+        lines.stream()
+            .map(line -> ids.contains(line.id()) ? line.startingOn(new Start.After(0)) : line)
+            .toList());
+  }
+
   /** The line that starts with a shot and those that follow it, placed from sample 0 on. */
   public Narration startingWith(String shot) {
     List<Line> with = new ArrayList<>();
     for (Line line : lines) {
       if (line.start() instanceof Start.WithShot on && on.shot().equals(shot)) {
-        with.add(new Line(line.id(), line.number(), line.words(), line.length(), new Start.At(0)));
+        with.add(line.startingOn(new Start.At(0)));
       } else if (!with.isEmpty() && line.start() instanceof Start.After) {
         with.add(line);
       } else if (!with.isEmpty()) {
@@ -67,6 +76,10 @@ public record Narration(List<Line> lines) {
       words = List.copyOf(words);
     }
 
+    Line startingOn(Start other) {
+      return new Line(id, number, words, length, other);
+    }
+
     /** Where its first word begins in the reading, in samples. */
     public long onset() {
       OptionalInt first = firstHeard();
@@ -84,7 +97,7 @@ public record Narration(List<Line> lines) {
   }
 
   /** A word; one that was not heard has no length. */
-  public record Word(String text, Stretch at) {}
+  public record Word(String text, SampleRange at) {}
 
   /** What a line's first word is tied to. */
   public sealed interface Start {

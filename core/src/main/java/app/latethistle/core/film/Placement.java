@@ -1,109 +1,125 @@
 package app.latethistle.core.film;
 
-import app.latethistle.core.take.Framing;
+import app.latethistle.core.look.Appearance;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.ShapedFraming;
 
 /**
- * A shot's place in the film: which take, from which of its frames, how it runs and how it is
- * framed. A gap is a placement of no shot and is black.
+ * A shot's place in the film. A gap is a placement of no shot and is black.
  *
- * @param id names this placement among those of the film
- * @param shot the shot's id in the production; "" for a gap
- * @param take the take's id; "" for a gap
- * @param in the take's first used frame, at the film's rate
- * @param framing how its picture meets the film's
- * @param locked whether edits and a new first cut leave it where it is
- * @param run how the take runs
- * @param sound what is heard of the clip
- * @param group placements of one number are taken hold of together; 0 is none
+ * @param id names this placement among the items of the film
+ * @param what the take it shows and how that runs
+ * @param how all that is done to its picture
+ * @param heard what is heard of the clip
+ * @param held what holds it where it is
  */
-public record Placement(
-    String id,
-    String shot,
-    String take,
-    long in,
-    Framing framing,
-    boolean locked,
-    Run run,
-    ClipSound sound,
-    int group) {
-  /**
-   * What is not there is as it was before it could be said: stored films may be older.
-   *
-   * @throws IllegalArgumentException if the first used frame is negative
-   */
-  public Placement {
-    if (in < 0) {
-      throw new IllegalArgumentException(
-          "A take starts at frame 0; frame " + in + " is before it.");
-    }
-    id = id == null ? shot : id;
-    run = run == null ? Run.PLAIN : run;
-    sound = sound == null ? ClipSound.OFF : sound;
-  }
+public record Placement(String id, Material what, Appearance how, ClipSound heard, Held held) {
 
   /** A shot's first placement, run as it was made, without sound. */
-  public static Placement of(String shot, String take, long in, Framing framing, boolean locked) {
-    return new Placement(shot, shot, take, in, framing, locked, Run.PLAIN, ClipSound.OFF, 0);
+  public static Placement of(String shot, String take, long in, Framing framing) {
+    return new Placement(
+        shot,
+        new Material(shot, take, in, Run.PLAIN),
+        Appearance.of(framing),
+        ClipSound.OFF,
+        Held.FREE);
   }
 
   /** Black. */
   public static Placement gap(String id) {
-    return of("", "", 0, Framing.FIT, false).withId(id);
+    return new Placement(id, Material.NONE, Appearance.of(Framing.FIT), ClipSound.OFF, Held.FREE);
   }
 
   /** Whether it shows a take, and not a gap. */
   public boolean hasPicture() {
-    return !shot.isEmpty();
+    return !what.shot().isEmpty();
+  }
+
+  /** The shot's id; "" for a gap. */
+  public String shot() {
+    return what.shot();
+  }
+
+  /** The take's id; "" for a gap. */
+  public String take() {
+    return what.take();
+  }
+
+  /** The first of the take's frames that its run uses. */
+  public long in() {
+    return what.in();
+  }
+
+  /** How its take runs. */
+  public Run run() {
+    return what.run();
+  }
+
+  /** How its picture meets the film's. */
+  public ShapedFraming framing() {
+    return how.framing();
+  }
+
+  /** Whether edits and a new first cut leave it where it is. */
+  public boolean locked() {
+    return held.locked();
   }
 
   public Placement withId(String newId) {
-    return new Placement(newId, shot, take, in, framing, locked, run, sound, group);
+    return new Placement(newId, what, how, heard, held);
   }
 
-  Placement withTake(String newTake, long newIn, Framing newFraming) {
-    return new Placement(id, shot, newTake, newIn, newFraming, locked, run, sound, group);
+  Placement withMaterial(Material material) {
+    return new Placement(id, material, how, heard, held);
   }
 
   public Placement withIn(long newIn) {
-    return new Placement(id, shot, take, newIn, framing, locked, run, sound, group);
+    return withMaterial(new Material(what.shot(), what.take(), newIn, what.run()));
   }
 
-  public Placement withFraming(Framing newFraming) {
-    return new Placement(id, shot, take, in, newFraming, locked, run, sound, group);
+  public Placement withRun(Run run) {
+    return withMaterial(what.withRun(run));
   }
 
-  public Placement withLocked(boolean newLocked) {
-    return new Placement(id, shot, take, in, framing, newLocked, run, sound, group);
+  public Placement withAppearance(Appearance appearance) {
+    return new Placement(id, what, appearance, heard, held);
   }
 
-  public Placement withRun(Run newRun) {
-    return new Placement(id, shot, take, in, framing, locked, newRun, sound, group);
+  public Placement withSound(ClipSound sound) {
+    return new Placement(id, what, how, sound, held);
   }
 
-  public Placement withSound(ClipSound newSound) {
-    return new Placement(id, shot, take, in, framing, locked, run, newSound, group);
+  public Placement withHeld(Held other) {
+    return new Placement(id, what, how, heard, other);
   }
 
-  Placement withGroup(int newGroup) {
-    return new Placement(id, shot, take, in, framing, locked, run, sound, newGroup);
+  public Placement withLocked(boolean locked) {
+    return withHeld(held.withLocked(locked));
   }
 
-  /** The same pictures in the rest of a shot of n frames whose first {@code by} are cut off. */
+  Placement withGroup(int group) {
+    return withHeld(held.withGroup(group));
+  }
+
+  /**
+   * The same pictures when its end moves, in a shot that lasts n frames now: what is shown at each
+   * moment hangs on its length no more.
+   */
+  Placement fixed(long n) {
+    return withRun(run().fixed(n));
+  }
+
+  /**
+   * The same pictures when its start moves.
+   *
+   * @param by frames that are cut off; negative for frames shown before
+   * @param n how long it lasts now
+   * @throws IllegalArgumentException if its take has none before its first frame
+   */
   Placement startingLater(long by, long n) {
-    return switch (run.way()) {
-      case FORWARD -> withIn(Math.max(0, in + Math.round(signed(by, n))));
-      case REVERSE, HOLD, BACK_AND_FORTH -> this;
-    };
-  }
-
-  /** The same pictures in a shot of n frames whose last {@code by} are cut off. */
-  Placement endingSooner(long by, long n) {
-    return run.way() == Run.Way.REVERSE
-        ? withIn(Math.max(0, in + run.used(n) - run.used(Math.max(1, n - by))))
-        : this;
-  }
-
-  private double signed(long by, long n) {
-    return by >= 0 ? run.covered(by, n) : by * run.from() / 100.0;
+    if (!hasPicture()) {
+      return this;
+    }
+    return run().plain() ? withIn(in() + by) : withRun(run().fixed(n).startingLater(by));
   }
 }

@@ -39,7 +39,10 @@ public final class Reasons {
     for (int j = 0; j < film.joints().size(); j++) {
       reasons.add(
           reason(
-              film.joints().get(j), cutting.frames().get(j), film.song().start(), cutting.voice()));
+              film.joints().get(j).tie(),
+              cutting.frames().get(j),
+              film.music().start(),
+              cutting.voice()));
     }
     return reasons;
   }
@@ -71,7 +74,7 @@ public final class Reasons {
   }
 
   private String tie(Tie tie, long frame, long songStart, VoiceClock voice) {
-    if (tie instanceof Tie.OnBeat on && on.beat() >= 0 && on.beat() < grid.size()) {
+    if (tie instanceof Tie.OnBeat on && on.beat() < grid.size()) {
       return isOffbeat(on)
           ? "offbeat after " + beat(on.beat())
           : after(on.offset()) + beat(on.beat());

@@ -38,12 +38,58 @@ public record Resolved(
 
   /** Whether a joint is where its tie asks. */
   boolean honours(int joint) {
-    return frameOf(film.joints().get(joint)).orElse(-1) == frame(joint);
+    return frameOf(tie(joint)).orElse(-1) == frame(joint);
+  }
+
+  /** The tie of a joint. */
+  Tie tie(int joint) {
+    return film.joints().get(joint).tie();
+  }
+
+  /**
+   * The frames a placement is seen, in the cut or over it; empty ones at the film's end if it has
+   * no place.
+   */
+  public FrameRange rangeOf(String id) {
+    int place = film.indexOfId(id);
+    return place >= 0
+        ? cutting.rangeOf(place)
+        : cutting
+            .beside()
+            .overlays()
+            .getOrDefault(id, new FrameRange(cutting.length(), cutting.length() + 1));
+  }
+
+  /** The take's frames that a placement shows; some may be missing in it. */
+  public FrameRange shown(String id) {
+    Placement shot = ItemKind.PLACEMENT.get(film, id);
+    return shot.run().shown(shot.in(), material(shot), rangeOf(id).length());
+  }
+
+  private long material(Placement shot) {
+    Take take = takes.get(shot.take());
+    return take == null ? Long.MAX_VALUE / 4 : take.frames();
+  }
+
+  /** How many frames a shot can be shown before its first one, at most so many. */
+  long spareBefore(int place, long most) {
+    Placement shot = film.placementAt(place);
+    long n = range(place).length();
+    Run run = shot.run().fixed(n);
+    long spare = 0;
+    while (spare < most) {
+      double at = run.position(shot.in(), material(shot), -spare - 1, n);
+      if (at < 0 || (shot.run().plain() && shot.in() < spare + 1)) {
+        break;
+      }
+      spare++;
+    }
+    return spare;
   }
 
   /** The frame a tie asks for; empty if what it is tied to is not there. */
   public OptionalLong frameOf(Tie tie) {
-    return Cutting.frameOf(tie, film.song(), cutting.voice(), clocks.grid(), rate);
+    return Cutting.frameOf(tie, film.music(), cutting.voice(), clocks.grid(), rate);
   }
 
   /**
@@ -67,7 +113,7 @@ public record Resolved(
    */
   int nearestBeat(long frame) {
     int beats = clocks.grid().size();
-    int near = clocks.grid().nearest(rate.sampleOf(frame) + film.song().start());
+    int near = clocks.grid().nearest(rate.sampleOf(frame) + film.music().start());
     boolean within = near > 0 && near < beats - 1;
     if (within || beats < 2) {
       return near;
@@ -79,7 +125,7 @@ public record Resolved(
 
   /** The frame a beat falls on. */
   long frameOfBeat(int beat) {
-    return Cutting.frameOfBeat(beat, film.song(), clocks.grid(), rate);
+    return Cutting.frameOfBeat(beat, film.music(), clocks.grid(), rate);
   }
 
   /** A tie to the beat that falls exactly on a frame; free at the frame if none does. */

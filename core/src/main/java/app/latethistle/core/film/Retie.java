@@ -22,20 +22,23 @@ public final class Retie {
    * to the next.
    */
   public static Film of(Film film, BeatGrid before, BeatGrid after) {
-    List<Tie> joints = new ArrayList<>(film.joints());
+    List<Joint> joints = new ArrayList<>(film.joints());
     int last = -1;
     for (int i = 0; i < joints.size() && after.size() > 0; i++) {
-      if (joints.get(i) instanceof Tie.OnBeat tie && tie.beat() < before.size()) {
+      if (joints.get(i).tie() instanceof Tie.OnBeat tie && tie.beat() < before.size()) {
         int beat = Math.max(last + 1, after.nearest(before.sampleOf(tie.beat())));
         last = beat;
-        joints.set(i, new Tie.OnBeat(beat, tie.offset()));
+        joints.set(i, joints.get(i).withTie(new Tie.OnBeat(beat, tie.offset())));
       }
     }
     UnaryOperator<Tie> nearest = tie -> nearest(tie, before, after);
     return film.withCut(film.placements(), joints)
         .withOverlays(
             film.overlays().stream()
-                .map(o -> o.withTies(nearest.apply(o.start()), nearest.apply(o.end())))
+                .map(
+                    o ->
+                        o.withTies(
+                            new Overlay.Ties(nearest.apply(o.start()), nearest.apply(o.end()))))
                 .toList())
         .withSounds(film.sounds().stream().map(s -> s.withStart(nearest.apply(s.start()))).toList())
         .withMarkers(film.markers().stream().map(m -> m.withAt(nearest.apply(m.at()))).toList());

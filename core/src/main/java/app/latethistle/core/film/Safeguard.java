@@ -1,12 +1,11 @@
 package app.latethistle.core.film;
 
 import app.latethistle.core.time.FrameRange;
-import java.util.List;
 import java.util.Objects;
 
 /**
- * What no edit may do: move a locked shot or change what it shows, or lay two shots over one
- * another on one layer.
+ * What no edit may do: move a locked shot, make it longer or shorter or show another part of its
+ * take, or lay two shots over one another on one layer. Another take may be chosen for it.
  */
 public final class Safeguard {
   private Safeguard() {}
@@ -23,14 +22,24 @@ public final class Safeguard {
         throw new IllegalArgumentException(
             Resolved.named(i) + " is locked and would move; unlock it first, or edit elsewhere.");
       }
+      if (shot.locked() && showsAnother(shot, before, after)) {
+        throw new IllegalArgumentException(
+            Resolved.named(i) + " is locked and would show another part; unlock it first.");
+      }
     }
     for (Overlay overlay : before.film().overlays()) {
       if (overlay.placement().locked() && !isHeld(overlay, before, after)) {
         throw new IllegalArgumentException(
             "A locked shot on layer " + overlay.layer() + " would move; unlock it first.");
       }
+      if (overlay.placement().locked() && showsAnother(overlay.placement(), before, after)) {
+        throw new IllegalArgumentException(
+            "A locked shot on layer "
+                + overlay.layer()
+                + " would show another part; unlock it first.");
+      }
     }
-    layersAreClear(after);
+    Layers.checkClear(after);
   }
 
   /** Being unlocked is a change that a lock allows. */
@@ -38,6 +47,16 @@ public final class Safeguard {
     int now = after.film().indexOfId(shot.id());
     return now >= 0
         && (!after.film().placements().get(now).locked() || after.range(now).equals(range));
+  }
+
+  /** The same take, but other frames of it. */
+  private static boolean showsAnother(Placement shot, Resolved before, Resolved after) {
+    return after
+        .film()
+        .placement(shot.id())
+        .filter(now -> now.locked() && now.take().equals(shot.take()))
+        .filter(now -> !before.shown(shot.id()).equals(after.shown(shot.id())))
+        .isPresent();
   }
 
   private static boolean isHeld(Overlay overlay, Resolved before, Resolved after) {
@@ -52,22 +71,5 @@ public final class Safeguard {
                         before.cutting().beside().overlays().get(name),
                         after.cutting().beside().overlays().get(name)))
         .isPresent();
-  }
-
-  private static void layersAreClear(Resolved film) {
-    List<Overlay> overlays = film.film().overlays();
-    for (int i = 0; i < overlays.size(); i++) {
-      for (int j = i + 1; j < overlays.size(); j++) {
-        FrameRange a = film.cutting().beside().overlays().get(overlays.get(i).name());
-        FrameRange b = film.cutting().beside().overlays().get(overlays.get(j).name());
-        boolean oneLayer = overlays.get(i).layer() == overlays.get(j).layer();
-        if (oneLayer && a != null && b != null && a.start() < b.end() && b.start() < a.end()) {
-          throw new IllegalArgumentException(
-              "Two shots would lie over one another on layer "
-                  + overlays.get(i).layer()
-                  + "; move one of them first.");
-        }
-      }
-    }
   }
 }

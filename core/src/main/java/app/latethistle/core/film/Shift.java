@@ -33,9 +33,8 @@ record Shift(long frames, int beats) {
   /** So many whole beats as come nearest, if something from a joint on is tied to a beat. */
   static Shift wholeBeats(Resolved film, long from, long to, int joint) {
     Shift frames = new Shift(to - from, 0);
-    List<Tie> joints = film.film().joints();
-    for (int j = joint; j < joints.size(); j++) {
-      if (joints.get(j) instanceof Tie.OnBeat on && on.beat() < film.clocks().grid().size()) {
+    for (int j = joint; j < film.film().joints().size(); j++) {
+      if (film.tie(j) instanceof Tie.OnBeat on && on.beat() < film.clocks().grid().size()) {
         long before = film.frameOfBeat(on.beat());
         int beat = film.nearestBeat(before + to - from);
         return beat < 0 || beat == on.beat()
@@ -71,9 +70,7 @@ record Shift(long frames, int beats) {
 
   /** A joint is moved from where it is, which is not always where its tie asks. */
   private Tie joint(Resolved film, int j) {
-    return film.honours(j)
-        ? of(film, film.film().joints().get(j))
-        : film.tieAt(film.frame(j) + frames);
+    return film.honours(j) ? of(film, film.tie(j)) : film.tieAt(film.frame(j) + frames);
   }
 
   /** The edits that move what lies over and beside the cut at or after a frame. */
@@ -85,19 +82,20 @@ record Shift(long frames, int beats) {
           && beside.overlays().get(overlay.name()).start() >= from
           && !overlay.placement().locked()) {
         edits.add(
-            new Lay(
+            SetAspect.of(
+                Aspect.TIES,
                 overlay.name(),
-                overlay.withTies(of(film, overlay.start()), of(film, overlay.end()))));
+                new Overlay.Ties(of(film, overlay.start()), of(film, overlay.end()))));
       }
     }
     for (FilmSound sound : film.film().sounds()) {
       if (beside.sounds().getOrDefault(sound.id(), -1L) >= from) {
-        edits.add(new Lend(sound.id(), sound.withStart(of(film, sound.start()))));
+        edits.add(Put.sound(sound.withStart(of(film, sound.start()))));
       }
     }
     for (Marker marker : film.film().markers()) {
       if (beside.markers().getOrDefault(marker.id(), -1L) >= from) {
-        edits.add(new Mark(marker.id(), marker.withAt(of(film, marker.at()))));
+        edits.add(Put.marker(marker.withAt(of(film, marker.at()))));
       }
     }
     return edits;

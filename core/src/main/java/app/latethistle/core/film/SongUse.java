@@ -1,21 +1,20 @@
 package app.latethistle.core.film;
 
 /**
- * How the film uses its song and ends.
+ * How the film uses its song.
  *
  * @param start the sample of the song heard at the film's first frame, at 48 kHz; 0 or more
- * @param fade frames over which picture and song fade out at the film's end; 0 or more
  */
-public record SongUse(long start, long fade) {
-  /** From the song's beginning, without a fade. */
-  public static final SongUse PLAIN = new SongUse(0, 0);
+public record SongUse(long start) {
+  /** From the song's beginning. */
+  public static final SongUse PLAIN = new SongUse(0);
 
   /**
-   * @throws IllegalArgumentException if a value is negative
+   * @throws IllegalArgumentException if it is negative
    */
   public SongUse {
-    if (start < 0 || fade < 0) {
-      throw new IllegalArgumentException("Song start and fade cannot be negative.");
+    if (start < 0) {
+      throw new IllegalArgumentException("A song cannot start before its beginning.");
     }
   }
 }

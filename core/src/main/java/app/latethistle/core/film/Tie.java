@@ -9,7 +9,17 @@ public sealed interface Tie {
    * @param beat the beat's number in the beat grid
    * @param offset frames after the beat's nearest frame; negative is before
    */
-  record OnBeat(int beat, int offset) implements Tie {}
+  record OnBeat(int beat, int offset) implements Tie {
+    /**
+     * @throws IllegalArgumentException if the beat's number is negative
+     */
+    public OnBeat {
+      if (beat < 0) {
+        throw new IllegalArgumentException(
+            "A song's beats are numbered from 0; there is no beat " + beat + ".");
+      }
+    }
+  }
 
   /**
    * On a word of the narration, or a few frames from it by hand.
@@ -19,7 +29,17 @@ public sealed interface Tie {
    * @param edge which end of the word
    * @param offset frames after the edge's nearest frame; negative is before
    */
-  record OnWord(String line, int word, Edge edge, int offset) implements Tie {}
+  record OnWord(String line, int word, Edge edge, int offset) implements Tie {
+    /**
+     * @throws IllegalArgumentException if the word's number is negative
+     */
+    public OnWord {
+      if (word < 0) {
+        throw new IllegalArgumentException(
+            "A line's words are numbered from 0; there is no word " + word + ".");
+      }
+    }
+  }
 
   /** An end of a word. */
   enum Edge {

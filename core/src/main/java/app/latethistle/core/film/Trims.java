@@ -1,14 +1,16 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Edits that move the ends of shots. What each does to the film's length:
+ * Edits that move the ends of shots. No picture that stays is another afterwards. What each does to
+ * the film's length:
  *
  * <table>
  * <caption>Lengths</caption>
- * <tr><td>roll, slide</td><td>stays</td></tr>
+ * <tr><td>roll, slide, split</td><td>stays</td></tr>
  * <tr><td>ripple an end</td><td>changes by as much as the end moves</td></tr>
  * <tr><td>ripple a start</td><td>changes by as much as the start moves, the other way</td></tr>
  * </table>
@@ -26,14 +28,15 @@ public final class Trims {
    * @throws IllegalArgumentException if nothing would be left of the shot
    */
   public static Edit rippleEnd(Resolved film, int place, Tie to) {
-    film.range(place);
+    long n = film.range(place).length();
     int joint = place + 1;
     keepsAFrame(place, film.frameOrRefuse(to) - film.frame(place));
     Shift shift = between(film, joint, to, joint);
-    List<Tie> ties = shift.joints(film, joint);
-    ties.set(0, to);
-    Recut recut = Recut.joints(Recut.Kind.RIPPLE, joint, ties);
-    return Several.of(recut, shift.beside(film, film.frame(joint)));
+    Draft draft = new Draft(film.film());
+    draft.set(place, shot -> shot.fixed(n));
+    draft.tie(joint, shift.joints(film, joint));
+    draft.tie(joint, to);
+    return Compound.of(draft.edit("ripple a cut"), shift.beside(film, film.frame(joint)));
   }
 
   /**
@@ -46,13 +49,12 @@ public final class Trims {
     long n = film.range(place).length();
     long by = film.frameOrRefuse(to) - film.frame(place);
     keepsAFrame(place, n - by);
-    Placement later = later(film, place, by);
     Shift there = between(film, place, to, place + 1);
     Shift shift = new Shift(-there.frames(), -there.beats());
-    List<Tie> ties = shift.joints(film, place + 1);
-    Recut recut =
-        new Recut(Recut.Kind.RIPPLE, place, 1, List.of(later), place + 1, ties.size(), ties);
-    return Several.of(recut, shift.beside(film, film.frame(place) + 1));
+    Draft draft = new Draft(film.film());
+    draft.set(place, shot -> later(film, place, by));
+    draft.tie(place + 1, shift.joints(film, place + 1));
+    return Compound.of(draft.edit("ripple a cut"), shift.beside(film, film.frame(place) + 1));
   }
 
   /**
@@ -63,16 +65,10 @@ public final class Trims {
   public static Edit roll(Resolved film, int joint, Tie to) {
     isACut(film, joint);
     long by = film.frameOrRefuse(to) - film.frame(joint);
-    keepsAFrame(joint - 1, film.range(joint - 1).length() + by);
-    keepsAFrame(joint, film.range(joint).length() - by);
-    return new Recut(
-        Recut.Kind.ROLL,
-        joint - 1,
-        2,
-        List.of(ending(film, joint - 1, by), later(film, joint, by)),
-        joint,
-        1,
-        List.of(to));
+    Draft draft = new Draft(film.film());
+    giveAndTake(film, draft, joint, joint, by);
+    draft.tie(joint, to);
+    return draft.edit("roll a cut");
   }
 
   /**
@@ -84,42 +80,82 @@ public final class Trims {
     isACut(film, place);
     isACut(film, place + 1);
     long by = film.frameOrRefuse(to) - film.frame(place);
-    keepsAFrame(place - 1, film.range(place - 1).length() + by);
-    keepsAFrame(place + 1, film.range(place + 1).length() - by);
+    Draft draft = new Draft(film.film());
+    giveAndTake(film, draft, place, place + 1, by);
     Shift shift = between(film, place, to, place + 1);
-    List<Tie> ties = new ArrayList<>(shift.joints(film, place).subList(0, 2));
-    ties.set(0, to);
+    Tie end = shift.joints(film, place + 1).get(0);
     // Whole beats are not all as long: a shot that slides keeps its length to the frame.
-    long end = film.frame(place + 1) + by;
-    ties.set(1, film.frameOf(ties.get(1)).orElse(-1) == end ? ties.get(1) : film.tieAt(end));
-    return new Recut(
-        Recut.Kind.SLIDE,
-        place - 1,
-        3,
-        List.of(
-            ending(film, place - 1, by),
-            film.film().placementAt(place),
-            later(film, place + 1, by)),
+    long at = film.frame(place + 1) + by;
+    draft.tie(place, to);
+    draft.tie(place + 1, film.frameOf(end).orElse(-1) == at ? end : film.tieAt(at));
+    return draft.edit("slide a shot");
+  }
+
+  /** What lies before a joint grows by some frames, what begins at another one shrinks by them. */
+  private static void giveAndTake(Resolved film, Draft draft, int growing, int shrinking, long by) {
+    long n = film.range(growing - 1).length();
+    keepsAFrame(growing - 1, n + by);
+    keepsAFrame(shrinking, film.range(shrinking).length() - by);
+    draft.set(growing - 1, shot -> shot.fixed(n));
+    draft.set(shrinking, shot -> later(film, shrinking, by));
+  }
+
+  /**
+   * Parts a shot in two; nothing that is seen changes.
+   *
+   * @throws IllegalArgumentException if the moment is not inside the shot
+   */
+  public static Edit split(Resolved film, int place, Tie at) {
+    FrameRange range = film.range(place);
+    long frame = film.frameOrRefuse(at);
+    if (frame <= range.start() || frame >= range.end()) {
+      throw new IllegalArgumentException("A shot is split between its first and last frame.");
+    }
+    Placement whole = film.film().placementAt(place);
+    ClipSound sound = whole.heard();
+    Placement second =
+        whole
+            .startingLater(frame - range.start(), range.length())
+            .withId(film.film().freshId(whole.id()))
+            .withSound(new ClipSound(sound.on(), 0, sound.tail(), sound.gain()));
+    Draft draft = new Draft(film.film());
+    draft.set(
         place,
-        2,
-        ties);
+        shot ->
+            shot.fixed(range.length())
+                .withSound(new ClipSound(sound.on(), sound.lead(), 0, sound.gain())));
+    draft.insert(place + 1, second, at);
+    return draft.edit("split a shot");
+  }
+
+  /** Sets a speed and makes the shot as long as it takes to show the same pictures at it. */
+  public static Edit stretch(Resolved film, int place, Run run) {
+    FrameRange range = film.range(place);
+    Placement shot = film.film().placementAt(place);
+    double material = shot.run().covered(range.length());
+    long length = Math.max(1, Math.round(material * 200.0 / (run.from() + run.to())));
+    Edit faster = Sources.run(film, shot.id(), run);
+    Resolved after = film.with(faster.apply(film.film()));
+    Draft draft = new Draft(after.film());
+    Tie end = after.tieAt(range.start() + length);
+    Shift shift = between(after, place + 1, end, place + 1);
+    draft.tie(place + 1, shift.joints(after, place + 1));
+    draft.tie(place + 1, end);
+    List<Edit> edits = new ArrayList<>(List.of(faster, draft.edit("ripple a cut")));
+    edits.addAll(shift.beside(after, after.frame(place + 1)));
+    return new Compound("stretch to the speed", edits);
   }
 
   private static Shift between(Resolved film, int joint, Tie to, int moving) {
-    Tie from = film.honours(joint) ? film.film().joints().get(joint) : Tie.free(film.frame(joint));
+    Tie from = film.honours(joint) ? film.tie(joint) : Tie.free(film.frame(joint));
     return Shift.between(film, from, to, moving);
-  }
-
-  private static Placement ending(Resolved film, int place, long by) {
-    long n = film.range(place).length();
-    return film.film().placementAt(place).endingSooner(-by, n);
   }
 
   private static Placement later(Resolved film, int place, long by) {
     Placement shot = film.film().placementAt(place);
     long n = film.range(place).length();
-    if (by < 0 && shot.run().way() == Run.Way.FORWARD && shot.hasPicture()) {
-      long before = (long) Math.floor(shot.in() * 100.0 / shot.run().from());
+    if (by < 0 && shot.hasPicture()) {
+      long before = film.spareBefore(place, -by);
       if (before < -by) {
         throw new IllegalArgumentException(
             Resolved.named(place)

@@ -2,8 +2,8 @@ package app.latethistle.core.film;
 
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.voice.LineTimes;
-import app.latethistle.core.voice.Stretch;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -30,7 +30,7 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
    * @param missing what its start is tied to but which is not there, or ""
    */
   public record Spoken(
-      String id, int number, Stretch at, List<Narration.Word> words, String missing) {
+      String id, int number, SampleRange at, List<Narration.Word> words, String missing) {
     /** Whether it is heard at all. */
     public boolean isHeard() {
       return at.length() > 0;
@@ -75,7 +75,7 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
           new Spoken(
               line.id(),
               line.number(),
-              new Stretch(shift, times.places().get(i).end()),
+              new SampleRange(shift, times.places().get(i).end()),
               line.words().stream().map(w -> shifted(w, shift)).toList(),
               missing.get(i)));
     }
@@ -83,8 +83,8 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
   }
 
   private static Narration.Word shifted(Narration.Word word, long by) {
-    Stretch at = word.at();
-    return new Narration.Word(word.text(), new Stretch(at.start() + by, at.end() + by));
+    SampleRange at = word.at();
+    return new Narration.Word(word.text(), new SampleRange(at.start() + by, at.end() + by));
   }
 
   private static OptionalLong moment(
@@ -96,7 +96,7 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
       int beat = grid.firstDownbeat() + (on.bar() - 1) * grid.beatsPerBar();
       return on.bar() < 1 || beat >= grid.size()
           ? OptionalLong.empty()
-          : OptionalLong.of(Math.max(0, grid.sampleOf(beat) - film.song().start()));
+          : OptionalLong.of(Math.max(0, grid.sampleOf(beat) - film.music().start()));
     }
     if (start instanceof Narration.Start.WithShot with) {
       int place = film.indexOfShot(with.shot());
@@ -139,7 +139,7 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
         continue;
       }
       for (int w = 0; w < line.words().size(); w++) {
-        Stretch at = line.words().get(w).at();
+        SampleRange at = line.words().get(w).at();
         if (sample > at.start() && sample < at.end()) {
           return Optional.of(new Place(line, w));
         }
@@ -154,7 +154,7 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
     for (Spoken line : lines) {
       long before = Long.MIN_VALUE / 2;
       for (int w = 0; w < line.words().size(); w++) {
-        Stretch at = line.words().get(w).at();
+        SampleRange at = line.words().get(w).at();
         if (at.length() == 0) {
           continue;
         }

@@ -1,5 +1,6 @@
 package app.latethistle.core.measure;
 
+import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -19,7 +20,7 @@ final class Brightness {
    *
    * @param levels the mean of each frame, in codes
    */
-  static List<Span> flicker(double[] levels, double rate) {
+  static List<FrameRange> flicker(double[] levels, double rate) {
     List<Integer> leaves = new ArrayList<>();
     boolean was = false;
     for (int i = 0; i < levels.length; i++) {
@@ -29,7 +30,7 @@ final class Brightness {
       }
       was = away;
     }
-    List<Span> spans = new ArrayList<>();
+    List<FrameRange> spans = new ArrayList<>();
     int from = 0;
     while (from + TIMES <= leaves.size()) {
       int to = from;
@@ -38,7 +39,7 @@ final class Brightness {
       }
       int length = leaves.get(to) - leaves.get(from);
       if (to - from + 1 >= TIMES && (to - from) >= (TIMES - 1) * length / rate) {
-        spans.add(new Span(leaves.get(from), Math.min(levels.length, leaves.get(to) + 2)));
+        spans.add(new FrameRange(leaves.get(from), Math.min(levels.length, leaves.get(to) + 2)));
       }
       from = to + 1;
     }

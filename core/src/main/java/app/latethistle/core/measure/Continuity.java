@@ -1,5 +1,6 @@
 package app.latethistle.core.measure;
 
+import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -11,7 +12,7 @@ import java.util.List;
  * @param jumps the first frame after each
  * @param warps their spans
  */
-record Continuity(List<Integer> jumps, List<Span> warps) {
+record Continuity(List<Integer> jumps, List<FrameRange> warps) {
   private static final int NEAR = 8;
 
   /** A jump moves the picture this many times as far as its neighbours, and this far in widths. */
@@ -31,8 +32,8 @@ record Continuity(List<Integer> jumps, List<Span> warps) {
   static Continuity of(
       List<CameraTrack.Step> steps,
       boolean[] repeats,
-      List<Span> flicker,
-      List<Span> black,
+      List<FrameRange> flicker,
+      List<FrameRange> black,
       List<byte[]> thumbnails) {
     List<Integer> frames = new ArrayList<>();
     for (int i = 1; i < repeats.length; i++) {
@@ -58,7 +59,7 @@ record Continuity(List<Integer> jumps, List<Span> warps) {
       boolean flashes = PictureMeter.inside(flicker, frame) || isFlash(thumbnails, frame);
       bent[k] = !dark && (leaps || ((differs || lost) && !flashes));
     }
-    List<Span> warps = new ArrayList<>();
+    List<FrameRange> warps = new ArrayList<>();
     int from = 0;
     for (int k = 0; k <= moved.length; k++) {
       boolean on = k < moved.length && bent[k];
@@ -69,7 +70,7 @@ record Continuity(List<Integer> jumps, List<Span> warps) {
         if (k - from <= 1) {
           jumps.add(frames.get(from));
         } else {
-          warps.add(new Span(frames.get(from), frames.get(k - 1) + 1));
+          warps.add(new FrameRange(frames.get(from), frames.get(k - 1) + 1));
         }
       }
     }
@@ -102,7 +103,7 @@ record Continuity(List<Integer> jumps, List<Span> warps) {
     return sum / x.length;
   }
 
-  private static boolean edgeOf(List<Span> black, int frame) {
+  private static boolean edgeOf(List<FrameRange> black, int frame) {
     return black.stream()
         .anyMatch(s -> Math.abs(s.start() - frame) <= 1 || Math.abs(s.end() - frame) <= 1);
   }

@@ -1,5 +1,6 @@
 package app.latethistle.core.measure;
 
+import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -89,10 +90,10 @@ public final class PictureMeter {
     if (frames == 0) {
       throw new IllegalStateException("No picture was measured.");
     }
-    List<Span> frozen = stillness.finish(rate);
-    List<Span> black = blackSpans();
+    List<FrameRange> frozen = stillness.finish(rate);
+    List<FrameRange> black = blackSpans();
     double[] level = levels.stream().mapToDouble(d -> d).toArray();
-    List<Span> flicker = Brightness.flicker(level, rate);
+    List<FrameRange> flicker = Brightness.flicker(level, rate);
     double[] difference = differences.stream().mapToDouble(d -> d).toArray();
     boolean[] repeats = Stillness.repeats(difference);
     int repeated = 0;
@@ -136,8 +137,8 @@ public final class PictureMeter {
     return new Measured(facts, edges);
   }
 
-  private List<Span> blackSpans() {
-    List<Span> spans = new ArrayList<>();
+  private List<FrameRange> blackSpans() {
+    List<FrameRange> spans = new ArrayList<>();
     int from = -1;
     for (int i = 0; i <= frames; i++) {
       boolean black = i < frames && blackShares.get(i) >= BLACK_SHARE;
@@ -145,7 +146,7 @@ public final class PictureMeter {
         from = i;
       } else if (!black && from >= 0) {
         if (i - from >= BLACK_SECONDS * rate) {
-          spans.add(new Span(from, i));
+          spans.add(new FrameRange(from, i));
         }
         from = -1;
       }
@@ -153,24 +154,27 @@ public final class PictureMeter {
     return spans;
   }
 
-  static boolean inside(List<Span> spans, int frame) {
-    return spans.stream().anyMatch(s -> frame >= s.start() && frame < s.end());
+  static boolean inside(List<FrameRange> spans, int frame) {
+    return spans.stream().anyMatch(s -> s.contains(frame));
   }
 
-  private Span usable(
-      List<Span> frozen, List<Span> black, List<Span> flicker, Continuity continuity) {
+  private FrameRange usable(
+      List<FrameRange> frozen,
+      List<FrameRange> black,
+      List<FrameRange> flicker,
+      Continuity continuity) {
     boolean[] bad = new boolean[frames];
-    for (List<Span> spans : List.of(frozen, black, flicker, continuity.warps())) {
-      for (Span span : spans) {
-        Arrays.fill(bad, span.start(), Math.min(frames, span.end()), true);
+    for (List<FrameRange> spans : List.of(frozen, black, flicker, continuity.warps())) {
+      for (FrameRange span : spans) {
+        Arrays.fill(bad, (int) span.start(), (int) Math.min(frames, span.end()), true);
       }
     }
-    Span best = new Span(0, 0);
+    FrameRange best = new FrameRange(0, 0);
     int from = 0;
     for (int i = 0; i <= frames; i++) {
       boolean breaks = i == frames || bad[i] || continuity.jumps().contains(i);
       if (breaks) {
-        best = i - from > best.length() ? new Span(from, i) : best;
+        best = i - from > best.length() ? new FrameRange(from, i) : best;
         from = i < frames && bad[i] ? i + 1 : i;
       }
     }

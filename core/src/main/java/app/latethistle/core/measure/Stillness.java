@@ -1,5 +1,6 @@
 package app.latethistle.core.measure;
 
+import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -21,7 +22,7 @@ final class Stillness {
   private static final double REPEATED = 0.4;
   private static final int AROUND = 3;
 
-  private final List<Span> frozen = new ArrayList<>();
+  private final List<FrameRange> frozen = new ArrayList<>();
   private Gray held;
   private int heldFrom;
   private int count;
@@ -38,12 +39,12 @@ final class Stillness {
 
   private void close(double rate) {
     if (held != null && count - heldFrom > FREEZE_SECONDS * rate) {
-      frozen.add(new Span(heldFrom, count));
+      frozen.add(new FrameRange(heldFrom, count));
     }
   }
 
   /** The frozen spans. */
-  List<Span> finish(double rate) {
+  List<FrameRange> finish(double rate) {
     close(rate);
     return frozen;
   }

@@ -30,18 +30,18 @@ public record TakeFacts(
     double rate,
     double realRate,
     int repeated,
-    List<Span> frozen,
-    List<Span> black,
-    List<Span> flicker,
+    List<FrameRange> frozen,
+    List<FrameRange> black,
+    List<FrameRange> flicker,
     List<Integer> jumps,
-    List<Span> warps,
+    List<FrameRange> warps,
     double sharpness,
     float[] sharpnessOverTime,
     int softest,
     float[] motion,
     Travel travel,
     List<Box> marks,
-    Span usable) {
+    FrameRange usable) {
   /** Frames from one sample of sharpness to the next. */
   public static final int SHARPNESS_STEP = 4;
 

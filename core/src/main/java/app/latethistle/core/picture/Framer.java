@@ -1,6 +1,7 @@
 package app.latethistle.core.picture;
 
-import app.latethistle.core.take.Framing;
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.take.PictureShape;
 
 /**
@@ -25,12 +26,13 @@ public final class Framer {
 
   private Framer(PictureShape clip, int width, int height, Framing framing) {
     this.clip = clip;
+    Fit fit = framing.fit();
     this.width = width;
     this.height = height;
     double aspect = (double) width / height;
     place = Region.place(clip, width, height, framing);
     Region seen =
-        framing == Framing.FILL
+        fit == Fit.FILL
             ? Region.seenWhenFilling(clip, aspect)
             : new Region(0, 0, clip.width(), clip.height());
     whole = place.width() == width && place.height() == height;
@@ -42,7 +44,7 @@ public final class Framer {
             && seen.height() == height;
     luma = scaler(seen, (int) place.width(), (int) place.height(), 1);
     chroma = scaler(seen, (int) place.width(), (int) place.height(), 2);
-    backdrop = framing == Framing.SOFT && !whole ? new Backdrop(aspect) : null;
+    backdrop = fit == Fit.SOFT && !whole ? new Backdrop(aspect) : null;
   }
 
   /**

@@ -1,6 +1,7 @@
 package app.latethistle.core.picture;
 
-import app.latethistle.core.take.Framing;
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.take.PictureShape;
 
 /**
@@ -22,7 +23,7 @@ public record Region(double x, double y, double width, double height) {
   }
 
   /** Where in a film's picture a whole clip comes to lie, on even pixels. */
-  static Region placeWhenFitting(PictureShape clip, int width, int height) {
+  public static Region placeWhenFitting(PictureShape clip, int width, int height) {
     double wider = clip.aspect() * height / width;
     int w = wider > 1 ? width : even(width * wider);
     int h = wider > 1 ? even(height / wider) : height;
@@ -31,7 +32,7 @@ public record Region(double x, double y, double width, double height) {
 
   /** Where the clip lies in the film's picture for a framing. */
   static Region place(PictureShape clip, int width, int height, Framing framing) {
-    return framing == Framing.FILL
+    return framing.fit() == Fit.FILL
         ? new Region(0, 0, width, height)
         : placeWhenFitting(clip, width, height);
   }

@@ -10,7 +10,7 @@
  * Fade.toBlack(target, 0.5);
  * }</pre>
  *
- * The hot loops work row by row on {@code byte[]} with 64-entry tables instead of per-pixel
+ * The hot loops work row by row on {@code byte[]} with whole-row loops instead of per-pixel
  * objects, so that the compiler can turn them into vector code.
  */
 package app.latethistle.core.picture;

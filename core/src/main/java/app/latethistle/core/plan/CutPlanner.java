@@ -8,7 +8,7 @@ import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
-import app.latethistle.core.voice.Stretch;
+import app.latethistle.core.time.SampleRange;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -43,7 +43,7 @@ public interface CutPlanner {
       long longest,
       long handles,
       Set<String> lines,
-      List<Stretch> said,
+      List<SampleRange> said,
       Traits traits,
       Optional<Fixed> fixed) {
     /** Copies what it is given. */
@@ -83,7 +83,7 @@ public interface CutPlanner {
     }
 
     /** The same, with which words are said, in samples after its first frame. */
-    public Wanted saying(List<Stretch> words) {
+    public Wanted saying(List<SampleRange> words) {
       return new Wanted(placement, usable, shortest, longest, handles, lines, words, traits, fixed);
     }
 

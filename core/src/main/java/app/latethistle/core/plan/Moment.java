@@ -54,7 +54,7 @@ record Moment(long frame, Tie tie, double cost, boolean bar) {
         all.add(new Moment(fixed.get().range().end(), fixed.get().end(), 0, false));
       }
     }
-    SongUse song = new SongUse(request.music().start(), 0);
+    SongUse song = new SongUse(request.music().start());
     for (int beat = 0; beat < grid.size(); beat++) {
       long frame = Cutting.frameOfBeat(beat, song, grid, request.rate());
       all.add(new Moment(frame, Tie.onBeat(beat), cost(grid, beat), grid.isDownbeat(beat)));

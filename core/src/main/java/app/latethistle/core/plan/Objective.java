@@ -6,7 +6,7 @@ import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.plan.CutPlanner.Request;
 import app.latethistle.core.time.FrameRange;
-import app.latethistle.core.voice.Stretch;
+import app.latethistle.core.time.SampleRange;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.IntToDoubleFunction;
@@ -331,7 +331,7 @@ final class Objective {
             - request.rate().sampleOf(moments.get(from).frame());
     // A frame beside a word's edge is on it.
     long edge = request.rate().sampleOf(1);
-    for (Stretch word : wanted.said()) {
+    for (SampleRange word : wanted.said()) {
       if (cut > word.start() + edge && cut < word.end() - edge) {
         return INSIDE_WORD;
       }

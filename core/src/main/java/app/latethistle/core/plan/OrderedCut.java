@@ -1,9 +1,11 @@
 package app.latethistle.core.plan;
 
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Joint;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SongUse;
-import app.latethistle.core.film.Tie;
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.look.Finish;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
@@ -110,7 +112,7 @@ public final class OrderedCut implements CutPlanner {
       double bound) {
     Map<Term, Double> terms = new EnumMap<>(Term.class);
     List<Placement> placements = new ArrayList<>();
-    List<Tie> joints = new ArrayList<>(List.of(Tie.free(0)));
+    List<Joint> joints = new ArrayList<>(List.of(Joint.START));
     for (int i = 0; i < shots.size(); i++) {
       objective.add(i, cuts[i], cuts[i + 1], (term, cost) -> terms.merge(term, cost, Double::sum));
       long length = moments.get(cuts[i + 1]).frame() - moments.get(cuts[i]).frame();
@@ -119,12 +121,15 @@ public final class OrderedCut implements CutPlanner {
         terms.merge(Term.MOTION, objective.motion(i - 1, i), Double::sum);
       }
       placements.add(use(shots.get(i), length));
-      joints.add(moments.get(cuts[i + 1]).tie());
+      joints.add(Joint.of(moments.get(cuts[i + 1]).tie()));
     }
     int end = cuts[shots.size()];
     terms.put(Term.END, objective.ends()[end]);
-    SongUse song = new SongUse(request.music().start(), lastBar(moments, end));
-    return new CutPlan(new Film(placements, joints, song), leftOut, terms, bound);
+    Film film =
+        Film.cut(placements, joints)
+            .withMusic(new SongUse(request.music().start()))
+            .withFinish(new Finish(new EndFade(lastBar(moments, end))));
+    return new CutPlan(film, leftOut, terms, bound);
   }
 
   private static Placement use(Wanted shot, long length) {

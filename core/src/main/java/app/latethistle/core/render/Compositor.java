@@ -1,5 +1,7 @@
 package app.latethistle.core.render;
 
+import app.latethistle.core.look.Lie;
+import app.latethistle.core.picture.Blend;
 import app.latethistle.core.picture.Fade;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.time.FrameRange;
@@ -8,86 +10,154 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.Deque;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Optional;
 
-/** Makes the film's frames, one after another, from decoded frames of its takes. */
+/**
+ * Makes the film's frames from decoded frames of its takes. What a frame shows follows from the
+ * program and its number; drawing in order only saves opening files again.
+ */
 public final class Compositor {
-  /** Frames before a span's turn at which its decoder is started. */
+  /** Frames before a reel's turn at which its decoder is started. */
   private static final int AHEAD = 24;
 
   private final Program program;
   private final PictureSource source;
+  private final Frame canvas;
+  private final IdentityHashMap<Layer.Footage, Reel> reels = new IdentityHashMap<>();
 
   /** Where finished frames go. */
   @FunctionalInterface
   public interface Sink {
-    /** Takes a frame, which is valid only during the call. */
+    /** Takes a frame, which is valid only during the call and not to be changed. */
     void accept(Frame frame) throws IOException;
   }
 
   public Compositor(Program program, PictureSource source) {
     this.program = program;
     this.source = source;
+    canvas = new Frame(program.width(), program.height());
   }
 
   /** Draws a range of the film. */
   public void draw(FrameRange range, Sink sink) throws IOException {
-    Frame target = new Frame(program.width(), program.height());
-    Deque<Strip> coming = new ArrayDeque<>(strips(range));
-    List<Strip> open = new ArrayList<>();
+    Deque<Reel> coming = new ArrayDeque<>(reels(range));
+    List<Reel> open = new ArrayList<>();
     try {
       for (long f = range.start(); f < range.end(); f++) {
         while (!coming.isEmpty() && coming.peek().from() <= f + AHEAD) {
-          Strip next = coming.remove();
+          Reel next = coming.remove();
           open.add(next);
           next.open();
         }
         close(open, f);
-        compose(open, f, target);
-        Fade.toBlack(target, program.gain(f));
-        sink.accept(target);
+        sink.accept(draw(program.root(), f));
       }
     } finally {
+      reels.clear();
       close(open, Long.MAX_VALUE);
     }
   }
 
-  /** The parts of spans that lie in a range, as they begin. */
-  private List<Strip> strips(FrameRange range) {
-    List<Strip> strips = new ArrayList<>();
-    for (Span span : program.spans()) {
-      long from = Math.max(range.start(), span.range().start());
-      long to = Math.min(range.end(), span.range().end());
-      if (from < to) {
-        strips.add(new Strip(span, new FrameRange(from, to), program, source));
-      }
-    }
-    strips.sort(Comparator.comparingLong(Strip::from));
-    return strips;
+  /** Reels for all that a range shows, as they begin. */
+  private List<Reel> reels(FrameRange range) {
+    IdentityHashMap<Layer.Footage, Lie> lies = new IdentityHashMap<>();
+    lies(program.root(), lies);
+    List<Reel> ordered = new ArrayList<>();
+    program
+        .root()
+        .footage(
+            range,
+            0,
+            (footage, seen, start) -> {
+              Optional<Lie> lie = Optional.ofNullable(lies.get(footage));
+              Reel reel = new Reel(footage, seen, start, lie, program, source);
+              reels.put(footage, reel);
+              ordered.add(reel);
+            });
+    ordered.sort(Comparator.comparingLong(Reel::from));
+    return ordered;
   }
 
-  private static void compose(List<Strip> open, long frame, Frame target) throws IOException {
-    List<Strip> seen = new ArrayList<>();
-    for (Strip strip : open) {
-      if (strip.shows(frame)) {
-        seen.add(strip);
+  private static void lies(Layer layer, IdentityHashMap<Layer.Footage, Lie> lies) {
+    if (layer instanceof Layer.Faded faded) {
+      lies(faded.layer(), lies);
+    } else if (layer instanceof Layer.Stack stack) {
+      for (Layer.Over over : stack.overs()) {
+        if (over.part().layer() instanceof Layer.Footage footage) {
+          lies.put(footage, over.lie());
+        }
       }
-    }
-    seen.sort(Comparator.comparingInt(Strip::layer));
-    // What another covers whole is not drawn, but its frames are passed by when it is next seen.
-    int lowest = 0;
-    for (int i = seen.size() - 1; i > 0 && lowest == 0; i--) {
-      lowest = seen.get(i).covers() ? i : 0;
-    }
-    if (seen.isEmpty() || !seen.get(lowest).covers()) {
-      target.black();
-    }
-    for (Strip strip : seen.subList(lowest, seen.size())) {
-      strip.draw(frame, target);
     }
   }
 
-  private static void close(List<Strip> open, long before) throws IOException {
+  /** A frame of a layer: the canvas, or a reel's own frame. */
+  private Frame draw(Layer layer, long k) throws IOException {
+    if (layer instanceof Layer.Footage footage) {
+      return reels.get(footage).draw(k);
+    }
+    if (layer instanceof Layer.Sequence sequence) {
+      Layer.Part part = sequence.at(k);
+      return part == null ? black() : draw(part.layer(), k - part.range().start());
+    }
+    if (layer instanceof Layer.Stack stack) {
+      return draw(stack, k);
+    }
+    if (layer instanceof Layer.Faded faded) {
+      Frame frame = draw(faded.layer(), k);
+      double gain = faded.fade().gain(k, faded.length());
+      if (gain >= 1) {
+        return frame;
+      }
+      Fade.toBlack(ours(frame), gain);
+      return canvas;
+    }
+    return black();
+  }
+
+  private Frame draw(Layer.Stack stack, long k) throws IOException {
+    List<Layer.Over> seen = new ArrayList<>();
+    // What another covers whole is not drawn.
+    int covering = -1;
+    for (Layer.Over over : stack.overs()) {
+      if (over.part().range().contains(k)) {
+        seen.add(over);
+        boolean covers =
+            over.part().layer() instanceof Layer.Footage footage
+                && Reel.covers(footage, over.lie());
+        covering = covers ? seen.size() - 1 : covering;
+      }
+    }
+    Frame frame = covering >= 0 ? over(seen.get(covering), k) : draw(stack.base(), k);
+    for (Layer.Over over : seen.subList(covering + 1, seen.size())) {
+      frame = ours(frame);
+      Frame upper = over(over, k);
+      int x = (canvas.width() - upper.width()) * over.lie().x() / 100 / 2 * 2;
+      int y = (canvas.height() - upper.height()) * over.lie().y() / 100 / 2 * 2;
+      Blend.paste(upper, canvas, x, y, over.lie().opacity() / 100.0);
+    }
+    return frame;
+  }
+
+  private Frame over(Layer.Over over, long k) throws IOException {
+    return draw(over.part().layer(), k - over.part().range().start());
+  }
+
+  private Frame black() {
+    canvas.black();
+    return canvas;
+  }
+
+  /** The canvas with a frame on it, which may be changed. */
+  private Frame ours(Frame frame) {
+    if (frame != canvas) {
+      System.arraycopy(frame.data(), 0, canvas.data(), 0, canvas.data().length);
+    }
+    return canvas;
+  }
+
+  private static void close(List<Reel> open, long before) throws IOException {
     IOException first = null;
     for (int i = open.size() - 1; i >= 0; i--) {
       if (open.get(i).to() <= before) {

@@ -1,10 +1,12 @@
 package app.latethistle.core.render;
 
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import java.io.Closeable;
 import java.io.IOException;
+import java.util.Optional;
 
 /** Where decoded frames of takes come from. */
 public interface PictureSource {
@@ -14,16 +16,29 @@ public interface PictureSource {
    *
    * @param media SHA-256 of the file's bytes
    * @param frames at the film's rate
+   * @param wish how they are going to be drawn, if they are drawn as they come; a source that can
+   *     draw them so more cheaply may
    * @throws IOException if they cannot be had, naming the file
    */
-  Reader open(String media, FrameRange frames) throws IOException;
+  Reader open(String media, FrameRange frames, Optional<Wish> wish) throws IOException;
+
+  /**
+   * Frames drawn into a picture.
+   *
+   * @param width of the picture, even
+   * @param height of the picture, even
+   */
+  record Wish(int width, int height, Framing framing) {}
 
   /** Frames in order. */
   interface Reader extends Closeable {
     /** The shape of the frames it gives. */
     PictureShape shape();
 
-    /** The next frame, valid until the next call. */
+    /** Whether they come drawn as was wished. */
+    boolean isDrawn();
+
+    /** The next frame, valid until the next call and not to be changed. */
     Frame next() throws IOException;
   }
 }

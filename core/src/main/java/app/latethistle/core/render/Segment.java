@@ -7,6 +7,6 @@ import app.latethistle.core.time.FrameRange;
  *
  * @param index from 0
  * @param range frames of the film
- * @param hash SHA-256 in hex over all that can change a pixel of it
+ * @param key SHA-256 in hex over all that can change a pixel of it, wherever in the film it lies
  */
-public record Segment(int index, FrameRange range, String hash) {}
+public record Segment(int index, FrameRange range, String key) {}

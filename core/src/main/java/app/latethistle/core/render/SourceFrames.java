@@ -7,6 +7,7 @@ import java.io.Closeable;
 import java.io.IOException;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Frames of a medium in any order, from a source that gives them in order. Forward they are read
@@ -20,6 +21,7 @@ final class SourceFrames implements Closeable {
   private final String media;
   private final FrameRange needed;
   private final boolean passing;
+  private final Optional<PictureSource.Wish> wish;
   private final Map<Long, Frame> kept = new HashMap<>();
   private PictureSource.Reader reader;
   private long next;
@@ -29,12 +31,19 @@ final class SourceFrames implements Closeable {
   /**
    * @param needed frames that will be asked for
    * @param passing whether they are asked for in order and one at a time, so that none need be kept
+   * @param wish how they are going to be drawn, if as they come
    */
-  SourceFrames(PictureSource source, String media, FrameRange needed, boolean passing) {
+  SourceFrames(
+      PictureSource source,
+      String media,
+      FrameRange needed,
+      boolean passing,
+      Optional<PictureSource.Wish> wish) {
     this.source = source;
     this.media = media;
     this.needed = needed;
     this.passing = passing;
+    this.wish = wish;
   }
 
   /** Starts reading from a frame on. */
@@ -45,6 +54,11 @@ final class SourceFrames implements Closeable {
   /** The shape of the frames; known once one was read. */
   PictureShape shape() {
     return reader.shape();
+  }
+
+  /** Whether they come drawn as was wished; known once one was read. */
+  boolean areDrawn() {
+    return reader.isDrawn();
   }
 
   /** A frame; when they are kept, as long as the one asked for next, else until that. */
@@ -87,7 +101,7 @@ final class SourceFrames implements Closeable {
 
   private void open(FrameRange range) throws IOException {
     close();
-    reader = source.open(media, range);
+    reader = source.open(media, range, wish);
     next = range.start();
     end = range.end();
     kept.clear();

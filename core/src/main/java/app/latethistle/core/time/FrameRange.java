@@ -6,14 +6,12 @@ package app.latethistle.core.time;
  * @param start the first frame in it
  * @param end the first frame after it, not before {@code start}
  */
-public record FrameRange(long start, long end) {
+public record FrameRange(long start, long end) implements HalfOpen<FrameRange> {
   /**
    * @throws IllegalArgumentException if the range ends before it starts
    */
   public FrameRange {
-    if (end < start) {
-      throw new IllegalArgumentException("Range ends before it starts: " + start + " to " + end);
-    }
+    HalfOpen.check(start, end);
   }
 
   /** The range of {@code length} frames from {@code start}. */
@@ -21,18 +19,8 @@ public record FrameRange(long start, long end) {
     return new FrameRange(start, start + length);
   }
 
-  /** Its length in frames. */
-  public long length() {
-    return end - start;
-  }
-
-  /** Whether the frame is in it. */
-  public boolean contains(long frame) {
-    return frame >= start && frame < end;
-  }
-
-  /** The same length, later by {@code frames}. */
-  public FrameRange shift(long frames) {
-    return new FrameRange(start + frames, end + frames);
+  @Override
+  public FrameRange withBounds(long newStart, long newEnd) {
+    return new FrameRange(newStart, newEnd);
   }
 }

@@ -1,6 +1,7 @@
 package app.latethistle.core.voice;
 
 import app.latethistle.core.signal.MonoSound;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
 import java.util.List;
@@ -141,17 +142,17 @@ public final class Aligner {
     return sum;
   }
 
-  private List<Stretch> strays() {
+  private List<SampleRange> strays() {
     int rest = (int) Math.round(REST_SECONDS / heard.hopSeconds());
     int least = (int) Math.round(STRAY_SECONDS / heard.hopSeconds());
-    List<Stretch> strays = new ArrayList<>();
+    List<SampleRange> strays = new ArrayList<>();
     int from = -1;
     int last = -1;
     for (int t = 0; t <= states.length; t++) {
       boolean gap = t < states.length && path.isGap(states[t]);
       if (from >= 0 && (!gap || t - last > rest)) {
         if (last + 1 - from >= least) {
-          strays.add(new Stretch(sample(from), sample(last + 1)));
+          strays.add(new SampleRange(sample(from), sample(last + 1)));
         }
         from = -1;
       }

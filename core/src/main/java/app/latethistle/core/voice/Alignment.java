@@ -1,5 +1,6 @@
 package app.latethistle.core.voice;
 
+import app.latethistle.core.time.SampleRange;
 import java.util.List;
 
 /**
@@ -11,7 +12,7 @@ import java.util.List;
  *     about 0.8 for the model's own voice, 0.2 for another synthesiser, mostly under 0.15 for
  *     another text
  */
-public record Alignment(List<SpokenWord> words, List<Stretch> strays, double fit) {
+public record Alignment(List<SpokenWord> words, List<SampleRange> strays, double fit) {
   /** The least fit of a reading that is taken for a reading of its text. */
   public static final double FITS = 0.15;
 

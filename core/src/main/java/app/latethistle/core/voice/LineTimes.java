@@ -1,8 +1,10 @@
 package app.latethistle.core.voice;
 
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalLong;
 
 /**
@@ -13,7 +15,7 @@ import java.util.OptionalLong;
  * @param places one for every line, in order
  * @param overlaps pairs of lines, by their places from 0, that sound at the same time
  */
-public record LineTimes(List<Place> places, List<Overlap> overlaps) {
+public record LineTimes(List<SampleRange> places, List<Overlap> overlaps) {
   /** The smallest gap between a line and the one it follows, in seconds. */
   public static final double SMALLEST_GAP = 0.1;
 
@@ -26,9 +28,6 @@ public record LineTimes(List<Place> places, List<Overlap> overlaps) {
    * @param gap after the line before, in seconds; not less than the smallest is used
    */
   public record Line(long length, long onset, OptionalLong at, double gap) {}
-
-  /** Where a line sounds, in samples of the film. */
-  public record Place(long start, long end) {}
 
   /** Two lines that sound at the same time for so many samples. */
   public record Overlap(int first, int second, long samples) {}
@@ -43,13 +42,13 @@ public record LineTimes(List<Place> places, List<Overlap> overlaps) {
    * Places lines. A line without a reading has a length of 0 and neither overlaps nor is followed.
    */
   public static LineTimes of(List<Line> lines) {
-    List<Place> places = new ArrayList<>();
+    List<SampleRange> places = new ArrayList<>();
     long free = 0;
     boolean first = true;
     for (Line line : lines) {
       long gap = first ? 0 : Samples.ofSeconds(Math.max(SMALLEST_GAP, line.gap));
       long start = line.at.isPresent() ? Math.max(0, line.at.getAsLong() - line.onset) : free + gap;
-      places.add(new Place(start, start + line.length));
+      places.add(SampleRange.ofLength(start, line.length));
       if (line.length > 0) {
         free = start + line.length;
         first = false;
@@ -58,10 +57,9 @@ public record LineTimes(List<Place> places, List<Overlap> overlaps) {
     List<Overlap> overlaps = new ArrayList<>();
     for (int a = 0; a < places.size(); a++) {
       for (int b = a + 1; b < places.size(); b++) {
-        long from = Math.max(places.get(a).start, places.get(b).start);
-        long to = Math.min(places.get(a).end, places.get(b).end);
-        if (to > from) {
-          overlaps.add(new Overlap(a, b, to - from));
+        Optional<SampleRange> both = places.get(a).intersect(places.get(b));
+        if (both.isPresent()) {
+          overlaps.add(new Overlap(a, b, both.get().length()));
         }
       }
     }

@@ -1,6 +1,7 @@
 package app.latethistle.core.voice;
 
 import app.latethistle.core.signal.MonoSound;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -35,9 +36,9 @@ public final class LongReading {
     if (recording.seconds() <= SHORT_SECONDS && !lines.isEmpty()) {
       return Aligner.align(recording, ModelReading.joined(lines));
     }
-    List<Stretch> parts = part(recording, lines);
+    List<SampleRange> parts = part(recording, lines);
     List<SpokenWord> words = new ArrayList<>();
-    List<Stretch> strays = new ArrayList<>();
+    List<SampleRange> strays = new ArrayList<>();
     double fit = 0;
     for (int i = 0; i < lines.size(); i++) {
       long from = parts.get(i).start();
@@ -45,15 +46,15 @@ public final class LongReading {
       for (SpokenWord w : line.words()) {
         words.add(new SpokenWord(w.text(), w.start() + from, w.end() + from, w.confidence()));
       }
-      for (Stretch s : line.strays()) {
-        strays.add(new Stretch(s.start() + from, s.end() + from));
+      for (SampleRange s : line.strays()) {
+        strays.add(new SampleRange(s.start() + from, s.end() + from));
       }
       fit += line.fit() * line.words().size();
     }
     return new Alignment(words, strays, fit / Math.max(1, words.size()));
   }
 
-  private static MonoSound partOf(MonoSound recording, Stretch part) {
+  private static MonoSound partOf(MonoSound recording, SampleRange part) {
     int length = recording.samples().length;
     int from = (int) Math.min(length - 1L, part.start() * recording.rate() / Samples.RATE);
     int to = (int) Math.min(length, part.end() * recording.rate() / Samples.RATE);
@@ -67,7 +68,7 @@ public final class LongReading {
    * @param lines one model a line, in the order they are read
    * @throws IllegalArgumentException if there are no lines, or the recording is too long
    */
-  public static List<Stretch> part(MonoSound recording, List<ModelReading> lines) {
+  public static List<SampleRange> part(MonoSound recording, List<ModelReading> lines) {
     if (lines.isEmpty()) {
       throw new IllegalArgumentException("There are no lines to find in the recording.");
     }
@@ -83,7 +84,7 @@ public final class LongReading {
     SpeechFeatures known = SpeechFeatures.of(model.sound()).coarser(COARSE);
     WordPath path = WordPath.through(new Distances(rough, known, false), model.words());
     int[] states = path.find();
-    List<Stretch> parts = new ArrayList<>();
+    List<SampleRange> parts = new ArrayList<>();
     long from = 0;
     int word = 0;
     for (int i = 0; i + 1 < lines.size(); i++) {
@@ -98,10 +99,10 @@ public final class LongReading {
       }
       long to = Samples.ofSeconds(quietest(heard, (last + 1) * COARSE, next * COARSE));
       to = Math.max(from, to);
-      parts.add(new Stretch(from, to));
+      parts.add(new SampleRange(from, to));
       from = to;
     }
-    parts.add(new Stretch(from, Math.max(from, Samples.ofSeconds(recording.seconds()))));
+    parts.add(new SampleRange(from, Math.max(from, Samples.ofSeconds(recording.seconds()))));
     return parts;
   }
 

@@ -1,6 +1,7 @@
 package app.latethistle.core.voice;
 
 import app.latethistle.core.signal.MonoSound;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,7 +21,7 @@ public final class Pauses {
   private Pauses() {}
 
   /** The rests of a reading in order, with those before its first and after its last word. */
-  public static List<Stretch> of(MonoSound reading) {
+  public static List<SampleRange> of(MonoSound reading) {
     Levels levels = new Levels(reading);
     if (levels.speech() == levels.noise()) {
       return List.of();
@@ -28,7 +29,7 @@ public final class Pauses {
     double threshold = threshold(levels);
     int blip = (int) Math.round(BLIP * Levels.RATE);
     int least = (int) Math.round(SHORTEST * Levels.RATE);
-    List<Stretch> pauses = new ArrayList<>();
+    List<SampleRange> pauses = new ArrayList<>();
     int from = -1;
     int quiet = -1;
     for (int i = 0; i <= levels.length(); i++) {
@@ -38,7 +39,7 @@ public final class Pauses {
         quiet = i;
       } else if (from >= 0 && (i == levels.length() || i - quiet > blip)) {
         if (quiet + 1 - from >= least) {
-          pauses.add(new Stretch(sample(from), sample(quiet + 1)));
+          pauses.add(new SampleRange(sample(from), sample(quiet + 1)));
         }
         from = -1;
       }

@@ -1,9 +1,14 @@
 package app.latethistle.core.voice;
 
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What is left out of a reading: stretches of rest, each closed with a short crossfade. A proposal
@@ -11,7 +16,7 @@ import java.util.List;
  *
  * @param cuts in order, not overlapping, in samples of the reading at 48 kHz
  */
-public record Tightening(List<Stretch> cuts) {
+public record Tightening(List<SampleRange> cuts) {
   /** Nothing left out. */
   public static final Tightening NONE = new Tightening(List.of());
 
@@ -53,13 +58,13 @@ public record Tightening(List<Stretch> cuts) {
    * @throws IllegalArgumentException if {@code longest} is too small
    */
   public static Tightening to(
-      List<Stretch> pauses, List<SpokenWord> words, double longest, long length) {
+      List<SampleRange> pauses, List<SpokenWord> words, double longest, long length) {
     if (!(longest >= 0.05)) {
       throw new IllegalArgumentException(
           "A longest pause of " + longest + " s is too short; 0.05 s or more can be kept.");
     }
-    List<Stretch> cuts = new ArrayList<>();
-    for (Stretch pause : pauses) {
+    List<SampleRange> cuts = new ArrayList<>();
+    for (SampleRange pause : pauses) {
       boolean head = pause.start() < FADE;
       boolean tail = pause.end() > length - FADE;
       long keep = Samples.ofSeconds(head ? HEAD : tail ? TAIL : longest);
@@ -68,42 +73,42 @@ public record Tightening(List<Stretch> cuts) {
       }
       long from = head ? pause.start() : tail ? pause.start() + keep : pause.start() + keep / 2;
       long to = tail ? pause.end() : from + pause.length() - keep;
-      cuts.addAll(clearOf(words, new Stretch(from, to)));
+      cuts.addAll(clearOf(words, new SampleRange(from, to)));
     }
     cuts.removeIf(cut -> cut.length() < LEAST);
-    cuts.sort(Comparator.comparingLong(Stretch::start));
+    cuts.sort(Comparator.comparingLong(SampleRange::start));
     return new Tightening(cuts);
   }
 
   /** The parts of a stretch that keep clear of every word. */
-  private static List<Stretch> clearOf(List<SpokenWord> words, Stretch stretch) {
-    List<Stretch> parts = new ArrayList<>();
+  private static List<SampleRange> clearOf(List<SpokenWord> words, SampleRange stretch) {
+    List<SampleRange> parts = new ArrayList<>();
     long from = stretch.start();
     for (SpokenWord word : words) {
       long before = word.start() - CLEAR;
       long after = word.end() + CLEAR;
       if (word.isHeard() && after > from && before < stretch.end()) {
         if (before > from) {
-          parts.add(new Stretch(from, before));
+          parts.add(new SampleRange(from, before));
         }
         from = Math.max(from, after);
       }
     }
     if (from < stretch.end()) {
-      parts.add(new Stretch(from, stretch.end()));
+      parts.add(new SampleRange(from, stretch.end()));
     }
     return parts;
   }
 
   /** How many samples are left out. */
   public long saved() {
-    return cuts.stream().mapToLong(Stretch::length).sum();
+    return cuts.stream().mapToLong(SampleRange::length).sum();
   }
 
   /** Where a sample of the reading comes to lie; one that is cut lies at the seam. */
   public long at(long sample) {
     long moved = 0;
-    for (Stretch cut : cuts) {
+    for (SampleRange cut : cuts) {
       moved += Math.max(0, Math.min(sample, cut.end()) - cut.start());
     }
     return sample - moved;
@@ -117,44 +122,114 @@ public record Tightening(List<Stretch> cuts) {
   }
 
   /**
-   * The tightened sound. At a seam the sound before fades out and the sound after fades in, each
-   * over {@link #FADE} samples around it, with gains that add up to 1.
+   * The tightened sound, whole.
    *
    * @param samples the reading at 48 kHz, channels in turn
    */
   public float[] apply(float[] samples, int channels) {
-    int frames = samples.length / channels;
-    float[] out = new float[(int) at(frames) * channels];
-    int to = 0;
-    int from = 0;
-    for (Stretch cut : cuts) {
-      int seam = (int) Math.min(frames, cut.start());
-      System.arraycopy(samples, from * channels, out, to * channels, (seam - from) * channels);
-      to += seam - from;
-      from = (int) Math.min(frames, cut.end());
-    }
-    System.arraycopy(samples, from * channels, out, to * channels, (frames - from) * channels);
-    for (Stretch cut : cuts) {
-      fade(samples, out, channels, cut);
+    long length = samples.length / channels;
+    float[] out = new float[(int) at(length) * channels];
+    try {
+      read(
+          (from, target, frames) -> {
+            for (int i = 0; i < frames; i++) {
+              long at = from + i;
+              for (int c = 0; c < channels; c++) {
+                boolean there = at >= 0 && at < length;
+                target[i * channels + c] = there ? samples[(int) at * channels + c] : 0;
+              }
+            }
+          },
+          length,
+          channels,
+          0,
+          out,
+          out.length / channels);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
     return out;
   }
 
-  private void fade(float[] samples, float[] out, int channels, Stretch cut) {
-    int frames = samples.length / channels;
-    int seam = (int) at(cut.start());
-    for (int i = -FADE / 2; i < FADE / 2; i++) {
-      long before = cut.start() + i;
-      long after = cut.end() + i;
-      int at = seam + i;
-      if (at < 0 || at >= out.length / channels || before < 0) {
+  /**
+   * A reading that gives its samples from anywhere on; zeros before its first and past its last.
+   */
+  @FunctionalInterface
+  public interface Reading {
+    /** Writes so many samples of each channel, in turn, from a sample on. */
+    void read(long from, float[] target, int frames) throws IOException;
+  }
+
+  /**
+   * Some of the tightened sound. At a seam the sound before fades out and the sound after fades in,
+   * each over {@link #FADE} samples around it, with gains that add up to 1.
+   *
+   * @param reading at 48 kHz
+   * @param length of the reading
+   * @param from the tightened sound's sample that is wanted first
+   * @param target takes what is wanted, channels in turn
+   * @param frames how many are wanted of each channel
+   */
+  public void read(
+      Reading reading, long length, int channels, long from, float[] target, int frames)
+      throws IOException {
+    Arrays.fill(target, 0, frames * channels, 0);
+    long end = from + frames;
+    long whole = at(length);
+    long kept = 0;
+    for (int i = 0; i <= cuts.size(); i++) {
+      long until = i == cuts.size() ? length : Math.min(length, cuts.get(i).start());
+      // Kept from sample 'kept' of the reading to 'until', which lies here in the tightened one:
+      SampleRange here = new SampleRange(at(kept), Math.max(at(kept), at(until)));
+      long shift = kept - here.start();
+      Optional<SampleRange> wanted = here.intersect(new SampleRange(from, Math.max(from, end)));
+      if (wanted.isPresent()) {
+        copy(reading, wanted.get(), shift, from, channels, target);
+      }
+      kept = i == cuts.size() ? length : Math.min(length, cuts.get(i).end());
+    }
+    for (SampleRange cut : cuts) {
+      long seam = at(cut.start());
+      SampleRange faded = new SampleRange(seam - FADE / 2, seam + FADE / 2);
+      if (faded.start() < end && faded.end() > from) {
+        fade(reading, cut, seam, whole, from, channels, target, frames);
+      }
+    }
+  }
+
+  private static void copy(
+      Reading reading, SampleRange wanted, long shift, long from, int channels, float[] target)
+      throws IOException {
+    int count = (int) wanted.length();
+    float[] part = new float[count * channels];
+    reading.read(wanted.start() + shift, part, count);
+    System.arraycopy(part, 0, target, (int) (wanted.start() - from) * channels, part.length);
+  }
+
+  private static void fade(
+      Reading reading,
+      SampleRange cut,
+      long seam,
+      long whole,
+      long from,
+      int channels,
+      float[] target,
+      int frames)
+      throws IOException {
+    float[] before = new float[FADE * channels];
+    float[] after = new float[FADE * channels];
+    reading.read(cut.start() - FADE / 2, before, FADE);
+    reading.read(cut.end() - FADE / 2, after, FADE);
+    for (int i = 0; i < FADE; i++) {
+      long at = seam + i - FADE / 2;
+      boolean inside = at >= from && at < from + frames && at >= 0 && at < whole;
+      if (!inside || cut.start() + i - FADE / 2 < 0) {
         continue;
       }
-      float in = (i + FADE / 2 + 0.5f) / FADE;
+      float in = (i + 0.5f) / FADE;
       for (int c = 0; c < channels; c++) {
-        float a = before < frames ? samples[(int) before * channels + c] : 0;
-        float b = after < frames ? samples[(int) after * channels + c] : 0;
-        out[at * channels + c] = a * (1 - in) + b * in;
+        target[(int) (at - from) * channels + c] =
+            before[i * channels + c] * (1 - in) + after[i * channels + c] * in;
       }
     }
   }

@@ -2,8 +2,8 @@ package app.latethistle.core.film;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.music.BeatGrid;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,9 +18,9 @@ class CuttingTest {
   private static Film film(Tie... joints) {
     List<Placement> placements = new ArrayList<>();
     for (int i = 0; i + 1 < joints.length; i++) {
-      placements.add(Placement.of("s" + i, "a" + i, 0, Framing.FILL, false));
+      placements.add(Placement.of("s" + i, "a" + i, 0, Framing.FILL));
     }
-    return new Film(placements, List.of(joints), SongUse.PLAIN);
+    return Films.cut(placements, List.of(joints));
   }
 
   @ParameterizedTest
@@ -62,10 +62,10 @@ class CuttingTest {
   }
 
   private static long asked(Film film, int joint) {
-    if (film.joints().get(joint) instanceof Tie.OnBeat on) {
-      return Cutting.frameOfBeat(on.beat(), film.song(), Films.GRID, Films.RATE) + on.offset();
+    if (film.ties().get(joint) instanceof Tie.OnBeat on) {
+      return Cutting.frameOfBeat(on.beat(), film.music(), Films.GRID, Films.RATE) + on.offset();
     }
-    return ((Tie.Free) film.joints().get(joint)).frame();
+    return ((Tie.Free) film.ties().get(joint)).frame();
   }
 
   @Test
@@ -111,7 +111,7 @@ class CuttingTest {
   @Test
   void theFilmFollowsTheSongsStart() {
     Film film = film(Tie.free(0), Tie.onBeat(8));
-    Film later = new Film(film.placements(), film.joints(), new SongUse(24_000, 0));
+    Film later = film.withMusic(new SongUse(24_000));
     long before = Cutting.of(film, Films.GRID, Films.RATE, Films.takes()).length();
     long after = Cutting.of(later, Films.GRID, Films.RATE, Films.takes()).length();
     assertThat(before - after).isEqualTo(12);

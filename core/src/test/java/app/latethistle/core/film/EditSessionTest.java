@@ -2,13 +2,13 @@ package app.latethistle.core.film;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.music.BeatGrid;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
-import java.util.stream.IntStream;
+import java.util.stream.Collectors;
 import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -108,7 +108,10 @@ class EditSessionTest {
   private static void lockedStay(Resolved before, Resolved after, Edit edit, String what) {
     for (int i = 0; i < before.film().placements().size(); i++) {
       Placement shot = before.film().placements().get(i);
-      boolean unlocked = edit instanceof Edit.SetLock lock && lock.place() == i && !lock.locked();
+      boolean unlocked =
+          edit instanceof SetAspect<?, ?> set
+              && set.aspect() == Aspect.LOCK
+              && Boolean.FALSE.equals(set.values().get(shot.id()));
       if (shot.locked() && !unlocked) {
         int now = after.film().indexOfId(shot.id());
         assertThat(now).as(what).isNotNegative();
@@ -120,7 +123,7 @@ class EditSessionTest {
   private static Promise promise(Resolved film, Random random) {
     int n = film.film().placements().size();
     if (n == 0) {
-      Edit made = Places.insert(film, 0, pieces(random), Recut.Kind.PASTE);
+      Edit made = Places.insert(film, 0, pieces(random), "paste");
       return new Promise(made, 1, Long.MAX_VALUE);
     }
     int place = random.nextInt(n);
@@ -138,31 +141,33 @@ class EditSessionTest {
           Promise.exact(Trims.slide(film, place, film.tieAt(film.range(place).start() + by)), 0);
       case 4 ->
           Promise.exact(
-              Places.split(film, place, film.tieAt(film.range(place).start() + 1 + Math.abs(by))),
+              Trims.split(film, place, film.tieAt(film.range(place).start() + 1 + Math.abs(by))),
               0);
       case 5 -> Promise.exact(Places.leaveGap(film, place), 0);
       case 6 -> Promise.exact(Places.carry(film, place, random.nextInt(n)), 0);
       case 7 -> Promise.exact(Places.detach(film, place), 0);
-      case 8 -> Promise.exact(new Edit.SetRun(place, Films.run(random)), 0);
-      case 9 -> Promise.exact(new Edit.SetLock(place, random.nextBoolean()), 0);
-      case 10 -> Promise.exact(new Edit.Slip(place, random.nextInt(60)), 0);
+      case 8 ->
+          Promise.exact(
+              Sources.run(film, film.film().placementAt(place).id(), Films.run(random)), 0);
+      case 9 -> Promise.exact(Films.lock(film.film(), place, random.nextBoolean()), 0);
+      case 10 -> Promise.exact(Films.slip(film.film(), place, random.nextInt(60)), 0);
       case 11 ->
           Promise.exact(
-              Places.layOver(
+              Layers.layOver(
                   film,
                   film.film().placementAt(place),
-                  film.film().joints().get(place),
+                  film.film().ties().get(place),
                   film.tieAt(film.range(place).end())),
               0);
       case 12 ->
-          Promise.exact(
-              new Mark(
-                  film.film().freshId("m"),
-                  new Marker(film.film().freshId("m"), Tie.onBeat(9), "")),
-              0);
+          Promise.exact(Put.marker(new Marker(film.film().freshId("m"), Tie.onBeat(9), "")), 0);
       case 13 ->
           Promise.exact(
-              Places.group(film.film(), IntStream.range(0, place + 1).boxed().toList(), 3), 0);
+              SetAspect.of(
+                  Aspect.GROUP,
+                  film.film().placements().subList(0, place + 1).stream()
+                      .collect(Collectors.toMap(Placement::id, p -> 3))),
+              0);
       // What follows keeps to whole beats: half a beat, 6 frames, and rounding.
       case 14 -> new Promise(Places.takeOut(film, place), -length - 7, -length + 7);
       case 15 -> insertion(film, random);
@@ -175,13 +180,13 @@ class EditSessionTest {
     List<Places.Piece> pieces = pieces(random);
     long sum = pieces.stream().mapToLong(Places.Piece::length).sum();
     int joint = random.nextInt(film.film().joints().size());
-    Edit insert = Places.insert(film, joint, pieces, Recut.Kind.INSERT);
+    Edit insert = Places.insert(film, joint, pieces, "insert a shot");
     // On a beat it lasts whole beats: half a beat, 6 frames, and rounding.
     return new Promise(insert, sum - 7, sum + 7);
   }
 
   private static Promise rippleBeats(Resolved film, int place, int beats) {
-    Tie end = film.film().joints().get(place + 1);
+    Tie end = film.film().ties().get(place + 1);
     Tie to = end instanceof Tie.OnBeat on ? new Tie.OnBeat(on.beat() + beats, on.offset()) : end;
     long longer = film.frameOrRefuse(to) - film.range(place).end();
     // Beats are not all as many frames long, so whole beats may be a frame longer or shorter.
@@ -190,16 +195,16 @@ class EditSessionTest {
 
   private static Promise stretch(Resolved film, int place, Run run) {
     long length = film.range(place).length();
-    double shown = film.film().placementAt(place).run().covered(length, length);
+    double shown = film.film().placementAt(place).run().covered(length);
     long wanted = Math.max(1, Math.round(shown * 200.0 / (run.from() + run.to())));
     // If its new end falls on a beat, what follows keeps to whole beats.
-    return new Promise(Places.stretch(film, place, run), wanted - length - 7, wanted - length + 7);
+    return new Promise(Trims.stretch(film, place, run), wanted - length - 7, wanted - length + 7);
   }
 
   private static List<Places.Piece> pieces(Random random) {
     List<Places.Piece> pieces = new ArrayList<>();
     for (int i = 0; i <= random.nextInt(3); i++) {
-      Placement shot = Placement.of("s" + i, "b" + i, 4, Framing.FIT, false);
+      Placement shot = Placement.of("s" + i, "b" + i, 4, Framing.FIT);
       pieces.add(new Places.Piece(shot, 10 + random.nextInt(40)));
     }
     return pieces;

@@ -3,7 +3,7 @@ package app.latethistle.core.film;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
-import app.latethistle.core.take.Framing;
+import app.latethistle.core.look.Framing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -72,9 +72,9 @@ class EditTest {
   void aNewEditForgetsWhatWasUndone() {
     Film film = Films.film(new Random(3));
     EditLog log =
-        EditLog.of(film).apply(new Edit.SetLock(0, true)).apply(new Edit.Slip(0, 7)).undo();
+        EditLog.of(film).apply(Films.lock(film, 0, true)).apply(Films.slip(film, 0, 7)).undo();
     assertThat(log.redoLabel()).isEqualTo("slip a shot");
-    log = log.apply(new Edit.SetFraming(0, Framing.SOFT));
+    log = log.apply(Films.frame(film, 0, Framing.SOFT));
     assertThat(log.redoLabel()).isEmpty();
     assertThat(log.undoLabel()).isEqualTo("change framing");
   }
@@ -84,13 +84,28 @@ class EditTest {
     Film film = Films.film(new Random(3));
     int n = film.placements().size();
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> new Edit.Slip(n, 0).apply(film))
-        .withMessageContaining("no shot at place " + n);
-    assertThatIllegalArgumentException().isThrownBy(() -> new Edit.Slip(0, -1).apply(film));
+        .isThrownBy(() -> SetAspect.of(Aspect.RUN, "gone", Run.PLAIN).apply(film))
+        .withMessageContaining("not in the film any more: gone");
+    assertThatIllegalArgumentException().isThrownBy(() -> Films.slip(film, 0, -1));
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> new Edit.MoveJoint(0, Tie.free(3)).apply(film))
-        .withMessageContaining("no cut number 0");
-    assertThatIllegalArgumentException().isThrownBy(() -> new Edit.MoveShot(0, n).apply(film));
-    assertThatIllegalArgumentException().isThrownBy(() -> new Edit.RemoveShot(0, 2).apply(film));
+        .isThrownBy(() -> Films.tie(film, 0, Tie.free(3)).apply(film))
+        .withMessageContaining("start stays");
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> Places.reorder(Films.resolved(film), 0, n))
+        .withMessageContaining("no shot at place " + n);
+    assertThatIllegalArgumentException().isThrownBy(() -> Tie.onBeat(-1));
+    Edit taken = Places.leaveGap(Films.resolved(film), 0);
+    assertThatIllegalArgumentException()
+        .isThrownBy(() -> taken.apply(taken.apply(film)))
+        .withMessageContaining("look at the film as it is now");
+  }
+
+  @Test
+  void aFilmHasNoTwoItemsOfOneName() {
+    Placement shot = Placement.of("s", "a0", 0, Framing.FILL);
+    assertThatIllegalArgumentException()
+        .isThrownBy(
+            () -> Films.cut(List.of(shot, shot), List.of(Tie.free(0), Tie.free(9), Tie.free(20))))
+        .withMessageContaining("named s");
   }
 }

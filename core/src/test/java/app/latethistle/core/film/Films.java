@@ -1,7 +1,10 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.music.BeatGrid;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
@@ -58,37 +61,69 @@ public final class Films {
     joints.add(Tie.free(0));
     for (int i = 0; i < n; i++) {
       placements.add(
-          Placement.of("s" + i, "a" + i, random.nextInt(40), Framing.FILL, random.nextInt(4) == 0));
+          Placement.of("s" + i, "a" + i, random.nextInt(40), Framing.FILL)
+              .withLocked(random.nextInt(4) == 0));
       int beat = 4 * (i + 1);
       long frame = Cutting.frameOfBeat(beat, SongUse.PLAIN, GRID, RATE);
       boolean free = random.nextInt(4) == 0;
       boolean past = beat >= grid.size();
       joints.add(free ? Tie.free(frame + 3) : past ? Tie.free(frame) : Tie.onBeat(beat));
     }
-    return new Film(placements, joints, new SongUse(0, random.nextInt(30)));
+    return cut(placements, joints).withFinish(new Finish(new EndFade(random.nextInt(30))));
+  }
+
+  /** A film of a cut alone. */
+  public static Film cut(List<Placement> placements, List<Tie> ties) {
+    return Film.cut(placements, ties.stream().map(Joint::of).toList());
   }
 
   /** An edit that fits the film. */
   public static Edit edit(Film film, Random random) {
     int n = film.placements().size();
     if (n == 0) {
-      return new Edit.Replace(film(random), "make the first cut");
+      return new Replace(film(random), "make the first cut");
     }
     int place = random.nextInt(n);
-    EditMaker maker = new EditMaker(resolved(film));
-    return switch (random.nextInt(11)) {
-      case 0 -> new Edit.MoveJoint(1 + random.nextInt(n), Tie.onBeat(random.nextInt(100)));
-      case 1 -> new Edit.MoveJoint(1 + random.nextInt(n), Tie.free(random.nextInt(900)));
-      case 2 -> new Edit.Slip(place, random.nextInt(100));
-      case 3 -> new Edit.ChooseTake(place, "b" + random.nextInt(10), 5, Framing.FIT);
-      case 4 -> new Edit.SetFraming(place, random.nextBoolean() ? Framing.FIT : Framing.SOFT);
-      case 5 -> new Edit.SetLock(place, random.nextBoolean());
-      case 6 -> new Edit.MoveShot(place, random.nextInt(n));
-      case 7 -> maker.remove(place);
-      case 8 -> new Edit.SetSong(new SongUse(random.nextInt(96_000), random.nextInt(60)));
-      case 9 -> new Edit.SetRun(place, run(random));
-      default -> bringBack(maker, film, random);
+    String id = film.placements().get(place).id();
+    String cut = film.jointName(1 + random.nextInt(n));
+    Resolved now = resolved(film);
+    return switch (random.nextInt(12)) {
+      case 0 -> SetAspect.of(Aspect.TIE, cut, Tie.onBeat(random.nextInt(100)));
+      case 1 -> SetAspect.of(Aspect.TIE, cut, Tie.free(random.nextInt(900)));
+      case 2 -> slip(film, place, random.nextInt(100));
+      case 3 ->
+          SetAspect.of(Aspect.SOURCE, id, new Material.Source("b" + random.nextInt(10), 5))
+              .called("choose a take");
+      case 4 -> frame(film, place, random.nextBoolean() ? Framing.FIT : Framing.SOFT);
+      case 5 -> lock(film, place, random.nextBoolean());
+      case 6 -> Places.reorder(now, place, random.nextInt(n));
+      case 7 -> Places.giveToNeighbour(now, place);
+      case 8 -> SetAspect.of(Aspect.MUSIC, "", new SongUse(random.nextInt(96_000)));
+      case 9 -> SetAspect.of(Aspect.RUN, id, run(random));
+      case 10 -> SetAspect.of(Aspect.FINISH, "", new Finish(new EndFade(random.nextInt(60))));
+      default -> bringBack(now, random);
     };
+  }
+
+  /** Shows a shot's take from another frame on. */
+  static Edit slip(Film film, int place, long in) {
+    Placement shot = film.placementAt(place);
+    return SetAspect.of(Aspect.SOURCE, shot.id(), new Material.Source(shot.take(), in));
+  }
+
+  /** Locks a shot or lets it go. */
+  static Edit lock(Film film, int place, boolean locked) {
+    return SetAspect.of(Aspect.LOCK, film.placementAt(place).id(), locked);
+  }
+
+  /** Frames a shot in every shape. */
+  static Edit frame(Film film, int place, Framing framing) {
+    return SetAspect.of(Aspect.FRAMING, film.placementAt(place).id(), ShapedFraming.of(framing));
+  }
+
+  /** Ties a joint to another moment. */
+  static Edit tie(Film film, int joint, Tie tie) {
+    return SetAspect.of(Aspect.TIE, film.jointName(joint), tie);
   }
 
   /** Some way to run. */
@@ -100,12 +135,12 @@ public final class Films {
         List.of(Run.Between.values()).get(random.nextInt(3)));
   }
 
-  private static Edit bringBack(EditMaker maker, Film film, Random random) {
-    Placement back = Placement.of("x" + random.nextInt(1000), "b3", 4, Framing.SOFT, false);
+  private static Edit bringBack(Resolved film, Random random) {
+    Placement back = Placement.of("x" + random.nextInt(1000), "b3", 4, Framing.SOFT);
     try {
-      return maker.bringBack(back, random.nextInt(film.placements().size() + 1));
+      return Places.share(film, back, random.nextInt(film.film().placements().size() + 1));
     } catch (IllegalArgumentException e) {
-      return new Edit.SetLock(0, true);
+      return lock(film.film(), 0, true);
     }
   }
 }

@@ -18,12 +18,12 @@ class RetieTest {
     assertThat(Retie.isNeeded(before, after)).isTrue();
     Film tied = Retie.of(film, before, after);
     for (int i = 0; i < film.joints().size(); i++) {
-      if (film.joints().get(i) instanceof Tie.OnBeat old) {
-        Tie.OnBeat now = (Tie.OnBeat) tied.joints().get(i);
+      if (film.ties().get(i) instanceof Tie.OnBeat old) {
+        Tie.OnBeat now = (Tie.OnBeat) tied.ties().get(i);
         assertThat(after.sampleOf(now.beat())).isEqualTo(before.sampleOf(old.beat()));
         assertThat(now.offset()).isEqualTo(old.offset());
       } else {
-        assertThat(tied.joints().get(i)).isEqualTo(film.joints().get(i));
+        assertThat(tied.ties().get(i)).isEqualTo(film.ties().get(i));
       }
     }
     assertThat(Retie.of(tied, after, before)).isEqualTo(film);

@@ -1,10 +1,11 @@
 package app.latethistle.core.film;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.Samples;
 import java.util.List;
 import java.util.Map;
@@ -15,9 +16,9 @@ class VoiceClockTest {
   private static Film film(Tie... joints) {
     List<Placement> placements = new java.util.ArrayList<>();
     for (int i = 0; i + 1 < joints.length; i++) {
-      placements.add(Placement.of("s" + i, "a" + i, 0, Framing.FILL, false));
+      placements.add(Placement.of("s" + i, "a" + i, 0, Framing.FILL));
     }
-    return new Film(placements, List.of(joints), SongUse.PLAIN);
+    return Films.cut(placements, List.of(joints));
   }
 
   private static Cutting cutting(Film film, Narration narration) {
@@ -56,6 +57,56 @@ class VoiceClockTest {
     assertThat(cutting.voice().lines().get(2).words().get(0).at().start())
         .isEqualTo(cutting.voice().lines().get(1).at().end() + Samples.ofSeconds(0.6));
     assertThat(cutting.voice().lines().get(3).missing()).isEqualTo("the song has no bar 1000");
+  }
+
+  /** A line that begins with a shot whose cut is tied to that very line. */
+  @Test
+  void tiesThatGoInACircleAreToldAndRest() {
+    Narration narration =
+        new Narration(
+            List.of(
+                Voices.line(1, "one two", 0.4, new Narration.Start.OnBar(2)),
+                Voices.line(2, "three four", 0.4, new Narration.Start.WithShot("s1")),
+                Voices.line(3, "five", 0.4, new Narration.Start.After(0.5))));
+    for (String line : List.of("l2", "l3")) {
+      Film film = film(Tie.free(0), word(line, 0, Tie.Edge.END, 0), Tie.free(500));
+      Cutting cutting = cutting(film, narration);
+      assertThat(cutting.problems())
+          .contains(new Cutting.Problem(Cutting.Kind.TIED_IN_CIRCLE, 0, 0));
+      // The line follows the one before it, and the cut is where its word is heard then.
+      VoiceClock.Spoken second = cutting.voice().lines().get(1);
+      assertThat(second.at().start() - cutting.voice().lines().get(0).at().end())
+          .isEqualTo(Samples.ofSeconds(0.1));
+      assertThat(cutting(film, narration)).isEqualTo(cutting);
+    }
+    // A cut before the shot hangs on the line and would push the shot, and the line, on for ever.
+    Film pushed = film(Tie.free(0), word("l2", 1, Tie.Edge.END, 0), Tie.free(20), Tie.free(500));
+    Narration second =
+        new Narration(
+            List.of(
+                narration.lines().get(0),
+                Voices.line(2, "three four", 0.4, new Narration.Start.WithShot("s2"))));
+    assertThat(cutting(pushed, second).problems())
+        .extracting(Cutting.Problem::kind)
+        .contains(Cutting.Kind.TIED_IN_CIRCLE);
+  }
+
+  @Test
+  void aLongChainOfLinesAndShotsSettles() {
+    List<Narration.Line> lines =
+        new java.util.ArrayList<>(List.of(Voices.line(1, "one", 0.4, new Narration.Start.At(0))));
+    Tie[] ties = new Tie[14];
+    ties[0] = Tie.free(0);
+    for (int i = 1; i < ties.length; i++) {
+      ties[i] = word("l" + i, 0, Tie.Edge.END, 0);
+      lines.add(Voices.line(i + 1, "more", 0.4, new Narration.Start.WithShot("s" + i)));
+    }
+    Cutting cutting = cutting(film(ties), new Narration(lines));
+    // The first line's lead of 0.1 s, then 0.4 s from each word's start to the next one's.
+    for (int i = 1; i < ties.length - 1; i++) {
+      assertThat(cutting.frames().get(i)).isCloseTo(Math.round(24 * (0.1 + 0.4 * i)), within(6L));
+    }
+    assertThat(cutting.problems()).noneMatch(p -> p.kind() == Cutting.Kind.TIED_IN_CIRCLE);
   }
 
   @Test

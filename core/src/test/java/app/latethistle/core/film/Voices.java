@@ -1,7 +1,7 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
-import app.latethistle.core.voice.Stretch;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -17,7 +17,7 @@ public final class Voices {
     for (String word : text.split(" ")) {
       words.add(
           new Narration.Word(
-              word, new Stretch(Samples.ofSeconds(at), Samples.ofSeconds(at + wordSeconds))));
+              word, new SampleRange(Samples.ofSeconds(at), Samples.ofSeconds(at + wordSeconds))));
       at += wordSeconds + 0.1;
     }
     return new Narration.Line("l" + number, number, words, Samples.ofSeconds(at), start);

@@ -3,7 +3,8 @@ package app.latethistle.core.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
-import app.latethistle.core.take.Framing;
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.take.PictureShape;
 import java.util.Arrays;
 import java.util.Random;
@@ -43,13 +44,15 @@ class FramerTest {
 
   @ParameterizedTest
   @EnumSource(
-      value = Framing.class,
+      value = Fit.class,
       names = {"FIT", "FILL"})
-  void aPlainPictureStaysPlainAtAnySize(Framing framing) {
+  void aPlainPictureStaysPlainAtAnySize(Fit fit) {
     for (int[] size : new int[][] {{128, 72}, {40, 20}, {320, 180}}) {
-      Frame target = draw(plain(64, 36, 90, 140, 120), size[0], size[1], framing);
+      Frame target = draw(plain(64, 36, 90, 140, 120), size[0], size[1], new Framing(fit));
       assertThat(luma(target, size[0] / 2, size[1] / 2)).isEqualTo(90);
-      assertThat(target.data()[target.offset(1) + target.width() / 4 + 20] & 255).isIn(140, 128);
+      int middle = target.height() / 4 * (target.width() / 2) + target.width() / 4;
+      assertThat(target.data()[target.offset(1) + middle] & 255).isEqualTo(140);
+      assertThat(target.data()[target.offset(2) + middle] & 255).isEqualTo(120);
     }
   }
 

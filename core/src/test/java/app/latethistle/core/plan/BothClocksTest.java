@@ -13,11 +13,11 @@ import app.latethistle.core.film.Reasons;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.film.Voices;
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.Section;
-import app.latethistle.core.take.Framing;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
-import app.latethistle.core.voice.Stretch;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -33,7 +33,7 @@ class BothClocksTest {
   private final OrderedCut planner = new OrderedCut();
 
   private static CutPlanner.Wanted shot(int i, long frames) {
-    return CutPlanner.Wanted.of(Placement.of("s" + i, "t" + i, 0, Framing.FILL, false), frames);
+    return CutPlanner.Wanted.of(Placement.of("s" + i, "t" + i, 0, Framing.FILL), frames);
   }
 
   private static List<CutPlanner.Wanted> shots(int count, long frames) {
@@ -149,9 +149,9 @@ class BothClocksTest {
     BeatGrid grid = BeatGrid.even(120, 0, 100, 4);
     List<CutPlanner.Wanted> shots = shots(3, 120);
     // A word over each downbeat that the second shot could end on.
-    List<Stretch> said = new ArrayList<>();
+    List<SampleRange> said = new ArrayList<>();
     for (double at = 2; at <= 6; at += 2) {
-      said.add(new Stretch(Samples.ofSeconds(at - 0.2), Samples.ofSeconds(at + 0.2)));
+      said.add(new SampleRange(Samples.ofSeconds(at - 0.2), Samples.ofSeconds(at + 0.2)));
     }
     shots.set(1, shots.get(1).saying(said));
     CutPlanner.Request request = request(shots, grid, List.of(), VoiceClock.SILENT, 10);
@@ -239,7 +239,7 @@ class BothClocksTest {
       quiet.put(pace, frames.stream().filter(f -> f > 0 && f < 384).count());
       offBeats.put(
           pace,
-          plan.film().joints().stream()
+          plan.film().ties().stream()
               .filter(t -> t instanceof Tie.OnBeat on && on.beat() % 4 != 0)
               .count());
     }
@@ -253,7 +253,7 @@ class BothClocksTest {
     CutPlanner.Request request =
         request(shots(4, 120), BeatGrid.EMPTY, List.of(), Voices.placed(narration), 13);
     Film film = planner.plan(request).film();
-    assertThat(film.joints().subList(1, 4)).allMatch(t -> t instanceof Tie.OnWord);
+    assertThat(film.ties().subList(1, 4)).allMatch(t -> t instanceof Tie.OnWord);
     assertThat(cutting(planner.plan(request), request, narration).frames().subList(0, 4))
         .containsExactly(0L, 84L, 171L, 240L);
   }

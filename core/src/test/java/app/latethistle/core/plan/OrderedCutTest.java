@@ -6,11 +6,11 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
-import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.music.BeatGrid;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
@@ -25,7 +25,7 @@ class OrderedCutTest {
   private final OrderedCut planner = new OrderedCut();
 
   private static CutPlanner.Wanted wanted(int i, long frames) {
-    return CutPlanner.Wanted.of(Placement.of("s" + i, "t" + i, 0, Framing.FILL, false), frames);
+    return CutPlanner.Wanted.of(Placement.of("s" + i, "t" + i, 0, Framing.FILL), frames);
   }
 
   private static List<CutPlanner.Wanted> wanted(int count) {
@@ -76,8 +76,8 @@ class OrderedCutTest {
     List<Long> frames = frames(request, film);
     assertThat(film.placements().size() + plan.leftOut().size()).isEqualTo(request.shots().size());
     for (int j = 1; j < frames.size(); j++) {
-      assertThat(film.joints().get(j)).isInstanceOf(Tie.OnBeat.class);
-      assertThat(((Tie.OnBeat) film.joints().get(j)).offset()).isZero();
+      assertThat(film.ties().get(j)).isInstanceOf(Tie.OnBeat.class);
+      assertThat(((Tie.OnBeat) film.ties().get(j)).offset()).isZero();
     }
     for (int i = 0; i < film.placements().size(); i++) {
       Placement placement = film.placements().get(i);
@@ -89,10 +89,10 @@ class OrderedCutTest {
     }
     long end = frames.get(frames.size() - 1);
     assertThat(end).isLessThanOrEqualTo(request.length());
-    Tie.OnBeat last = (Tie.OnBeat) film.joints().get(film.joints().size() - 1);
+    Tie.OnBeat last = (Tie.OnBeat) film.ties().get(film.joints().size() - 1);
     assertThat(request.music().grid().isDownbeat(last.beat())).isTrue();
-    assertThat(film.song().start()).isEqualTo(request.music().start());
-    assertThat(film.song().fade()).isBetween(1L, end);
+    assertThat(film.music().start()).isEqualTo(request.music().start());
+    assertThat(film.finish().end().frames()).isBetween(1L, end);
   }
 
   @Test
@@ -125,7 +125,7 @@ class OrderedCutTest {
   void lockedShotsStayWhereTheyAre() {
     BeatGrid grid = BeatGrid.even(120, 0, 200, 4);
     List<CutPlanner.Wanted> shots = wanted(6);
-    Placement locked = Placement.of("s2", "t2", 9, Framing.FIT, true);
+    Placement locked = Placement.of("s2", "t2", 9, Framing.FIT).withLocked(true);
     CutPlanner.Fixed fixed =
         new CutPlanner.Fixed(new FrameRange(131, 200), Tie.free(131), Tie.free(200));
     shots.set(2, CutPlanner.Wanted.of(locked, 150).fixedAt(fixed));
@@ -162,6 +162,6 @@ class OrderedCutTest {
         request(List.of(wanted(0, 100)), BeatGrid.even(120, 0, 50, 4), 0, FrameRate.FPS_24, 60);
     Film film = planner.plan(request).film();
     assertThat(film.placements().get(0).in()).isEqualTo(26);
-    assertThat(film.song()).isEqualTo(new SongUse(0, 48));
+    assertThat(film.finish().end()).isEqualTo(new EndFade(48));
   }
 }

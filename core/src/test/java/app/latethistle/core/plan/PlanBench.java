@@ -4,9 +4,9 @@ import app.latethistle.core.film.Films;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.film.Voices;
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.Section;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
 import java.util.List;
@@ -113,8 +113,7 @@ public final class PlanBench {
     List<CutPlanner.Wanted> shots = new ArrayList<>();
     for (int i = 0; i < count; i++) {
       shots.add(
-          CutPlanner.Wanted.of(
-              Placement.of("s" + i, "t" + i, 0, Framing.FILL, false), 100 + 37 * i % 60));
+          CutPlanner.Wanted.of(Placement.of("s" + i, "t" + i, 0, Framing.FILL), 100 + 37 * i % 60));
     }
     List<Section> sections = new ArrayList<>();
     for (double at = 0; at < seconds; at += 20) {

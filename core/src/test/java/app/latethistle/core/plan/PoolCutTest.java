@@ -8,9 +8,9 @@ import app.latethistle.core.film.Films;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.Section;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
@@ -27,7 +27,7 @@ class PoolCutTest {
   private final PoolCut planner = new PoolCut();
 
   private static CutPlanner.Wanted shot(int i, long frames, Traits traits) {
-    return CutPlanner.Wanted.of(Placement.of("s" + i, "t" + i, 0, Framing.FILL, false), frames)
+    return CutPlanner.Wanted.of(Placement.of("s" + i, "t" + i, 0, Framing.FILL), frames)
         .looking(traits);
   }
 

@@ -2,216 +2,237 @@ package app.latethistle.core.render;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.latethistle.core.film.Cutting;
-import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Films;
+import app.latethistle.core.film.Places;
+import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Run;
-import app.latethistle.core.picture.Frame;
-import app.latethistle.core.take.Framing;
-import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.film.Tie;
+import app.latethistle.core.film.Trims;
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Lie;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
-import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class ProgramTest {
-  private static Span span(long start, long end, String media, long in) {
-    return new Span(new FrameRange(start, end), media, in, 200, Framing.FILL);
+  private static Layer.Part part(long start, long end, String media, long in) {
+    return new Layer.Part(
+        new FrameRange(start, end),
+        new Layer.Footage(media, 200, in, Run.PLAIN, end - start, Framing.FILL));
   }
 
-  private static Program program(long fade, Span... spans) {
-    return new Program(List.of(spans), fade, FrameRate.FPS_24, 64, 36);
+  private static Program program(Layer root, long length) {
+    return new Program(root, length, FrameRate.FPS_24, 64, 36);
   }
 
-  private static Program of(Film film) {
-    Cutting cutting = Cutting.of(film, Films.GRID, Films.RATE, Films.takes());
-    return Program.of(film, cutting, Films.takes(), Films.RATE, 64, 36);
+  private static Program program(Layer.Part... parts) {
+    long end = parts[parts.length - 1].range().end();
+    return program(new Layer.Sequence(List.of(parts)), end);
+  }
+
+  private static Set<String> keys(Program program) {
+    return Segmentation.MASTER.of(program).stream().map(Segment::key).collect(Collectors.toSet());
   }
 
   @ParameterizedTest
   @MethodSource("app.latethistle.core.Seeds#few")
-  void segmentsCoverTheFilmOnce(long seed) {
-    Program program = of(Films.film(new Random(seed)));
+  void segmentsCoverTheFilmOnceAndKeepTheirLengths(long seed) {
+    Program program = RandomPrograms.of(new Random(seed));
+    for (Segmentation way : List.of(Segmentation.MASTER, Segmentation.PREVIEW)) {
+      long at = 0;
+      for (Segment segment : way.of(program)) {
+        assertThat(segment.range().start()).isEqualTo(at);
+        at = segment.range().end();
+        boolean whole = program.length() < program.rate().framesIn(way.shortest());
+        assertThat(segment.range().length())
+            .isGreaterThanOrEqualTo(whole ? 1 : program.rate().framesIn(way.shortest()))
+            .isLessThanOrEqualTo(program.rate().framesIn(way.longest()));
+      }
+      assertThat(at).isEqualTo(program.length());
+    }
+  }
+
+  @Test
+  void longShotsBeginSegmentsAndShortOnesShareThem() {
+    Program program =
+        program(
+            part(0, 100, "a", 0),
+            part(100, 110, "b", 0),
+            part(110, 120, "c", 0),
+            part(120, 160, "d", 0),
+            part(160, 480, "e", 0));
+    List<Long> starts =
+        Segmentation.MASTER.of(program).stream().map(s -> s.range().start()).toList();
+    // One of the cuts at 100, 110 and 120 leads; a shot of 13 s is parted every 4 s.
+    assertThat(starts).contains(0L, 160L, 256L, 352L).hasSize(5);
+    assertThat(starts.get(1)).isIn(100L, 110L, 120L);
+  }
+
+  @Test
+  void anEmptyFilmHasNoSegmentsAndAVeryShortOneHasOne() {
+    assertThat(Segmentation.MASTER.of(program(new Layer.Sequence(List.of()), 0))).isEmpty();
+    assertThat(Segmentation.MASTER.of(program(part(0, 3, "a", 0)))).hasSize(1);
+    Program slow = new Program(program(part(0, 30, "a", 0)).root(), 30, FrameRate.of(1, 1), 64, 36);
+    assertThat(Segmentation.MASTER.of(slow)).hasSizeGreaterThan(4);
+  }
+
+  /** What lies behind a change of length keeps its keys, but for the segments that it touches. */
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#many")
+  void aRippleInFrontLeavesKeysBehindIt(long seed) {
+    Random random = new Random(seed);
+    List<Layer.Part> parts = new ArrayList<>();
     long at = 0;
-    for (Segment segment : program.segments()) {
-      assertThat(segment.range().start()).isEqualTo(at);
-      at = segment.range().end();
+    for (int i = 0; i < 60; i++) {
+      long length = 12L + random.nextInt(random.nextBoolean() ? 20 : 120);
+      parts.add(part(at, at + length, "m" + random.nextInt(200), random.nextInt(80)));
+      at += length;
     }
-    assertThat(at).isEqualTo(program.length());
+    Program before = program(parts.toArray(Layer.Part[]::new));
+    int changed = 1 + random.nextInt(3);
+    long by = 1L + random.nextInt(30);
+    List<Layer.Part> moved = new ArrayList<>(parts);
+    for (int i = changed; i < parts.size(); i++) {
+      Layer.Part old = parts.get(i);
+      long start = old.range().start() + (i == changed ? 0 : by);
+      Layer.Footage footage = (Layer.Footage) old.layer();
+      moved.set(i, part(start, old.range().end() + by, footage.media(), footage.in()));
+    }
+    Program after = program(moved.toArray(Layer.Part[]::new));
+    Set<String> fresh = keys(after);
+    fresh.removeAll(keys(before));
+    assertThat(fresh.size()).isBetween(1, 4);
+    Set<String> previewed =
+        Segmentation.PREVIEW.of(after).stream().map(Segment::key).collect(Collectors.toSet());
+    Segmentation.PREVIEW.of(before).forEach(s -> previewed.remove(s.key()));
+    assertThat(previewed.size()).isBetween(1, 6);
+  }
+
+  /** A split changes no picture; only the segment that begins at the new cut may. */
+  @Test
+  void theSameFilmCutAsBeforeHasTheSameKeys() {
+    Film film = Films.film(new Random(8));
+    Resolved resolved = Films.resolved(film);
+    Film moved =
+        Trims.rippleEnd(resolved, 0, Tie.free(resolved.cutting().rangeOf(0).end() + 9)).apply(film);
+    Film back =
+        Trims.rippleEnd(Films.resolved(moved), 0, Tie.free(resolved.cutting().rangeOf(0).end()))
+            .apply(moved);
+    assertThat(keys(RandomPrograms.of(back, 64, 36)))
+        .isEqualTo(keys(RandomPrograms.of(film, 64, 36)));
   }
 
   @Test
-  void anEditChangesOnlyTheSegmentsItTouches() {
-    Program before =
-        program(0, span(0, 96, "a", 0), span(96, 200, "b", 10), span(200, 300, "c", 0));
-    Program after = program(0, span(0, 96, "a", 0), span(96, 200, "b", 11), span(200, 300, "c", 0));
-    List<Boolean> same = new ArrayList<>();
-    for (int i = 0; i < before.segments().size(); i++) {
-      same.add(before.segments().get(i).hash().equals(after.segments().get(i).hash()));
-    }
-    // Segments of 48 frames: b covers 96 to 200, that is segments 2, 3 and a part of 4.
-    assertThat(same).containsExactly(true, true, false, false, false, true, true);
-  }
-
-  @Test
-  void aHashCoversWhatCanChangeAPixel() {
-    Program plain = program(0, span(0, 40, "a", 0));
-    List<Program> others =
-        List.of(
-            program(0, span(0, 40, "b", 0)),
-            program(0, span(0, 40, "a", 1)),
-            program(5, span(0, 40, "a", 0)),
-            new Program(plain.spans(), 0, FrameRate.of(25, 1), 64, 36),
-            new Program(plain.spans(), 0, FrameRate.FPS_24, 66, 36),
-            program(0, new Span(new FrameRange(0, 40), "a", 0, 200, Framing.FIT)),
-            program(0, new Span(new FrameRange(0, 40), "a", 0, 30, Framing.FILL)));
+  void aKeyCoversWhatCanChangeAPixel() {
     FrameRange range = new FrameRange(0, 40);
-    assertThat(others).extracting(p -> p.hash(range)).doesNotContain(plain.hash(range));
-    assertThat(program(0, span(0, 40, "a", 0)).hash(range)).isEqualTo(plain.hash(range));
+    Layer plain = new Layer.Sequence(List.of(part(0, 40, "a", 0)));
+    Run ramp = new Run(Run.Way.FORWARD, 50, 150, Run.Between.NEAREST);
+    Layer.Part over = part(5, 20, "b", 3);
+    List<Layer> others =
+        List.of(
+            plain,
+            new Layer.Black(),
+            new Layer.Sequence(List.of()),
+            new Layer.Sequence(List.of(part(0, 40, "b", 0))),
+            new Layer.Sequence(List.of(part(0, 40, "a", 1))),
+            new Layer.Sequence(List.of(part(0, 39, "a", 0))),
+            new Layer.Sequence(List.of(part(1, 40, "a", 0))),
+            new Layer.Sequence(List.of(part(0, 20, "a", 0), part(20, 40, "a", 21))),
+            footage(200, Run.PLAIN, Framing.FIT),
+            footage(30, Run.PLAIN, Framing.FILL),
+            footage(200, Run.at(50), Framing.FILL),
+            footage(200, Run.at(50).withBetween(Run.Between.BLENDED), Framing.FILL),
+            footage(200, ramp, Framing.FILL),
+            footage(200, ramp.withWay(Run.Way.REVERSE), Framing.FILL),
+            footage(200, new Run(ramp.way(), 50, 150, ramp.between(), 50, 0), Framing.FILL),
+            footage(200, new Run(ramp.way(), 50, 150, ramp.between(), 50, 3), Framing.FILL),
+            new Layer.Faded(plain, new EndFade(5), 40),
+            new Layer.Faded(plain, new EndFade(6), 40),
+            new Layer.Faded(plain, new EndFade(6), 41),
+            new Layer.Stack(plain, List.of(new Layer.Over(over, Lie.WHOLE))),
+            new Layer.Stack(plain, List.of(new Layer.Over(over, new Lie(99, 100, 50, 50)))),
+            new Layer.Stack(plain, List.of(new Layer.Over(over, new Lie(100, 99, 50, 50)))),
+            new Layer.Stack(plain, List.of(new Layer.Over(over, new Lie(100, 100, 51, 50)))),
+            new Layer.Stack(plain, List.of(new Layer.Over(over, new Lie(100, 100, 50, 51)))));
+    List<String> keys = new ArrayList<>();
+    others.forEach(root -> keys.add(program(root, 40).key(range)));
+    keys.add(new Program(plain, 40, FrameRate.of(25, 1), 64, 36).key(range));
+    keys.add(new Program(plain, 40, FrameRate.FPS_24, 66, 36).key(range));
+    keys.add(new Program(plain, 40, FrameRate.FPS_24, 64, 38).key(range));
+    keys.add(program(plain, 40).key(new FrameRange(0, 39)));
+    assertThat(keys).doesNotHaveDuplicates();
+  }
+
+  private static Layer footage(long material, Run run, Framing framing) {
+    return new Layer.Footage("a", material, 0, run, 40, framing);
+  }
+
+  @Test
+  void aKeyDoesNotCoverWhereInTheFilmItIs() {
+    Program early = program(part(0, 50, "x", 0), part(50, 150, "a", 0), part(150, 200, "y", 0));
+    Program late = program(part(0, 80, "z", 0), part(80, 180, "a", 0), part(180, 300, "w", 0));
+    assertThat(early.key(new FrameRange(60, 140))).isEqualTo(late.key(new FrameRange(90, 170)));
+    // The last part of a film that fades is another when the film's end is.
+    Layer faded = new Layer.Faded(early.root(), new EndFade(24), 200);
+    assertThat(program(faded, 200).key(new FrameRange(60, 140)))
+        .isEqualTo(early.key(new FrameRange(60, 140)));
+  }
+
+  /** Keys name files that are kept for long: they change only with the engine's number. */
+  @Test
+  void keysAreTheSameInEveryRelease() {
+    Layer.Footage slow =
+        new Layer.Footage(
+            "m",
+            90,
+            7,
+            new Run(Run.Way.REVERSE, 50, 120, Run.Between.MOTION, 60, 4),
+            30,
+            Framing.SOFT);
+    Layer root =
+        new Layer.Faded(
+            new Layer.Stack(
+                new Layer.Sequence(
+                    List.of(part(0, 20, "a", 5), new Layer.Part(new FrameRange(20, 50), slow))),
+                List.of(new Layer.Over(part(10, 30, "b", 0), new Lie(60, 40, 100, 0)))),
+            new EndFade(12),
+            50);
+    assertThat(program(root, 50).key(new FrameRange(0, 50)))
+        .isEqualTo("75cefcfdd41f342933692bb4c123acbc8d32d68be301eb90475d30ca441afd6d");
+    assertThat(program(root, 50).key(new FrameRange(15, 30)))
+        .isEqualTo("0e44399a2f05348754d8c2f25e6343feabdb8738294a56cabe3632ab0df316a2");
   }
 
   @Test
   void theSameFilmAtAnotherRateLastsAsLong() {
     Film film = Films.film(new Random(11));
-    Program program = of(film);
+    Program program = RandomPrograms.of(film, 64, 36);
     Program other = program.at(FrameRate.of(30000, 1001));
-    assertThat(other.spans()).hasSameSizeAs(program.spans());
-    for (int i = 0; i < program.spans().size(); i++) {
-      double start = program.rate().secondsOf(program.spans().get(i).range().start());
-      double there = other.rate().secondsOf(other.spans().get(i).range().start());
+    assertThat(other.cuts()).hasSameSizeAs(program.cuts());
+    for (int i = 0; i < program.cuts().size(); i++) {
+      double start = program.rate().secondsOf(program.cuts().get(i));
+      double there = other.rate().secondsOf(other.cuts().get(i));
       assertThat(Math.abs(start - there)).isLessThanOrEqualTo(0.5 * 1001 / 30000 + 1e-9);
     }
+    assertThat(other.media()).isEqualTo(program.media());
     assertThat(program.at(Films.RATE)).isEqualTo(program);
-  }
-
-  @Test
-  void theCompositorDrawsEachSpansFramesAndHoldsTheLast() throws IOException {
-    Program program =
-        program(0, span(0, 3, "a", 7), new Span(new FrameRange(3, 8), "b", 18, 20, Framing.FILL));
-    List<Integer> seen = new ArrayList<>();
-    new Compositor(program, new Numbered())
-        .draw(new FrameRange(1, 8), frame -> seen.add(frame.data()[0] & 255));
-    // Media a shows 100 + its frame, b 150 + its frame; b has no frame after 19.
-    assertThat(seen).containsExactly(108, 109, 168, 169, 169, 169, 169);
-  }
-
-  private static List<Integer> shown(Run run) throws IOException {
-    FrameRange range = new FrameRange(0, 8);
-    Program program = program(0, new Span(range, "a", 10, 16, Framing.FILL, run, Span.Lie.CUT));
-    List<Integer> seen = new ArrayList<>();
-    new Compositor(program, new Numbered())
-        .draw(range, frame -> seen.add((frame.data()[0] & 255) - 100));
-    return seen;
-  }
-
-  @Test
-  void aTakeRunsAsItIsTold() throws IOException {
-    assertThat(shown(Run.at(50))).containsExactly(10, 11, 11, 12, 12, 13, 13, 14);
-    assertThat(shown(Run.at(200))).containsExactly(10, 12, 14, 15, 15, 15, 15, 15);
-    assertThat(shown(Run.PLAIN.withWay(Run.Way.HOLD))).containsOnly(10);
-    assertThat(shown(Run.at(50).withWay(Run.Way.REVERSE)))
-        .containsExactly(14, 14, 13, 13, 12, 12, 11, 11);
-    assertThat(shown(Run.PLAIN.withWay(Run.Way.BACK_AND_FORTH)))
-        .containsExactly(10, 11, 12, 13, 14, 15, 14, 13);
-    // From a quarter to 175 %: the same frames in all as at 100 %, late.
-    assertThat(shown(new Run(Run.Way.FORWARD, 25, 175, Run.Between.NEAREST)))
-        .containsExactly(10, 10, 11, 12, 13, 14, 15, 15);
-  }
-
-  @Test
-  void framesBetweenAreMixed() throws IOException {
-    // In the Numbered source a frame is one brighter than the last; half of that is rounded up.
-    assertThat(shown(new Run(Run.Way.FORWARD, 50, 50, Run.Between.BLENDED)))
-        .containsExactly(10, 11, 11, 12, 12, 13, 13, 14);
-    assertThat(shown(new Run(Run.Way.REVERSE, 100, 100, Run.Between.MOTION)))
-        .containsExactly(15, 15, 15, 14, 13, 12, 11, 10);
-  }
-
-  @Test
-  void whatLiesOverTheCutIsSeenOverIt() throws IOException {
-    FrameRange range = new FrameRange(0, 6);
-    Span under = new Span(range, "a", 0, 200, Framing.FILL);
-    Span.Lie half = new Span.Lie(1, 50, 100, 50, 50);
-    Span.Lie corner = new Span.Lie(2, 100, 50, 100, 100);
-    Program program =
-        program(
-            0,
-            under,
-            new Span(new FrameRange(2, 4), "b", 0, 200, Framing.FILL, Run.PLAIN, half),
-            new Span(new FrameRange(3, 5), "b", 9, 200, Framing.FILL, Run.PLAIN, corner));
-    List<Integer> topLeft = new ArrayList<>();
-    List<Integer> bottomRight = new ArrayList<>();
-    new Compositor(program, new Numbered())
-        .draw(
-            range,
-            frame -> {
-              topLeft.add(frame.data()[0] & 255);
-              bottomRight.add(frame.data()[64 * 36 - 1] & 255);
-            });
-    assertThat(topLeft).containsExactly(100, 101, 126, 127, 104, 105);
-    assertThat(bottomRight).containsExactly(100, 101, 126, 159, 160, 105);
-    assertThat(program.length()).isEqualTo(6);
-  }
-
-  @Test
-  void theEndFadesToBlack() throws IOException {
-    Program program = program(10, span(0, 20, "a", 0));
-    List<Integer> seen = new ArrayList<>();
-    new Compositor(program, new Numbered())
-        .draw(new FrameRange(8, 20), frame -> seen.add(frame.data()[0] & 255));
-    assertThat(seen.get(1)).isEqualTo(109);
-    // The fade covers frames 10 to 19; without it each would be one brighter than the last.
-    for (int i = 4; i < 12; i++) {
-      assertThat(seen.get(i)).isLessThan(seen.get(i - 1));
-    }
-    assertThat(seen.get(11)).isLessThan(24);
   }
 
   @Test
   void removingAShotLeavesNoGap() {
     Film film = Films.film(new Random(5));
-    Film after = new Edit.RemoveShot(1, 1).apply(film);
-    Program program = of(after);
-    long at = 0;
-    for (Span s : program.spans()) {
-      assertThat(s.range().start()).isEqualTo(at);
-      at = s.range().end();
-    }
-  }
-
-  /** Frames whose luma tells medium and number. */
-  private static final class Numbered implements PictureSource {
-    @Override
-    public Reader open(String media, FrameRange frames) {
-      int base = media.equals("a") ? 100 : 150;
-      return new Reader() {
-        private final Frame frame = new Frame(64, 36);
-        private long at = frames.start();
-
-        @Override
-        public PictureShape shape() {
-          return PictureShape.of(64, 36);
-        }
-
-        @Override
-        public Frame next() throws IOException {
-          if (at >= frames.end()) {
-            throw new IOException("read past the end of what was opened");
-          }
-          frame.black();
-          java.util.Arrays.fill(frame.data(), 0, frame.offset(1), (byte) (base + at++));
-          return frame;
-        }
-
-        @Override
-        public void close() {}
-      };
-    }
+    Film after = Places.giveToNeighbour(Films.resolved(film), 1).apply(film);
+    Program program = RandomPrograms.of(after, 64, 36);
+    assertThat(program.cuts()).hasSize(after.placements().size() - 1);
+    assertThat(program.length()).isEqualTo(Films.resolved(after).cutting().length());
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.latethistle.core.Seeds;
 import app.latethistle.core.signal.MonoSound;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
 import java.util.List;
@@ -53,7 +54,7 @@ class TighteningTest {
   void leavesNoRestLongerThanWantedAndEveryWordWhole(long seed) {
     Spoken spoken = spoken(seed);
     MonoSound sound = new MonoSound(spoken.samples(), Samples.RATE);
-    List<Stretch> pauses = Pauses.of(sound);
+    List<SampleRange> pauses = Pauses.of(sound);
     double longest = 0.3;
     Tightening tight = Tightening.to(pauses, spoken.words(), longest, spoken.samples().length);
     float[] cut = tight.apply(spoken.samples(), 1);
@@ -100,14 +101,14 @@ class TighteningTest {
   @Test
   void findsRestsWhereTheyAre() {
     Spoken spoken = spoken(7);
-    List<Stretch> pauses = Pauses.of(new MonoSound(spoken.samples(), Samples.RATE));
-    List<Stretch> rests = new ArrayList<>();
+    List<SampleRange> pauses = Pauses.of(new MonoSound(spoken.samples(), Samples.RATE));
+    List<SampleRange> rests = new ArrayList<>();
     long at = 0;
     for (SpokenWord word : spoken.words()) {
-      rests.add(new Stretch(at, word.start()));
+      rests.add(new SampleRange(at, word.start()));
       at = word.end();
     }
-    rests.add(new Stretch(at, spoken.samples().length));
+    rests.add(new SampleRange(at, spoken.samples().length));
     rests.removeIf(r -> Samples.toSeconds(r.length()) < Pauses.SHORTEST + 0.02);
     assertThat(pauses).hasSameSizeAs(rests);
     for (int i = 0; i < rests.size(); i++) {

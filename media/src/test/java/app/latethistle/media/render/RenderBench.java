@@ -1,8 +1,11 @@
 package app.latethistle.media.render;
 
+import app.latethistle.core.film.Run;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.mix.Mix;
+import app.latethistle.core.mix.SoundSource;
+import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
-import app.latethistle.core.render.Span;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.Ffmpeg;
@@ -10,7 +13,6 @@ import app.latethistle.media.MasterRender;
 import app.latethistle.media.Originals;
 import app.latethistle.media.Probe;
 import app.latethistle.media.Quality;
-import app.latethistle.media.SoundTrack;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -29,6 +31,10 @@ public final class RenderBench {
   private static final int CLIPS = 6;
   private static final int FRAMES = 72;
   private static final int ROUNDS = 3;
+  private static final SoundSource NO_SOUNDS =
+      (media, channels) -> {
+        throw new IOException("nothing is heard");
+      };
   private static final MasterRender.Progress ON =
       new MasterRender.Progress() {
         @Override
@@ -104,17 +110,20 @@ public final class RenderBench {
 
   private static void ours(Path folder, List<Path> clips) throws IOException {
     Map<String, Originals.Original> files = new HashMap<>();
-    List<Span> spans = new ArrayList<>();
+    List<Layer.Part> parts = new ArrayList<>();
     for (int i = 0; i < CLIPS; i++) {
       files.put("m" + i, new Originals.Original(clips.get(i), Probe.probe(clips.get(i))));
       FrameRange range = FrameRange.ofLength((long) i * FRAMES, FRAMES);
-      spans.add(new Span(range, "m" + i, 12, FRAMES + 24, Framing.FILL));
+      parts.add(
+          new Layer.Part(
+              range, new Layer.Footage("m" + i, FRAMES + 24, 12, Run.PLAIN, FRAMES, Framing.FILL)));
     }
-    Program program = new Program(spans, 0, FrameRate.FPS_24, 1920, 1080);
+    Program program =
+        new Program(new Layer.Sequence(parts), (long) CLIPS * FRAMES, FrameRate.FPS_24, 1920, 1080);
     Path segments = folder.resolve("segments");
-    SoundTrack silence = SoundTrack.spoken(List.of(), FrameRate.FPS_24.sampleOf(program.length()));
+    Mix silence = Mix.silence(FrameRate.FPS_24.sampleOf(program.length()));
     new MasterRender(program, new Originals(files, FrameRate.FPS_24), Quality.STANDARD, segments)
-        .render(silence, folder.resolve("ours.mp4"), ON);
+        .render(silence, NO_SOUNDS, folder.resolve("ours.mp4"), ON);
     delete(segments);
   }
 

@@ -3,6 +3,7 @@ package app.latethistle.media.words;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.latethistle.core.signal.MonoSound;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import app.latethistle.core.voice.Aligner;
 import app.latethistle.core.voice.Alignment;
@@ -10,7 +11,6 @@ import app.latethistle.core.voice.LongReading;
 import app.latethistle.core.voice.ModelReading;
 import app.latethistle.core.voice.Pauses;
 import app.latethistle.core.voice.SpokenWord;
-import app.latethistle.core.voice.Stretch;
 import app.latethistle.core.voice.Tightening;
 import app.latethistle.media.ModelVoice;
 import java.io.IOException;
@@ -109,7 +109,7 @@ class WordsInSpeechTest {
       System.arraycopy(line.sound().samples(), 0, all, at, line.sound().samples().length);
       models.add(ModelVoice.read(line.text()));
     }
-    List<Stretch> parts = LongReading.part(new MonoSound(all, rate), models);
+    List<SampleRange> parts = LongReading.part(new MonoSound(all, rate), models);
     assertThat(parts).hasSameSizeAs(spoken);
     for (int i = 1; i < parts.size(); i++) {
       // Each border lies in the half second of silence and what the line before ends in.
@@ -125,7 +125,7 @@ class WordsInSpeechTest {
       Alignment found = Aligner.align(line.sound(), ModelVoice.read(line.text()));
       long length = Samples.ofSeconds(line.sound().seconds());
       Tightening tight = Tightening.to(Pauses.of(line.sound()), found.words(), 0.1, length);
-      for (Stretch cut : tight.cuts()) {
+      for (SampleRange cut : tight.cuts()) {
         assertThat(found.words()).noneMatch(w -> w.start() < cut.end() && w.end() > cut.start());
         for (double start : line.starts().values()) {
           // Where the synthesiser itself says a word begins, nothing is cut either: 60 ms are for

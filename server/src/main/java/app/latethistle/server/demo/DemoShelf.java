@@ -1,8 +1,9 @@
 package app.latethistle.server.demo;
 
+import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.ClipSound;
-import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.plan.Pace;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.story.Story;
@@ -34,7 +35,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
@@ -202,15 +205,17 @@ class DemoShelf {
   /** Lets the clips be heard that sound, from half a second before they are seen. */
   private void hear(FilmState state) {
     int half = (int) state.production().rate().framesIn(0.5);
-    FilmState now = state;
-    for (int i = 0; i < state.film().placements().size(); i++) {
-      Placement shot = state.film().placements().get(i);
-      if (state.sounding().containsKey(shot.take())) {
-        ClipSound heard = new ClipSound(true, (int) Math.min(half, shot.in()), half, QUIETER);
-        Edit.SetSound edit = new Edit.SetSound(i, heard);
-        long revision = now.production().revision();
-        now = films.edit(now.production().id(), revision, s -> edit);
+    Map<String, ClipSound> heard = new LinkedHashMap<>();
+    for (Placement shot : state.film().placements()) {
+      if (state.sounding().contains(shot.take())) {
+        heard.put(shot.id(), new ClipSound(true, (int) Math.min(half, shot.in()), half, QUIETER));
       }
+    }
+    if (!heard.isEmpty()) {
+      films.edit(
+          state.production().id(),
+          state.production().revision(),
+          s -> SetAspect.of(Aspect.SOUND, heard));
     }
   }
 

@@ -1,24 +1,32 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.ClipSound;
+import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
-import app.latethistle.core.film.Lay;
-import app.latethistle.core.film.Lend;
-import app.latethistle.core.film.Mark;
+import app.latethistle.core.film.ItemKind;
+import app.latethistle.core.film.Layers;
 import app.latethistle.core.film.Marker;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Places;
-import app.latethistle.core.film.Recut;
+import app.latethistle.core.film.Put;
+import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Run;
-import app.latethistle.core.film.Several;
+import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.Sources;
 import app.latethistle.core.film.Trims;
-import app.latethistle.core.take.Framing;
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.take.Take;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Function;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -60,8 +68,8 @@ class EditController {
       long shotId,
       long takeId,
       long in,
-      Framing framing,
-      @Schema(nullable = true) Run run,
+      Fit framing,
+      @Schema(nullable = true) Speed run,
       @Schema(nullable = true) ClipSound sound,
       long length) {}
 
@@ -69,7 +77,7 @@ class EditController {
   record Paste(long revision, int joint, List<Piece> pieces, boolean plain) {}
 
   /** Sets how shots run; {@code stretch} makes each as long as it then needs. */
-  record SetRun(long revision, List<Integer> places, Run run, boolean stretch) {}
+  record SetRun(long revision, List<Integer> places, Speed run, boolean stretch) {}
 
   record SetClipSound(long revision, List<Integer> places, ClipSound sound) {}
 
@@ -87,8 +95,8 @@ class EditController {
       @Schema(nullable = true) Integer x,
       @Schema(nullable = true) Integer y,
       @Schema(nullable = true) Long in,
-      @Schema(nullable = true) Run run,
-      @Schema(nullable = true) Framing framing,
+      @Schema(nullable = true) Speed run,
+      @Schema(nullable = true) Fit framing,
       @Schema(nullable = true) Boolean locked,
       @Schema(nullable = true) Moment start,
       @Schema(nullable = true) Moment end) {}
@@ -135,7 +143,7 @@ class EditController {
   @PostMapping("/split")
   FilmView split(@PathVariable long productionId, @RequestBody Split s) {
     return edit(
-        productionId, s.revision(), film -> Places.split(film.resolved(), s.place(), s.to().tie()));
+        productionId, s.revision(), film -> Trims.split(film.resolved(), s.place(), s.to().tie()));
   }
 
   @PostMapping("/take-out")
@@ -144,8 +152,13 @@ class EditController {
         productionId,
         t.revision(),
         film ->
-            Several.each(
-                film.resolved(), t.places(), t.leaveGap() ? Places::leaveGap : Places::takeOut));
+            Compound.each(
+                film.resolved(),
+                film.ids(t.places()),
+                (now, id) ->
+                    t.leaveGap()
+                        ? Places.leaveGap(now, now.film().indexOfId(id))
+                        : Places.takeOut(now, now.film().indexOfId(id))));
   }
 
   @PostMapping("/carry")
@@ -164,7 +177,7 @@ class EditController {
               p.pieces().stream()
                   .map(x -> new Places.Piece(placement(film, x, p.plain()), x.length()))
                   .toList();
-          return Places.insert(film.resolved(), p.joint(), pieces, Recut.Kind.PASTE);
+          return Places.insert(film.resolved(), p.joint(), pieces, "paste");
         });
   }
 
@@ -177,11 +190,11 @@ class EditController {
       throw new IllegalArgumentException("A shot lasts a frame or more.");
     }
     String shot = Long.toString(piece.shotId());
-    Placement placement = Placement.of(shot, take.id(), piece.in(), piece.framing(), false);
+    Placement placement = Placement.of(shot, take.id(), piece.in(), new Framing(piece.framing()));
     return plain
         ? placement
         : placement
-            .withRun(piece.run() == null ? Run.PLAIN : piece.run())
+            .withRun(piece.run() == null ? Run.PLAIN : piece.run().run())
             .withSound(piece.sound() == null ? ClipSound.OFF : piece.sound());
   }
 
@@ -191,13 +204,13 @@ class EditController {
         productionId,
         s.revision(),
         film ->
-            Several.each(
+            Compound.each(
                 film.resolved(),
-                s.places(),
-                (now, place) ->
+                film.ids(s.places()),
+                (now, id) ->
                     s.stretch()
-                        ? Places.stretch(now, place, s.run())
-                        : new Edit.SetRun(place, s.run())));
+                        ? Trims.stretch(now, now.film().indexOfId(id), s.run().run())
+                        : Sources.run(now, id, s.run().run())));
   }
 
   @PostMapping("/set-clip-sound")
@@ -205,9 +218,7 @@ class EditController {
     return edit(
         productionId,
         s.revision(),
-        film ->
-            Several.each(
-                film.resolved(), s.places(), (now, place) -> new Edit.SetSound(place, s.sound())));
+        film -> SetAspect.of(Aspect.SOUND, each(film, s.places(), s.sound())));
   }
 
   @PostMapping("/detach")
@@ -216,7 +227,7 @@ class EditController {
         productionId,
         d.revision(),
         film -> {
-          if (!film.sounding().containsKey(film.film().placementAt(d.place()).take())) {
+          if (!film.sounding().contains(film.film().placementAt(d.place()).take())) {
             throw new IllegalArgumentException("This clip has no sound to detach.");
           }
           return Places.detach(film.resolved(), d.place());
@@ -229,7 +240,7 @@ class EditController {
         productionId,
         l.revision(),
         film ->
-            Places.layOver(
+            Layers.layOver(
                 film.resolved(),
                 placement(film, l.piece(), false),
                 l.start().tie(),
@@ -241,7 +252,9 @@ class EditController {
     return edit(
         productionId,
         c.revision(),
-        film -> Places.change(film.resolved(), changed(overlay(film.film(), c.name()), c)));
+        film ->
+            Layers.change(
+                film.resolved(), changed(film.resolved(), overlay(film.film(), c.name()), c)));
   }
 
   private static Overlay overlay(Film film, String name) {
@@ -250,21 +263,31 @@ class EditController {
             () -> new IllegalArgumentException("That shot does not lie over the cut any more."));
   }
 
-  private static Overlay changed(Overlay o, ChangeOverlay c) {
-    Placement shot = o.placement();
-    shot = c.in() == null ? shot : shot.withIn(c.in());
-    shot = c.run() == null ? shot : shot.withRun(c.run());
-    shot = c.framing() == null ? shot : shot.withFraming(c.framing());
+  private static Overlay changed(Resolved film, Overlay o, ChangeOverlay c) {
+    Resolved now = film;
+    if (c.in() != null) {
+      now = now.with(Sources.slip(now, o.name(), c.in()).apply(now.film()));
+    }
+    if (c.run() != null) {
+      now = now.with(Sources.run(now, o.name(), c.run().run()).apply(now.film()));
+    }
+    Placement shot = overlay(now.film(), o.name()).placement();
+    if (c.framing() != null) {
+      ShapedFraming framing = shot.framing().withOwn(new Framing(c.framing()));
+      shot = shot.withAppearance(shot.how().withFraming(framing));
+    }
     shot = c.locked() == null ? shot : shot.withLocked(c.locked());
     return new Overlay(
         or(c.layer(), o.layer()),
         shot,
-        c.start() == null ? o.start() : c.start().tie(),
-        c.end() == null ? o.end() : c.end().tie(),
-        or(c.opacity(), o.opacity()),
-        or(c.size(), o.size()),
-        or(c.x(), o.x()),
-        or(c.y(), o.y()));
+        new Overlay.Ties(
+            c.start() == null ? o.start() : c.start().tie(),
+            c.end() == null ? o.end() : c.end().tie()),
+        new Lie(
+            or(c.opacity(), o.lie().opacity()),
+            or(c.size(), o.lie().size()),
+            or(c.x(), o.lie().x()),
+            or(c.y(), o.lie().y())));
   }
 
   private static int or(Integer value, int other) {
@@ -273,7 +296,7 @@ class EditController {
 
   @PostMapping("/overlay-out")
   FilmView overlayOut(@PathVariable long productionId, @RequestBody Named n) {
-    return edit(productionId, n.revision(), film -> new Lay(n.name(), null));
+    return edit(productionId, n.revision(), film -> Put.away(ItemKind.OVERLAY, n.name()));
   }
 
   @PostMapping("/set-sound")
@@ -288,8 +311,7 @@ class EditController {
                   .orElseThrow(
                       () ->
                           new IllegalArgumentException("That sound is not in the film any more."));
-          return new Lend(
-              s.name(),
+          return Put.sound(
               new FilmSound(
                   s.name(),
                   sound.take(),
@@ -302,7 +324,7 @@ class EditController {
 
   @PostMapping("/sound-out")
   FilmView soundOut(@PathVariable long productionId, @RequestBody Named n) {
-    return edit(productionId, n.revision(), film -> new Lend(n.name(), null));
+    return edit(productionId, n.revision(), film -> Put.away(ItemKind.SOUND, n.name()));
   }
 
   @PostMapping("/set-marker")
@@ -317,20 +339,19 @@ class EditController {
           }
           if (m.name() == null) {
             String name = film.film().freshId("marker");
-            return new Mark(name, new Marker(name, m.at().tie(), note));
+            return Put.marker(new Marker(name, m.at().tie(), note));
           }
           Marker old =
               film.film()
                   .marker(m.name())
                   .orElseThrow(() -> new IllegalArgumentException("That marker is gone."));
-          return new Mark(
-              m.name(), new Marker(m.name(), m.at() == null ? old.at() : m.at().tie(), note));
+          return Put.marker(new Marker(m.name(), m.at() == null ? old.at() : m.at().tie(), note));
         });
   }
 
   @PostMapping("/marker-out")
   FilmView markerOut(@PathVariable long productionId, @RequestBody Named n) {
-    return edit(productionId, n.revision(), film -> new Mark(n.name(), null));
+    return edit(productionId, n.revision(), film -> Put.away(ItemKind.MARKER, n.name()));
   }
 
   @PostMapping("/group")
@@ -338,11 +359,13 @@ class EditController {
     return edit(
         productionId,
         g.revision(),
-        film -> Places.group(film.film(), g.places(), g.together() ? nextGroup(film.film()) : 0));
+        film ->
+            SetAspect.of(
+                Aspect.GROUP, each(film, g.places(), g.together() ? nextGroup(film.film()) : 0)));
   }
 
   private static int nextGroup(Film film) {
-    return 1 + film.placements().stream().mapToInt(Placement::group).max().orElse(0);
+    return 1 + film.placements().stream().mapToInt(p -> p.held().group()).max().orElse(0);
   }
 
   @PostMapping("/lock")
@@ -351,8 +374,15 @@ class EditController {
         productionId,
         l.revision(),
         film ->
-            Several.each(
-                film.resolved(), l.places(), (now, place) -> new Edit.SetLock(place, l.locked())));
+            SetAspect.of(Aspect.LOCK, each(film, l.places(), l.locked()))
+                .called(l.locked() ? "lock a shot" : "unlock a shot"));
+  }
+
+  /** The same for each of some shots. */
+  private static <T> Map<String, T> each(FilmState film, List<Integer> places, T value) {
+    Map<String, T> values = new LinkedHashMap<>();
+    film.ids(places).forEach(id -> values.put(id, value));
+    return values;
   }
 
   private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {

@@ -1,13 +1,23 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Places;
+import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.SongUse;
+import app.latethistle.core.film.Sources;
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.plan.Pace;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.Samples;
 import app.latethistle.server.material.Shot;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,7 +48,7 @@ class FilmController {
 
   record ChooseTake(long revision, int place, long takeId) {}
 
-  record SetFraming(long revision, int place, Framing framing) {}
+  record SetFraming(long revision, int place, Fit framing) {}
 
   record MoveShot(long revision, int from, int to) {}
 
@@ -62,12 +72,18 @@ class FilmController {
 
   @PostMapping("/move-joint")
   FilmView moveJoint(@PathVariable long productionId, @RequestBody MoveJoint m) {
-    return edit(productionId, m.revision(), state -> new Edit.MoveJoint(m.joint(), m.to().tie()));
+    return edit(
+        productionId,
+        m.revision(),
+        state -> SetAspect.of(Aspect.TIE, state.cutName(m.joint()), m.to().tie()));
   }
 
   @PostMapping("/slip")
   FilmView slip(@PathVariable long productionId, @RequestBody Slip s) {
-    return edit(productionId, s.revision(), state -> new Edit.Slip(s.place(), s.in()));
+    return edit(
+        productionId,
+        s.revision(),
+        state -> Sources.slip(state.resolved(), state.film().placementAt(s.place()).id(), s.in()));
   }
 
   @PostMapping("/choose-take")
@@ -77,12 +93,20 @@ class FilmController {
 
   @PostMapping("/set-framing")
   FilmView setFraming(@PathVariable long productionId, @RequestBody SetFraming s) {
-    return edit(productionId, s.revision(), state -> new Edit.SetFraming(s.place(), s.framing()));
+    return edit(
+        productionId,
+        s.revision(),
+        state -> {
+          Placement shot = state.film().placementAt(s.place());
+          return SetAspect.of(
+              Aspect.FRAMING, shot.id(), shot.framing().withOwn(new Framing(s.framing())));
+        });
   }
 
   @PostMapping("/move-shot")
   FilmView moveShot(@PathVariable long productionId, @RequestBody MoveShot m) {
-    return edit(productionId, m.revision(), state -> new Edit.MoveShot(m.from(), m.to()));
+    return edit(
+        productionId, m.revision(), state -> Places.reorder(state.resolved(), m.from(), m.to()));
   }
 
   @PostMapping("/remove")
@@ -105,8 +129,10 @@ class FilmController {
           if (!(s.startSeconds() >= 0 && s.startSeconds() < Math.max(seconds, 0.001))) {
             throw new IllegalArgumentException(
                 String.format(
+                    Locale.ROOT,
                     "The song cannot start at %.2f s; it is %.2f s long.",
-                    s.startSeconds(), seconds));
+                    s.startSeconds(),
+                    seconds));
           }
           if (s.fade() < 0 || s.fade() > Math.max(0, state.cutting().length())) {
             throw new IllegalArgumentException(
@@ -116,7 +142,11 @@ class FilmController {
                     + state.cutting().length()
                     + ".");
           }
-          return new Edit.SetSong(new SongUse(Samples.ofSeconds(s.startSeconds()), s.fade()));
+          return new Compound(
+              "change the song's start or fade",
+              List.of(
+                  SetAspect.of(Aspect.MUSIC, "", new SongUse(Samples.ofSeconds(s.startSeconds()))),
+                  SetAspect.of(Aspect.FINISH, "", new Finish(new EndFade(s.fade())))));
         });
   }
 

@@ -1,28 +1,33 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.EditLog;
-import app.latethistle.core.film.EditMaker;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Merge;
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Places;
+import app.latethistle.core.film.Replace;
 import app.latethistle.core.film.Retie;
 import app.latethistle.core.film.Revoice;
 import app.latethistle.core.film.Safeguard;
+import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.Sources;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.plan.CutPlan;
 import app.latethistle.core.plan.CutPlanner;
 import app.latethistle.core.plan.OrderedCut;
 import app.latethistle.core.plan.Pace;
 import app.latethistle.core.plan.PoolCut;
 import app.latethistle.core.plan.Traits;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.Samples;
-import app.latethistle.media.Container;
 import app.latethistle.server.config.AfterCommit;
 import app.latethistle.server.config.StaleRevision;
 import app.latethistle.server.material.GridChanged;
@@ -35,10 +40,12 @@ import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
+import app.latethistle.server.stored.StoredEdit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -124,26 +131,32 @@ public class FilmService {
     Edit made = stale ? merged(now, revision, edit) : edit.apply(now);
     FilmState after = now.with(now.log().apply(made));
     // A whole film in place of another, or another start of the song, moves what it must.
-    boolean bound = !(made instanceof Edit.Replace || made instanceof Edit.SetSong);
+    boolean bound = !(made instanceof Replace || movesTheSong(made));
     if (stale || bound) {
       Safeguard.hold(now.resolved(), after.resolved());
     }
     int place = now.log().done();
     rows.forget(productionId, place);
-    rows.save(new EditRow(productionId, place, EditJson.write(made)));
+    rows.save(new EditRow(productionId, place, StoredEdit.write(made)));
     return changed(after);
+  }
+
+  private static boolean movesTheSong(Edit edit) {
+    return edit instanceof Compound all
+        ? all.edits().stream().anyMatch(FilmService::movesTheSong)
+        : edit instanceof SetAspect<?, ?> set && set.aspect() == Aspect.MUSIC;
   }
 
   private Edit merged(FilmState now, long revision, Function<FilmState, Edit> edit) {
     long id = now.production().id();
     FilmState base = recent.at(id, revision).orElseThrow(() -> StaleRevision.of("film"));
     Edit mine = edit.apply(base);
-    if (mine instanceof Edit.Replace) {
+    if (mine instanceof Replace) {
       throw StaleRevision.of("film");
     }
     return Merge.of(base.film(), mine.apply(base.film()), now.film())
         .filter(both -> honoured(now.of(both)) >= honoured(now))
-        .map(both -> new Edit.Replace(both, mine.label()))
+        .map(both -> new Replace(both, mine.label()))
         .orElseThrow(
             () -> {
               List<String> meanwhile = Differences.of(base, now, shots.labels(id));
@@ -195,7 +208,7 @@ public class FilmService {
           Film cut = planner(pool).plan(request(state, everything || first, pool).at(pace)).film();
           Film film = state.film().cutAs(cut);
           String label = first ? "make the first cut" : "cut again";
-          return new Edit.Replace(film, label);
+          return new Replace(film, label);
         });
   }
 
@@ -234,7 +247,7 @@ public class FilmService {
                 state.grid(),
                 song.sections(),
                 song.moments(),
-                state.film().song().start(),
+                state.film().music().start(),
                 song.pace());
     return new CutPlanner.Request(
         known(wanted(state, everything), state, pool),
@@ -250,7 +263,8 @@ public class FilmService {
     double song =
         state
             .song()
-            .map(s -> s.medium().facts().seconds() - Samples.toSeconds(state.film().song().start()))
+            .map(
+                s -> s.medium().facts().seconds() - Samples.toSeconds(state.film().music().start()))
             .orElse(Double.MAX_VALUE);
     return state
         .production()
@@ -271,7 +285,7 @@ public class FilmService {
             placement.locked()
                 ? shot.fixedAt(
                     new CutPlanner.Fixed(
-                        state.cutting().rangeOf(i), film.joints().get(i), film.joints().get(i + 1)))
+                        state.cutting().rangeOf(i), film.ties().get(i), film.ties().get(i + 1)))
                 : shot);
       }
     }
@@ -354,14 +368,14 @@ public class FilmService {
     if (pick == null) {
       return Optional.empty();
     }
-    Framing framing = Framing.byDefault(pick.shape(), state.production().shape());
-    return Optional.of(Placement.of(Long.toString(shot.id()), pick.id(), 0, framing, false));
+    Framing framing = new Framing(Fit.byDefault(pick.shape(), state.production().shape()));
+    return Optional.of(Placement.of(Long.toString(shot.id()), pick.id(), 0, framing));
   }
 
   /** Takes a shot out of the film. */
   @Transactional
   public FilmState remove(long productionId, long revision, int place) {
-    return edit(productionId, revision, state -> maker(state).remove(place));
+    return edit(productionId, revision, state -> Places.giveToNeighbour(state.resolved(), place));
   }
 
   /** Brings a shot back in, after the shot before it by number. */
@@ -382,7 +396,7 @@ public class FilmService {
                           new IllegalArgumentException(
                               "Shot " + shot.label() + " has no take that can be used."));
           int place = slot(wanted(state, false), shot);
-          return maker(state).bringBack(placement, place);
+          return Places.share(state.resolved(), placement, place);
         });
   }
 
@@ -400,10 +414,8 @@ public class FilmService {
             throw new IllegalArgumentException(
                 "Take " + entry.number() + " cannot be used for this shot.");
           }
-          long length = state.cutting().rangeOf(place).length();
-          long in = Math.max(0, Math.min(placement.in(), take.frames() - length));
-          Framing framing = Framing.byDefault(take.shape(), state.production().shape());
-          return new Edit.ChooseTake(place, take.id(), in, framing);
+          Framing framing = new Framing(Fit.byDefault(take.shape(), state.production().shape()));
+          return Sources.choose(state.resolved(), placement.id(), take, framing);
         });
   }
 
@@ -435,7 +447,7 @@ public class FilmService {
     }
     if (Retie.isNeeded(change.before(), change.after())) {
       Film tied = Retie.of(state.film(), change.before(), change.after());
-      edit(production.id(), production.revision(), s -> new Edit.Replace(tied, "follow the beats"));
+      edit(production.id(), production.revision(), s -> new Replace(tied, "follow the beats"));
     } else {
       production.filmChanged(production.done());
     }
@@ -463,10 +475,6 @@ public class FilmService {
     } else {
       edit(production.id(), production.revision(), state -> change.edit());
     }
-  }
-
-  private static EditMaker maker(FilmState state) {
-    return new EditMaker(state.resolved());
   }
 
   private FilmState step(
@@ -508,24 +516,31 @@ public class FilmService {
     EditLog log =
         kept != null && kept.revision() == production.revision()
             ? kept.log()
-            : EditLog.replay(
-                rows.findByProductionIdOrderByPlace(production.id()).stream()
-                    .map(row -> EditJson.read(row.body()))
-                    .toList(),
-                production.done());
+            : replayed(production);
     loaded.put(production.id(), new Loaded(production.revision(), log));
     return resolve(production, log);
   }
 
+  private EditLog replayed(Production production) {
+    EditLog log = EditLog.of(Film.EMPTY);
+    for (EditRow row : rows.findByProductionIdOrderByPlace(production.id())) {
+      log = log.apply(StoredEdit.read(row.body()).on(log.film()));
+    }
+    while (log.done() > production.done()) {
+      log = log.undo();
+    }
+    return log;
+  }
+
   private FilmState resolve(Production production, EditLog log) {
     Map<String, Take> ready = new LinkedHashMap<>();
-    Map<String, Container> sounding = new HashMap<>();
+    Set<String> sounding = new HashSet<>();
     for (TakeEntry entry : takes.findByProductionId(production.id())) {
       if (entry.state() == State.READY) {
         String id = Long.toString(entry.id());
         ready.put(id, entry.take());
         if (entry.sound() != null) {
-          sounding.put(id, entry.sound());
+          sounding.add(id);
         }
       }
     }

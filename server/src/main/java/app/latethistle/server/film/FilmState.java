@@ -1,40 +1,35 @@
 package app.latethistle.server.film;
 
-import app.latethistle.core.film.ClipSound;
 import app.latethistle.core.film.Clocks;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.Film;
-import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Narration;
-import app.latethistle.core.film.Overlay;
-import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
-import app.latethistle.core.film.Run;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.mix.Bus;
+import app.latethistle.core.mix.Course;
+import app.latethistle.core.mix.FilmSounds;
+import app.latethistle.core.mix.Mix;
+import app.latethistle.core.mix.Part;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.take.Take;
-import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
-import app.latethistle.core.voice.Stretch;
-import app.latethistle.media.ClipPart;
-import app.latethistle.media.Container;
-import app.latethistle.media.ContentStore;
-import app.latethistle.media.SoundTrack;
-import app.latethistle.media.Speech;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.server.material.Song;
 import app.latethistle.server.production.Production;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * A production's film at one revision, resolved.
  *
  * @param takes the takes that are ready, by id
- * @param sounding what the clips are that have a sound of their own, by take
+ * @param sounding takes whose clips have a sound of their own
  * @param lines the script's lines with their readings
  * @param song the chosen song, if it has been listened to
  */
@@ -43,7 +38,7 @@ public record FilmState(
     EditLog log,
     BeatGrid grid,
     Map<String, Take> takes,
-    Map<String, Container> sounding,
+    Set<String> sounding,
     Optional<Song> song,
     List<ReadLine> lines,
     Cutting cutting) {
@@ -52,7 +47,7 @@ public record FilmState(
       Production production,
       EditLog log,
       Map<String, Take> takes,
-      Map<String, Container> sounding,
+      Set<String> sounding,
       Optional<Song> song,
       List<ReadLine> lines) {
     BeatGrid grid = song.map(Song::grid).orElse(BeatGrid.EMPTY);
@@ -72,7 +67,7 @@ public record FilmState(
   }
 
   /** The words that are said with a shot, in samples after its first frame. */
-  List<Stretch> saidWith(String shot) {
+  List<SampleRange> saidWith(String shot) {
     Narration said = narration(lines).startingWith(shot);
     return VoiceClock.of(said, Film.EMPTY, List.of(), grid, production.rate()).lines().stream()
         .flatMap(line -> line.words().stream())
@@ -100,97 +95,56 @@ public record FilmState(
     return log.film();
   }
 
+  /**
+   * What a cut is called that can be moved.
+   *
+   * @throws IllegalArgumentException if there is none of that number
+   */
+  String cutName(int joint) {
+    if (joint < 1 || joint >= film().joints().size()) {
+      throw new IllegalArgumentException("There is no cut number " + joint + " to move.");
+    }
+    return film().jointName(joint);
+  }
+
+  /** The ids of shots by their places in the cut. */
+  List<String> ids(List<Integer> places) {
+    return places.stream().map(place -> film().placementAt(place).id()).toList();
+  }
+
   /** What is drawn, at the size given. */
   public Program program(int width, int height) {
     return Program.of(film(), cutting, takes, production.rate(), width, height);
   }
 
   /** What is heard. */
-  public SoundTrack sound(ContentStore store) {
-    long length = production.rate().sampleOf(cutting.length());
-    long fade = production.rate().sampleOf(film().song().fade());
-    List<ClipPart> clips = heardClips().stream().map(clip -> clip.part(store)).toList();
-    List<Speech> voice = spoken().stream().map(part -> part.speech(store)).toList();
-    return song.map(
-            s ->
-                new SoundTrack(
-                    store.path(s.medium().hash()),
-                    s.medium().facts().container(),
-                    film().song().start(),
-                    clips,
-                    voice,
-                    length,
-                    fade))
-        .orElseGet(() -> new SoundTrack(null, null, 0, clips, voice, length, fade));
-  }
-
-  /** The lines that are spoken in it. */
-  public List<SpokenPart> spoken() {
-    List<SpokenPart> spoken = new ArrayList<>();
+  public Mix mix() {
+    FrameRate rate = production.rate();
+    long length = rate.sampleOf(cutting.length());
+    List<Part> parts = new ArrayList<>();
+    song.ifPresent(
+        s ->
+            parts.add(
+                new Part(
+                    Bus.MUSIC,
+                    s.medium().hash(),
+                    new SampleRange(0, length),
+                    new Course.Straight(film().music().start()),
+                    0)));
+    FilmSounds clips = new FilmSounds(resolved(), sounding);
+    parts.addAll(clips.parts());
     for (int i = 0; i < lines.size(); i++) {
       ReadLine line = lines.get(i);
-      Stretch at = cutting.voice().lines().get(i).at();
       if (line.medium() != null) {
-        spoken.add(
-            new SpokenPart(
+        parts.add(
+            new Part(
+                Bus.VOICE,
                 line.medium().hash(),
-                line.medium().facts().container(),
-                line.cuts(),
-                at.start(),
-                at.length(),
-                Speech.gainFor(line.loudness())));
+                cutting.voice().lines().get(i).at(),
+                new Course.Tightened(line.cuts()),
+                Part.voiceGain(line.loudness())));
       }
     }
-    return spoken;
-  }
-
-  /** What is heard of clips: with their pictures, and detached from them. */
-  public List<HeardClip> heardClips() {
-    List<HeardClip> heard = new ArrayList<>();
-    for (int i = 0; i < film().placements().size(); i++) {
-      heard(heard, film().placements().get(i), cutting.rangeOf(i));
-    }
-    for (Overlay overlay : film().overlays()) {
-      FrameRange range = cutting.beside().overlays().get(overlay.name());
-      if (range != null) {
-        heard(heard, overlay.placement(), range);
-      }
-    }
-    for (FilmSound sound : film().sounds()) {
-      Long start = cutting.beside().sounds().get(sound.id());
-      if (start != null && sounding.containsKey(sound.take())) {
-        FrameRange range = new FrameRange(start, start + sound.length());
-        ClipSound plain = new ClipSound(true, 0, 0, sound.gain());
-        heard.add(clip(takes.get(sound.take()), Run.PLAIN, sound.in(), range, plain));
-      }
-    }
-    return heard;
-  }
-
-  private void heard(List<HeardClip> heard, Placement shot, FrameRange range) {
-    if (shot.sound().on() && sounding.containsKey(shot.take())) {
-      heard.add(clip(takes.get(shot.take()), shot.run(), shot.in(), range, shot.sound()));
-    }
-  }
-
-  private HeardClip clip(Take take, Run run, long in, FrameRange range, ClipSound sound) {
-    FrameRate rate = production.rate();
-    long at = rate.sampleOf(range.start());
-    return new HeardClip(
-        take.media(),
-        sounding.get(take.id()),
-        run,
-        rate.sampleOf(in),
-        rate.sampleOf(take.frames()),
-        at,
-        rate.sampleOf(range.end()) - at,
-        rate.sampleOf(sound.lead()),
-        rate.sampleOf(sound.tail()),
-        sound.gain());
-  }
-
-  /** The hash of the song's file, or "". */
-  public String songHash() {
-    return song.map(s -> s.medium().hash()).orElse("");
+    return new Mix(parts, length, rate.sampleOf(film().finish().end().frames()));
   }
 }

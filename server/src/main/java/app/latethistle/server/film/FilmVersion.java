@@ -1,7 +1,8 @@
 package app.latethistle.server.film;
 
-import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Replace;
+import app.latethistle.server.stored.StoredEdit;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
@@ -33,7 +34,7 @@ class FilmVersion {
   FilmVersion(long productionId, String name, Film film) {
     this.productionId = productionId;
     this.name = name;
-    this.film = EditJson.write(new Edit.Replace(film, "go back to " + name));
+    this.film = StoredEdit.write(new Replace(film, "go back to " + name));
     madeAt = Instant.now();
   }
 
@@ -54,7 +55,7 @@ class FilmVersion {
   }
 
   /** The edit that makes the film this one. */
-  Edit.Replace edit() {
-    return (Edit.Replace) EditJson.read(film);
+  Replace edit() {
+    return (Replace) StoredEdit.read(film).on(Film.EMPTY);
   }
 }

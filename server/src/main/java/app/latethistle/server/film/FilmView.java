@@ -6,16 +6,15 @@ import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Reasons;
-import app.latethistle.core.film.Run;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.Fit;
 import app.latethistle.core.music.BeatGrid;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
-import app.latethistle.core.voice.Stretch;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Song;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -74,9 +73,9 @@ record FilmView(
       long in,
       long used,
       long material,
-      Framing framing,
+      Fit framing,
       boolean locked,
-      Run run,
+      Speed run,
       boolean sounding,
       ClipSound sound,
       int group,
@@ -169,16 +168,15 @@ record FilmView(
     List<JointView> joints = new ArrayList<>();
     List<String> reasons = reasons(state);
     for (int j = 0; j < film.joints().size(); j++) {
-      joints.add(
-          joint(state, film.joints().get(j), state.cutting().frames().get(j), reasons.get(j)));
+      joints.add(joint(state, film.ties().get(j), state.cutting().frames().get(j), reasons.get(j)));
     }
     return new FilmView(
         state.production().revision(),
         state.log().undoLabel(),
         state.log().redoLabel(),
         state.cutting().length(),
-        Samples.toSeconds(film.song().start()),
-        film.song().fade(),
+        Samples.toSeconds(film.music().start()),
+        film.finish().end().frames(),
         placed,
         joints,
         overlays(state, shots),
@@ -208,7 +206,7 @@ record FilmView(
   private static SpokenView spoken(VoiceClock.Spoken line, FrameRate rate) {
     List<HeardWord> words = new ArrayList<>();
     for (int w = 0; w < line.words().size(); w++) {
-      Stretch at = line.words().get(w).at();
+      SampleRange at = line.words().get(w).at();
       if (at.length() > 0) {
         words.add(
             new HeardWord(
@@ -237,6 +235,8 @@ record FilmView(
       FilmState state, Map<Long, Shot> shots, int place, Placement p, FrameRange range) {
     Shot shot = p.hasPicture() ? shots.get(Long.valueOf(p.shot())) : null;
     Take take = state.takes().get(p.take());
+    FrameRange shown =
+        p.run().shown(p.in(), take == null ? Long.MAX_VALUE / 4 : take.frames(), range.length());
     return new PlacedView(
         place,
         p.id(),
@@ -244,15 +244,15 @@ record FilmView(
         shot == null ? (p.hasPicture() ? "?" : "gap") : shot.label(),
         shot == null ? "" : shot.title(),
         p.hasPicture() ? Long.parseLong(p.take()) : 0,
-        p.in(),
-        p.run().used(range.length()),
+        shown.start(),
+        shown.length(),
         take == null ? 0 : take.frames(),
-        p.framing(),
+        p.framing().own().fit(),
         p.locked(),
-        p.run(),
-        state.sounding().containsKey(p.take()),
-        p.sound(),
-        p.group(),
+        Speed.of(p.run(), range.length()),
+        state.sounding().contains(p.take()),
+        p.heard(),
+        p.held().group(),
         range.start(),
         range.end());
   }
@@ -271,10 +271,10 @@ record FilmView(
           new OverlayView(
               placed(state, shots, -1, o.placement(), shown),
               o.layer(),
-              o.opacity(),
-              o.size(),
-              o.x(),
-              o.y(),
+              o.lie().opacity(),
+              o.lie().size(),
+              o.lie().x(),
+              o.lie().y(),
               joint(state, o.start(), shown.start(), ""),
               joint(state, o.end(), shown.end(), "")));
     }
@@ -353,6 +353,10 @@ record FilmView(
           case TIE_NOT_HONOURED -> cut + " cannot keep its beat: " + p.frames() + " f off";
           case BEAT_MISSING ->
               cut + " is tied to a beat this song does not have: cut again, or tie it anew";
+          case TIED_IN_CIRCLE ->
+              cut
+                  + " hangs on a line that is to start with the shot after it:"
+                  + " tie one of the two to something else";
           case WORD_MISSING -> cut + " is tied to a word that is not read: tie it anew";
           case INSIDE_WORD -> cut + " falls inside a word, " + p.frames() + " f from its end";
           case LINE_PAST_END ->
@@ -372,8 +376,8 @@ record FilmView(
     double[] beats = new double[grid.size()];
     long[] frames = new long[grid.size()];
     for (int i = 0; i < beats.length; i++) {
-      beats[i] = frames(grid.sampleOf(i) - state.film().song().start(), rate);
-      frames[i] = Cutting.frameOfBeat(i, state.film().song(), grid, rate);
+      beats[i] = frames(grid.sampleOf(i) - state.film().music().start(), rate);
+      frames[i] = Cutting.frameOfBeat(i, state.film().music(), grid, rate);
     }
     return new ClockView(
         state.song().map(s -> s.id()).orElse(null),

@@ -48,7 +48,7 @@ record ProposalView(
     int downbeats = 0;
     int beats = 0;
     int words = 0;
-    for (Tie tie : film.joints().subList(1, film.joints().size() - 1)) {
+    for (Tie tie : film.ties().subList(1, film.joints().size() - 1)) {
       if (tie instanceof Tie.OnBeat on) {
         boolean down = state.grid().isDownbeat(on.beat());
         downbeats += down ? 1 : 0;

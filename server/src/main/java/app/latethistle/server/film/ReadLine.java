@@ -1,7 +1,7 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.film.Narration;
-import app.latethistle.core.voice.Stretch;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.server.material.Medium;
 import java.util.List;
 
@@ -12,4 +12,5 @@ import java.util.List;
  * @param cuts what tightening leaves out, in samples of the reading
  * @param loudness of the reading, in LUFS
  */
-public record ReadLine(Narration.Line line, Medium medium, List<Stretch> cuts, double loudness) {}
+public record ReadLine(
+    Narration.Line line, Medium medium, List<SampleRange> cuts, double loudness) {}

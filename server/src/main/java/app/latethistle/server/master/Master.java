@@ -2,6 +2,7 @@ package app.latethistle.server.master;
 
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.Quality;
+import app.latethistle.server.stored.StoredOrder;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -63,7 +64,7 @@ public class Master {
 
   protected Master() {}
 
-  Master(long productionId, String name, MasterOrder order, Quality quality) {
+  Master(long productionId, String name, StoredOrder order, Quality quality) {
     this.productionId = productionId;
     this.name = name;
     this.orderBody = order.write();
@@ -86,8 +87,8 @@ public class Master {
     return name;
   }
 
-  MasterOrder order() {
-    return MasterOrder.read(orderBody);
+  StoredOrder order() {
+    return StoredOrder.read(orderBody);
   }
 
   public int width() {

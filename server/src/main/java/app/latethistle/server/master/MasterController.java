@@ -8,6 +8,7 @@ import app.latethistle.media.Quality;
 import app.latethistle.server.config.Jobs;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.stored.StoredOrder;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
@@ -141,13 +142,7 @@ class MasterController {
     FrameRate rate =
         asked.rate() == null ? state.production().rate() : FrameRate.parse(asked.rate());
     Program program = state.program(shape.width(), shape.height()).at(rate);
-    MasterOrder order =
-        new MasterOrder(
-            program,
-            state.songHash(),
-            state.film().song().start(),
-            state.heardClips(),
-            state.spoken());
+    StoredOrder order = new StoredOrder(program, state.mix());
     Master master = masters.save(new Master(productionId, name, order, asked.quality()));
     jobs.enqueue(renderMaster, master.id());
     return MasterView.of(master);

@@ -1,16 +1,14 @@
 package app.latethistle.server.master;
 
+import app.latethistle.core.mix.SoundSource;
 import app.latethistle.core.render.Program;
-import app.latethistle.core.render.Span;
-import app.latethistle.media.ClipPart;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.MasterCheck;
 import app.latethistle.media.MasterRender;
-import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Originals;
-import app.latethistle.media.SoundTrack;
-import app.latethistle.media.Speech;
+import app.latethistle.server.material.FilmSoundFiles;
 import app.latethistle.server.material.Media;
+import app.latethistle.server.stored.StoredOrder;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import java.io.IOException;
@@ -21,7 +19,6 @@ import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
 import org.slf4j.Logger;
@@ -38,14 +35,18 @@ class RenderMaster {
 
   @Bean("render-master")
   OneTimeTask<Long> renderMaster(
-      Masters masters, Media media, ContentStore store, TransactionTemplate transaction) {
+      Masters masters,
+      Media media,
+      ContentStore store,
+      FilmSoundFiles sounds,
+      TransactionTemplate transaction) {
     return Tasks.oneTime("render-master", Long.class)
         .onFailure(
             (complete, operations) ->
                 operations.reschedule(complete, Instant.now().plus(Duration.ofSeconds(2))))
         .execute(
             (instance, context) ->
-                new Run(instance.getData(), masters, media, store, transaction).run());
+                new Run(instance.getData(), masters, media, store, sounds, transaction).run());
   }
 
   /** Where a master's file lies. */
@@ -55,7 +56,12 @@ class RenderMaster {
 
   /** One attempt at one master. */
   private record Run(
-      long id, Masters masters, Media media, ContentStore store, TransactionTemplate transaction) {
+      long id,
+      Masters masters,
+      Media media,
+      ContentStore store,
+      SoundSource sounds,
+      TransactionTemplate transaction) {
 
     void run() {
       Master master = masters.findById(id).orElse(null);
@@ -64,15 +70,16 @@ class RenderMaster {
       }
       update(Master::begin);
       try {
-        MasterOrder order = master.order();
+        StoredOrder order = master.order();
         Path file = fileOf(store, id);
         render(master, order, file);
         masters.enter(id, Master.State.CHECKING);
         Program program = order.program();
-        MasterCheck check = MasterCheck.of(file, program.rate(), program.length(), program.fade());
+        MasterCheck check =
+            MasterCheck.of(file, program.rate(), program.length(), program.plannedBlack());
         long size = Files.size(file);
         Master.State how = check.faults().isEmpty() ? Master.State.DONE : Master.State.DOUBTFUL;
-        String said = check.faults().isEmpty() ? report(check) : String.join(" ", check.faults());
+        String said = check.faults().isEmpty() ? check.report() : String.join(" ", check.faults());
         update(m -> m.end(how, said, size));
       } catch (CancellationException e) {
         LOG.info("Master {} was cancelled.", id);
@@ -90,21 +97,13 @@ class RenderMaster {
       }
     }
 
-    private static String report(MasterCheck check) {
-      return String.format(
-          "%d frames, picture %.3f s, sound %.3f s, no unplanned black.",
-          check.frames(), check.seconds(), check.soundSeconds());
-    }
-
-    private void render(Master master, MasterOrder order, Path file) throws IOException {
+    private void render(Master master, StoredOrder order, Path file) throws IOException {
       Program program = order.program();
       Map<String, Originals.Original> files = new HashMap<>();
-      for (Span span : program.spans()) {
-        files.computeIfAbsent(
-            span.media(),
-            hash ->
-                new Originals.Original(
-                    store.path(hash), media.findById(hash).orElseThrow().facts()));
+      for (String hash : program.media()) {
+        files.put(
+            hash,
+            new Originals.Original(store.path(hash), media.findById(hash).orElseThrow().facts()));
       }
       MasterRender render =
           new MasterRender(
@@ -112,27 +111,7 @@ class RenderMaster {
               new Originals(files, program.rate()),
               master.quality(),
               store.derived("segments"));
-      render.render(sound(order), file, progress());
-    }
-
-    private SoundTrack sound(MasterOrder order) {
-      Program program = order.program();
-      long length = program.rate().sampleOf(program.length());
-      long fade = program.rate().sampleOf(program.fade());
-      List<Speech> voice = order.voice().stream().map(part -> part.speech(store)).toList();
-      List<ClipPart> clips = order.clips().stream().map(clip -> clip.part(store)).toList();
-      if (order.song().isEmpty()) {
-        return new SoundTrack(null, null, 0, clips, voice, length, fade);
-      }
-      MediaFacts facts = media.findById(order.song()).orElseThrow().facts();
-      return new SoundTrack(
-          store.path(order.song()),
-          facts.container(),
-          order.songStart(),
-          clips,
-          voice,
-          length,
-          fade);
+      render.render(order.mix(), sounds, file, progress());
     }
 
     /** Tells the database now and then, and asks it whether the person has cancelled. */

@@ -1,5 +1,6 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.look.Fit;
 import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.MoveVerdict;
 import app.latethistle.core.measure.Travel;
@@ -9,7 +10,6 @@ import app.latethistle.core.music.Section;
 import app.latethistle.core.story.CameraMove;
 import app.latethistle.core.story.StoryShot;
 import app.latethistle.core.take.Fault;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.ShotNumbers;
@@ -112,7 +112,7 @@ class MaterialController {
       int rotation,
       boolean sound,
       boolean still,
-      Framing framing,
+      Fit framing,
       double loss,
       String service,
       String prompt,
@@ -319,8 +319,8 @@ class MaterialController {
         facts.rotation(),
         facts.sound(),
         facts.kind() == MediaFacts.Kind.STILL,
-        Framing.byDefault(shape, production.shape()),
-        Framing.lossWhenFilled(shape, production.shape()),
+        Fit.byDefault(shape, production.shape()),
+        Fit.lossWhenFilled(shape, production.shape()),
         take.service(),
         take.prompt(),
         take.cost(),

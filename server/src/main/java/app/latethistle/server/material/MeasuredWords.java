@@ -1,11 +1,11 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.look.Fit;
 import app.latethistle.core.measure.MoveVerdict;
-import app.latethistle.core.measure.Span;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.story.StoryShot;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -44,11 +44,11 @@ final class MeasuredWords {
         troubles(f, verdict, shape, film));
   }
 
-  private static List<MaterialController.Stretch> seconds(List<Span> spans, double rate) {
+  private static List<MaterialController.Stretch> seconds(List<FrameRange> spans, double rate) {
     return spans.stream().map(s -> stretch(s, rate)).toList();
   }
 
-  private static MaterialController.Stretch stretch(Span span, double rate) {
+  private static MaterialController.Stretch stretch(FrameRange span, double rate) {
     return new MaterialController.Stretch(span.start() / rate, span.end() / rate);
   }
 
@@ -90,13 +90,13 @@ final class MeasuredWords {
     if (!f.marks().isEmpty()) {
       said.add("mark in the corner");
     }
-    if (Framing.lossWhenFilled(shape, film) >= Framing.FILL_LOSS) {
+    if (Fit.lossWhenFilled(shape, film) >= Fit.FILL_LOSS) {
       said.add("other shape than the film");
     }
     return said;
   }
 
-  private static String span(String what, Span span, double rate) {
+  private static String span(String what, FrameRange span, double rate) {
     return String.format(
         Locale.ROOT, "%s %.1f to %.1f s", what, span.start() / rate, span.end() / rate);
   }

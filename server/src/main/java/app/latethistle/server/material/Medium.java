@@ -3,6 +3,7 @@ package app.latethistle.server.material;
 import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.media.MediaFacts;
+import app.latethistle.server.stored.StoredFacts;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -29,7 +30,7 @@ public class Medium {
   Medium(String hash, long bytes, MediaFacts facts) {
     this.hash = hash;
     this.bytes = bytes;
-    this.facts = FactsJson.write(facts);
+    this.facts = StoredFacts.write(facts);
   }
 
   public String hash() {
@@ -42,7 +43,7 @@ public class Medium {
 
   public MediaFacts facts() {
     if (read == null) {
-      read = FactsJson.read(facts);
+      read = StoredFacts.read(facts);
     }
     return read;
   }
@@ -53,14 +54,14 @@ public class Medium {
 
   /** What was measured of its pictures, once it has been. */
   public Optional<TakeFacts> measured() {
-    return Optional.ofNullable(measured).map(FactsJson::readMeasured);
+    return Optional.ofNullable(measured).map(StoredFacts::readMeasured);
   }
 
   void measure(TakeFacts facts) {
-    measured = FactsJson.writeMeasured(facts);
+    measured = StoredFacts.writeMeasured(facts);
   }
 
   void mark(List<Box> marks) {
-    measured = FactsJson.writeMeasured(measured().orElseThrow().withMarks(marks));
+    measured = StoredFacts.writeMeasured(measured().orElseThrow().withMarks(marks));
   }
 }

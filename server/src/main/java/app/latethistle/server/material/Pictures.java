@@ -1,10 +1,10 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
 import app.latethistle.core.picture.MeanColours;
 import app.latethistle.core.render.PictureSource;
-import app.latethistle.core.take.Framing;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.Jpeg;
@@ -32,7 +32,7 @@ public class Pictures {
 
   /** Frames of takes at a rate, for the compositor. */
   public PictureSource at(FrameRate rate) {
-    return (hash, frames) -> proxy(hash, rate).reader(frames);
+    return (hash, frames, wish) -> proxy(hash, rate).reader(frames);
   }
 
   /**

@@ -6,6 +6,8 @@ import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.signal.Peaks;
+import app.latethistle.server.stored.StoredCorrections;
+import app.latethistle.server.stored.StoredSong;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -19,15 +21,10 @@ import jakarta.persistence.ManyToOne;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import tools.jackson.core.type.TypeReference;
-import tools.jackson.databind.json.JsonMapper;
 
 /** A song as it is kept, with its beats once it has been listened to. */
 @Entity
 public class Song {
-  private static final TypeReference<List<SungPart>> SUNG = new TypeReference<>() {};
-  private static final TypeReference<List<Double>> SPEEDS = new TypeReference<>() {};
-  private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private static final double SLOWEST = 0.25;
   private static final double QUICKEST = 4;
@@ -73,13 +70,6 @@ public class Song {
   /** How many of the corrections are in force; the others were taken back. */
   private int corrected;
 
-  /** A beat grid as it is stored. */
-  private record StoredGrid(
-      long[] beats, float[] sureness, int beatsPerBar, int firstDownbeat, double confidence) {}
-
-  /** Sections and key moments as they are stored. */
-  private record StoredParts(List<Section> sections, List<KeyMoment> moments) {}
-
   protected Song() {}
 
   Song(long productionId, String title, Medium medium) {
@@ -117,16 +107,13 @@ public class Song {
     if (grid == null) {
       return BeatGrid.EMPTY;
     }
-    StoredGrid s = JSON.readValue(grid, StoredGrid.class);
-    BeatGrid heard =
-        new BeatGrid(s.beats(), s.sureness(), s.beatsPerBar(), s.firstDownbeat(), s.confidence());
-    return Correction.all(heard, inForce());
+    return Correction.all(StoredSong.readGrid(grid), inForce());
   }
 
   /** Its sections, each beginning where the nearest downbeat is now. */
   public List<Section> sections() {
     BeatGrid now = grid();
-    List<Section> heard = JSON.readValue(parts, StoredParts.class).sections();
+    List<Section> heard = StoredSong.readParts(parts).sections();
     return Correction.allSections(heard, inForce()).stream()
         .map(section -> section.onBars(now))
         .toList();
@@ -134,7 +121,7 @@ public class Song {
 
   /** Where somebody sings, as told and put right. */
   public List<SungPart> sung() {
-    return Correction.allSung(JSON.readValue(sung, SUNG), inForce());
+    return Correction.allSung(StoredSong.readSung(sung), inForce());
   }
 
   /**
@@ -142,7 +129,7 @@ public class Song {
    * drawn for the sections as they are now.
    */
   public List<Double> pace() {
-    List<Double> drawn = JSON.readValue(pace, SPEEDS);
+    List<Double> drawn = StoredSong.readPace(pace);
     return drawn.size() == sections().size() ? drawn : List.of();
   }
 
@@ -162,7 +149,7 @@ public class Song {
             "A section moves 0.25 to 4 times as quickly as the film, not " + speed + ".");
       }
     }
-    pace = JSON.writeValueAsString(speeds);
+    pace = StoredSong.writePace(speeds);
   }
 
   /** How loud it is as a whole, in LUFS; null if it was not measured. */
@@ -172,11 +159,11 @@ public class Song {
 
   /** Its key moments. */
   public List<KeyMoment> moments() {
-    return JSON.readValue(parts, StoredParts.class).moments();
+    return StoredSong.readParts(parts).moments();
   }
 
   private List<Correction> corrections() {
-    return CorrectionJson.read(corrections);
+    return StoredCorrections.read(corrections);
   }
 
   private List<Correction> inForce() {
@@ -195,7 +182,7 @@ public class Song {
 
   /** Keeps what the one who made it tells of where somebody sings. */
   void sungIn(List<SungPart> told) {
-    sung = JSON.writeValueAsString(told);
+    sung = StoredSong.writeSung(told);
   }
 
   /** What undo takes back: a correction's label, or "". */
@@ -218,7 +205,7 @@ public class Song {
   void correct(Correction correction) {
     List<Correction> kept = new ArrayList<>(inForce());
     kept.add(correction);
-    corrections = CorrectionJson.write(kept);
+    corrections = StoredCorrections.write(kept);
     corrected = kept.size();
   }
 
@@ -245,16 +232,9 @@ public class Song {
   void heard(HeardSong listened) {
     BeatGrid heard = listened.analysis().grid();
     parts =
-        JSON.writeValueAsString(
-            new StoredParts(listened.analysis().sections(), listened.analysis().moments()));
-    grid =
-        JSON.writeValueAsString(
-            new StoredGrid(
-                heard.samples(),
-                heard.surenesses(),
-                heard.beatsPerBar(),
-                heard.firstDownbeat(),
-                heard.confidence()));
+        StoredSong.write(
+            new StoredSong.Parts(listened.analysis().sections(), listened.analysis().moments()));
+    grid = StoredSong.write(heard);
     loudness = listened.loudness();
     Peaks drawn = listened.peaks();
     peaks = Arrays.copyOf(drawn.peak(), drawn.peak().length * 2);

@@ -1,20 +1,18 @@
 package app.latethistle.server.preview;
 
+import app.latethistle.core.mix.Mix;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Segment;
+import app.latethistle.core.time.Samples;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
 import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.NoSuchElementException;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.springframework.core.io.FileSystemResource;
-import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -75,48 +73,75 @@ class PreviewController {
   ResponseEntity<String> picture(@PathVariable long productionId, @PathVariable String revision) {
     Program program = previews.program(current(productionId, revision));
     StringBuilder text = new StringBuilder("#EXTM3U\n#EXT-X-VERSION:7\n");
-    text.append("#EXT-X-PLAYLIST-TYPE:VOD\n#EXT-X-TARGETDURATION:3\n");
+    text.append("#EXT-X-PLAYLIST-TYPE:VOD\n#EXT-X-TARGETDURATION:4\n");
     text.append("#EXT-X-INDEPENDENT-SEGMENTS\n");
-    for (Segment segment : program.segments()) {
+    for (Segment segment : previews.segments(program)) {
       double seconds = program.rate().secondsOf(segment.range().length());
       text.append(String.format(Locale.ROOT, "#EXTINF:%.6f,%n", seconds));
-      text.append(segment.index()).append('-').append(segment.hash()).append(".ts\n");
+      text.append(segment.index()).append('-').append(segment.key()).append(".ts\n");
     }
     return playlist(text.append("#EXT-X-ENDLIST\n").toString());
   }
 
-  @GetMapping("/{index}-{hash:[0-9a-f]{64}}.ts")
-  ResponseEntity<Resource> segment(
+  @GetMapping("/{index}-{key:[0-9a-f]{64}}.ts")
+  ResponseEntity<byte[]> segment(
       @PathVariable long productionId,
       @PathVariable String revision,
       @PathVariable int index,
-      @PathVariable String hash)
+      @PathVariable String key)
       throws IOException {
     Program program = previews.program(current(productionId, revision));
-    List<Segment> segments = program.segments();
-    if (index < 0 || index >= segments.size() || !segments.get(index).hash().equals(hash)) {
-      throw new NoSuchElementException("This part of the film has changed; play it anew.");
+    List<Segment> segments = previews.segments(program);
+    if (index < 0 || index >= segments.size() || !segments.get(index).key().equals(key)) {
+      throw changed();
     }
+    return part("video/mp2t", previews.segment(program, segments, index));
+  }
+
+  private static NoSuchElementException changed() {
+    return new NoSuchElementException("This part of the film has changed; play it anew.");
+  }
+
+  /** A part is asked for by what it is, so it may be kept. */
+  private static ResponseEntity<byte[]> part(String type, byte[] bytes) {
     return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType("video/mp2t"))
+        .contentType(MediaType.parseMediaType(type))
         .cacheControl(CacheControl.maxAge(1, TimeUnit.HOURS))
-        .body(new FileSystemResource(previews.segment(program, index)));
+        .body(bytes);
   }
 
   @GetMapping("/sound.m3u8")
-  ResponseEntity<String> sound(@PathVariable long productionId, @PathVariable String revision)
-      throws IOException {
-    Path folder = previews.sound(current(productionId, revision));
-    return playlist(Files.readString(folder.resolve("sound.m3u8")));
+  ResponseEntity<String> sound(@PathVariable long productionId, @PathVariable String revision) {
+    Mix mix = current(productionId, revision).mix();
+    StringBuilder text = new StringBuilder("#EXTM3U\n#EXT-X-VERSION:7\n");
+    text.append("#EXT-X-PLAYLIST-TYPE:VOD\n#EXT-X-TARGETDURATION:5\n");
+    text.append("#EXT-X-INDEPENDENT-SEGMENTS\n#EXT-X-MAP:URI=\"sound-head.mp4\"\n");
+    for (PreviewService.SoundPart part : previews.sounds(mix)) {
+      double seconds = Samples.toSeconds(part.range().length());
+      text.append(String.format(Locale.ROOT, "#EXTINF:%.6f,%n", seconds));
+      text.append("sound-").append(part.index()).append('-').append(part.key()).append(".m4s\n");
+    }
+    return playlist(text.append("#EXT-X-ENDLIST\n").toString());
   }
 
-  @GetMapping("/sound.mp4")
-  ResponseEntity<Resource> soundFile(@PathVariable long productionId, @PathVariable String revision)
+  @GetMapping("/sound-head.mp4")
+  ResponseEntity<byte[]> soundHead() throws IOException {
+    return part("audio/mp4", previews.soundHead());
+  }
+
+  @GetMapping("/sound-{index}-{key:[0-9a-f]{64}}.m4s")
+  ResponseEntity<byte[]> soundPart(
+      @PathVariable long productionId,
+      @PathVariable String revision,
+      @PathVariable int index,
+      @PathVariable String key)
       throws IOException {
-    Path folder = previews.sound(current(productionId, revision));
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType("audio/mp4"))
-        .body(new FileSystemResource(folder.resolve("sound.mp4")));
+    Mix mix = current(productionId, revision).mix();
+    List<PreviewService.SoundPart> parts = previews.sounds(mix);
+    if (index < 0 || index >= parts.size() || !parts.get(index).key().equals(key)) {
+      throw changed();
+    }
+    return part("audio/mp4", previews.sound(mix, parts, index));
   }
 
   private static ResponseEntity<String> playlist(String text) {

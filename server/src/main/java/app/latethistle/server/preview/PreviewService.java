@@ -1,21 +1,28 @@
 package app.latethistle.server.preview;
 
+import app.latethistle.core.mix.Mix;
+import app.latethistle.core.mix.SoundSource;
 import app.latethistle.core.render.Compositor;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Segment;
+import app.latethistle.core.render.Segmentation;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.media.ContentStore;
-import app.latethistle.media.DecodedSounds;
+import app.latethistle.media.FragmentedMp4;
 import app.latethistle.media.Jpeg;
-import app.latethistle.media.SoundTrack;
+import app.latethistle.media.SoundEncoder;
+import app.latethistle.media.TransportTime;
 import app.latethistle.media.VideoEncoder;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.material.FilmSoundFiles;
 import app.latethistle.server.material.Pictures;
 import jakarta.annotation.PreDestroy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -33,7 +40,7 @@ class PreviewService {
 
   private final ContentStore store;
   private final Pictures pictures;
-  private final DecodedSounds sounds = new DecodedSounds();
+  private final SoundSource sounds;
   private final Map<String, Object> locks = new ConcurrentHashMap<>();
   private final ExecutorService ahead =
       Executors.newSingleThreadExecutor(
@@ -43,9 +50,10 @@ class PreviewService {
             return thread;
           });
 
-  PreviewService(ContentStore store, Pictures pictures) {
+  PreviewService(ContentStore store, Pictures pictures, FilmSoundFiles sounds) {
     this.store = store;
     this.pictures = pictures;
+    this.sounds = sounds;
   }
 
   @PreDestroy
@@ -77,41 +85,70 @@ class PreviewService {
     return jpeg[0];
   }
 
-  /** A segment's file, rendered now if it is not kept; the next one is begun behind it. */
-  Path segment(Program program, int index) throws IOException {
-    List<Segment> segments = program.segments();
-    Path file = rendered(program, segments.get(index));
+  /** The parts in which the film's pictures are played. */
+  List<Segment> segments(Program program) {
+    return Segmentation.PREVIEW.of(program);
+  }
+
+  /**
+   * A segment where it is in the film, rendered now if it is not kept; the next one is begun behind
+   * it.
+   *
+   * @return an MPEG transport stream
+   */
+  byte[] segment(Program program, List<Segment> segments, int index) throws IOException {
+    byte[] stream = Files.readAllBytes(rendered(program, segments.get(index)));
     if (index + 1 < segments.size()) {
-      Segment next = segments.get(index + 1);
-      ahead.execute(
-          () -> {
-            try {
-              rendered(program, next);
-            } catch (IOException e) {
-              // It will be asked for, and fail where somebody sees it.
-              LOG.debug("A segment could not be rendered ahead.", e);
-            }
-          });
+      begin(() -> rendered(program, segments.get(index + 1)));
     }
-    return file;
+    double start = program.rate().secondsOf(segments.get(index).range().start());
+    TransportTime.shift(stream, Math.round(start * TransportTime.TICKS));
+    return stream;
+  }
+
+  /** What may be wanted next. */
+  private interface Making {
+    Path make() throws IOException;
+  }
+
+  private void begin(Making next) {
+    ahead.execute(
+        () -> {
+          try {
+            next.make();
+          } catch (IOException e) {
+            // It will be asked for, and fail where somebody sees it.
+            LOG.debug("A part could not be made ahead.", e);
+          }
+        });
   }
 
   private Path rendered(Program program, Segment segment) throws IOException {
-    Path file = store.derived("preview", segment.hash() + ".ts");
-    synchronized (locks.computeIfAbsent(segment.hash(), k -> new Object())) {
+    return made(
+        store.derived("preview", segment.key() + ".ts"), file -> render(program, segment, file));
+  }
+
+  /** Writes a file. */
+  private interface Writing {
+    void write(Path file) throws IOException;
+  }
+
+  /** A file that is made if it is not kept, by one who wants it; others wait for it. */
+  private Path made(Path file, Writing writing) throws IOException {
+    String name = file.toString();
+    synchronized (locks.computeIfAbsent(name, k -> new Object())) {
       if (!Files.exists(file)) {
-        render(program, segment, file);
+        writing.write(file);
       }
     }
-    locks.remove(segment.hash());
+    locks.remove(name);
     return file;
   }
 
   private void render(Program program, Segment segment, Path file) throws IOException {
     Path part = ContentStore.partOf(file);
-    double start = program.rate().secondsOf(segment.range().start());
     try (VideoEncoder encoder =
-        VideoEncoder.preview(part, program.width(), program.height(), program.rate(), start)) {
+        VideoEncoder.preview(part, program.width(), program.height(), program.rate())) {
       new Compositor(program, pictures.at(program.rate())).draw(segment.range(), encoder::write);
       encoder.end();
       encoder.await();
@@ -121,17 +158,46 @@ class PreviewService {
     }
   }
 
-  /** The folder that holds the film's sound for HLS, made now if it is not kept. */
-  Path sound(FilmState state) throws IOException {
-    SoundTrack track = state.sound(store);
-    String key = track.key();
-    Path folder = store.derived("heard", key);
-    synchronized (locks.computeIfAbsent(key, k -> new Object())) {
-      if (!Files.exists(folder.resolve("sound.m3u8"))) {
-        track.encodeHls(folder, sounds);
-      }
+  /** A part of the film's sound: its samples, and a name that tells it from all others. */
+  record SoundPart(int index, SampleRange range, String key) {}
+
+  /** The parts in which the film's sound is played. */
+  List<SoundPart> sounds(Mix mix) {
+    List<SoundPart> parts = new ArrayList<>();
+    for (long at = 0; at < mix.length(); at += SoundEncoder.PART) {
+      SampleRange range = new SampleRange(at, Math.min(mix.length(), at + SoundEncoder.PART));
+      parts.add(new SoundPart(parts.size(), range, mix.key(range)));
     }
-    locks.remove(key);
-    return folder;
+    return parts;
+  }
+
+  /** What a player needs before the first part. */
+  byte[] soundHead() throws IOException {
+    Mix silence = Mix.silence(SoundEncoder.PART);
+    SampleRange range = new SampleRange(0, SoundEncoder.PART);
+    return sound(silence, new SoundPart(0, range, silence.key(range))).init();
+  }
+
+  /**
+   * A part of the sound where it is in the film, made now if it is not kept; the next one is begun
+   * behind it.
+   */
+  byte[] sound(Mix mix, List<SoundPart> parts, int index) throws IOException {
+    SoundPart part = parts.get(index);
+    byte[] moved = sound(mix, part).later(part.range().start());
+    if (index + 1 < parts.size()) {
+      begin(() -> encoded(mix, parts.get(index + 1)));
+    }
+    return moved;
+  }
+
+  private FragmentedMp4 sound(Mix mix, SoundPart part) throws IOException {
+    return FragmentedMp4.of(Files.readAllBytes(encoded(mix, part)));
+  }
+
+  private Path encoded(Mix mix, SoundPart part) throws IOException {
+    return made(
+        store.derived("heard", part.key() + ".mp4"),
+        file -> SoundEncoder.part(mix, part.range(), sounds, file));
   }
 }

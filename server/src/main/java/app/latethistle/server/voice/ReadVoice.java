@@ -5,13 +5,14 @@ import app.latethistle.core.film.Revoice;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.story.Story;
 import app.latethistle.core.story.StoryShot;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
-import app.latethistle.core.voice.Stretch;
 import app.latethistle.core.voice.Tightening;
 import app.latethistle.server.film.ReadLine;
 import app.latethistle.server.film.Voice;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Shots;
+import app.latethistle.server.stored.StoredReading;
 import app.latethistle.server.story.StoryService;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -71,12 +72,12 @@ class ReadVoice implements Voice {
 
   private static ReadLine read(
       SpokenLine line, VoiceLine its, Reading pick, Map<Integer, Shot> byStory, double gap) {
-    Reading.Heard heard = pick.heard();
+    StoredReading.Heard heard = pick.heard();
     Tightening tight =
         its.longest() == null ? Tightening.NONE : VoiceService.tightening(heard, its.longest());
     List<Narration.Word> words =
-        tight.words(heard.words()).stream()
-            .map(w -> new Narration.Word(w.text(), new Stretch(w.start(), w.end())))
+        tight.words(heard.alignment().words()).stream()
+            .map(w -> new Narration.Word(w.text(), new SampleRange(w.start(), w.end())))
             .toList();
     Narration.Line placed =
         new Narration.Line(

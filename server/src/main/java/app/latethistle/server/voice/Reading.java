@@ -1,11 +1,8 @@
 package app.latethistle.server.voice;
 
 import app.latethistle.core.signal.Peaks;
-import app.latethistle.core.voice.Alignment;
-import app.latethistle.core.voice.ReadingFacts;
-import app.latethistle.core.voice.SpokenWord;
-import app.latethistle.core.voice.Stretch;
 import app.latethistle.server.material.Medium;
+import app.latethistle.server.stored.StoredReading;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -16,8 +13,6 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
-import java.util.List;
-import tools.jackson.databind.json.JsonMapper;
 
 /** A line's recording and what was heard in it. */
 @Entity
@@ -25,30 +20,11 @@ class Reading {
   /** Spans of the waveform a second. */
   static final int PEAKS_A_SECOND = 100;
 
-  private static final JsonMapper JSON = JsonMapper.builder().build();
-
   /** Where a reading comes from. */
   enum Source {
     NARRATOR,
     FILE,
     RECORDED
-  }
-
-  /**
-   * What was heard.
-   *
-   * @param length in samples at 48 kHz
-   */
-  record Heard(
-      long length,
-      List<SpokenWord> words,
-      List<Stretch> strays,
-      double fit,
-      List<Stretch> pauses,
-      ReadingFacts facts) {
-    Alignment alignment() {
-      return new Alignment(words, strays, fit);
-    }
   }
 
   @Id
@@ -84,8 +60,8 @@ class Reading {
     this.medium = medium;
   }
 
-  Reading with(Heard found, Peaks drawn) {
-    heard = JSON.writeValueAsString(found);
+  Reading with(StoredReading.Heard found, Peaks drawn) {
+    heard = StoredReading.write(found);
     peaks = drawn.peak();
     return this;
   }
@@ -120,8 +96,8 @@ class Reading {
     return medium;
   }
 
-  Heard heard() {
-    return JSON.readValue(heard, Heard.class);
+  StoredReading.Heard heard() {
+    return StoredReading.read(heard);
   }
 
   /** The highest magnitude of each span of the waveform, 0 to 255. */

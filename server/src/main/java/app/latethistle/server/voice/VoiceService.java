@@ -5,13 +5,13 @@ import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.signal.Peaks;
 import app.latethistle.core.story.Delivery;
 import app.latethistle.core.story.SpokenLine;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import app.latethistle.core.voice.Alignment;
 import app.latethistle.core.voice.LongReading;
 import app.latethistle.core.voice.ModelReading;
 import app.latethistle.core.voice.Pauses;
 import app.latethistle.core.voice.ReadingFacts;
-import app.latethistle.core.voice.Stretch;
 import app.latethistle.core.voice.Tightening;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.ModelVoice;
@@ -22,6 +22,7 @@ import app.latethistle.server.film.VoiceChanged;
 import app.latethistle.server.material.BringIn;
 import app.latethistle.server.material.Medium;
 import app.latethistle.server.production.Productions;
+import app.latethistle.server.stored.StoredReading;
 import app.latethistle.server.story.StoryService;
 import app.latethistle.standins.narrator.Manner;
 import app.latethistle.standins.narrator.Narrator;
@@ -119,7 +120,7 @@ public class VoiceService {
     }
     Medium whole = bringIn.bringInSound(productionId, name, bytes);
     MonoSound recording = SongDecoder.reading(store.path(whole.hash()), whole.facts().container());
-    List<Stretch> parts = LongReading.part(recording, models);
+    List<SampleRange> parts = LongReading.part(recording, models);
     for (int i = 0; i < parts.size(); i++) {
       int from = (int) Math.min(recording.samples().length, parts.get(i).start());
       int to = (int) Math.min(recording.samples().length, parts.get(i).end());
@@ -139,14 +140,9 @@ public class VoiceService {
     MonoSound sound = SongDecoder.reading(store.path(medium.hash()), medium.facts().container());
     MonoSound coarse = SongDecoder.mono(store.path(medium.hash()), medium.facts().container());
     Alignment found = WordFinder.find(coarse, line.text());
-    Reading.Heard heard =
-        new Reading.Heard(
-            sound.samples().length,
-            found.words(),
-            found.strays(),
-            found.fit(),
-            Pauses.of(sound),
-            ReadingFacts.of(sound, found.words()));
+    StoredReading.Heard heard =
+        new StoredReading.Heard(
+            sound.samples().length, found, Pauses.of(sound), ReadingFacts.of(sound, found.words()));
     Peaks peaks = Peaks.of(sound, Reading.PEAKS_A_SECOND);
     transaction.executeWithoutResult(
         status -> {
@@ -238,8 +234,8 @@ public class VoiceService {
   }
 
   /** What is left out of a reading if no pause is to be longer. */
-  static Tightening tightening(Reading.Heard heard, double longest) {
-    return Tightening.to(heard.pauses(), heard.words(), longest, heard.length());
+  static Tightening tightening(StoredReading.Heard heard, double longest) {
+    return Tightening.to(heard.pauses(), heard.alignment().words(), longest, heard.length());
   }
 
   /** A reading as a WAV file, tightened if a longest pause is given. */

@@ -4,12 +4,13 @@ import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.story.SpokenLine;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import app.latethistle.core.voice.ReadingFacts;
-import app.latethistle.core.voice.Stretch;
 import app.latethistle.core.voice.Tightening;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.material.Song;
+import app.latethistle.server.stored.StoredReading;
 import app.latethistle.standins.narrator.Narrator;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
@@ -49,7 +50,7 @@ record VoiceView(
 
   /** A part of a reading. */
   record PartOfReading(double from, double to) {
-    static List<PartOfReading> of(List<Stretch> stretches) {
+    static List<PartOfReading> of(List<SampleRange> stretches) {
       return stretches.stream()
           .map(s -> new PartOfReading(Samples.toSeconds(s.start()), Samples.toSeconds(s.end())))
           .toList();
@@ -144,7 +145,7 @@ record VoiceView(
 
   private static List<SungOverlap> sungOverlaps(VoiceClock clock, FilmState film) {
     List<SungPart> sung = film.song().map(Song::sung).orElse(List.of());
-    long shift = film.film().song().start();
+    long shift = film.film().music().start();
     List<SungOverlap> overlaps = new ArrayList<>();
     for (VoiceClock.Spoken line : clock.lines()) {
       long both =
@@ -178,7 +179,7 @@ record VoiceView(
     long word = first.orElse(spoken == null ? 0 : spoken.at().start());
     int beat = -1;
     for (int i = 0;
-        spoken != null && i < grid.size() && grid.sampleOf(i) <= word + film.film().song().start();
+        spoken != null && i < grid.size() && grid.sampleOf(i) <= word + film.film().music().start();
         i++) {
       beat = i;
     }
@@ -201,7 +202,7 @@ record VoiceView(
   }
 
   private static ReadingView reading(Reading r, SpokenLine line, double longest) {
-    Reading.Heard heard = r.heard();
+    StoredReading.Heard heard = r.heard();
     Tightening tight = VoiceService.tightening(heard, longest);
     return new ReadingView(
         r.id(),
@@ -211,7 +212,7 @@ record VoiceView(
         !r.text().equals(line.text()),
         Samples.toSeconds(heard.length()),
         Samples.toSeconds(heard.length() - tight.saved()),
-        heard.words().stream()
+        heard.alignment().words().stream()
             .map(
                 w ->
                     new WordView(
@@ -221,9 +222,9 @@ record VoiceView(
                         w.confidence(),
                         w.isDoubtful()))
             .toList(),
-        PartOfReading.of(heard.strays()),
+        PartOfReading.of(heard.alignment().strays()),
         PartOfReading.of(tight.cuts()),
-        heard.fit(),
+        heard.alignment().fit(),
         heard.alignment().matches(),
         heard.alignment().found(),
         heard.facts(),

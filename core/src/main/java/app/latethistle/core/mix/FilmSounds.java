@@ -1,0 +1,86 @@
+package app.latethistle.core.mix;
+
+import app.latethistle.core.film.ClipSound;
+import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.Overlay;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.Run;
+import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.SampleRange;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/** What is heard of a film's clips: with their pictures, and detached from them. */
+public final class FilmSounds {
+  private final Resolved film;
+  private final Set<String> sounding;
+
+  /**
+   * @param sounding takes whose clips have a sound of their own
+   */
+  public FilmSounds(Resolved film, Set<String> sounding) {
+    this.film = film;
+    this.sounding = Set.copyOf(sounding);
+  }
+
+  /** The parts, those of the cut first. */
+  public List<Part> parts() {
+    List<Part> parts = new ArrayList<>();
+    for (int i = 0; i < film.film().placements().size(); i++) {
+      add(parts, film.film().placements().get(i), film.cutting().rangeOf(i));
+    }
+    for (Overlay overlay : film.film().overlays()) {
+      FrameRange range = film.cutting().beside().overlays().get(overlay.name());
+      if (range != null) {
+        add(parts, overlay.placement(), range);
+      }
+    }
+    for (FilmSound sound : film.film().sounds()) {
+      Long start = film.cutting().beside().sounds().get(sound.id());
+      if (start != null && isHeard(sound.take())) {
+        ClipSound plain = new ClipSound(true, 0, 0, sound.gain());
+        FrameRange range = FrameRange.ofLength(start, sound.length());
+        parts.add(part(film.takes().get(sound.take()), Run.PLAIN, sound.in(), range, plain));
+      }
+    }
+    return parts;
+  }
+
+  private boolean isHeard(String take) {
+    return sounding.contains(take) && film.takes().containsKey(take);
+  }
+
+  private void add(List<Part> parts, Placement shot, FrameRange range) {
+    boolean still = shot.run().way() == Run.Way.HOLD;
+    if (shot.heard().on() && isHeard(shot.take()) && !still) {
+      parts.add(part(film.takes().get(shot.take()), shot.run(), shot.in(), range, shot.heard()));
+    }
+  }
+
+  private Part part(Take take, Run run, long in, FrameRange range, ClipSound sound) {
+    FrameRate rate = film.rate();
+    long at = rate.sampleOf(range.start());
+    long picture = rate.sampleOf(range.end()) - at;
+    long lead = rate.sampleOf(sound.lead());
+    long end = at + picture + rate.sampleOf(sound.tail());
+    Run inSamples =
+        new Run(
+            run.way(),
+            run.from(),
+            run.to(),
+            run.between(),
+            rate.sampleOf(run.over()),
+            rate.sampleOf(run.since()));
+    return new Part(
+        Bus.CLIPS,
+        take.media(),
+        new SampleRange(at - lead, Math.max(at - lead, end)),
+        new Course.Running(
+            inSamples, rate.sampleOf(in), rate.sampleOf(take.frames()), lead, picture),
+        sound.gain());
+  }
+}

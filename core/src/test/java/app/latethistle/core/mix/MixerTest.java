@@ -1,0 +1,267 @@
+package app.latethistle.core.mix;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.latethistle.core.film.Run;
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.time.SampleRange;
+import app.latethistle.core.voice.Tightening;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class MixerTest {
+  private static final int RATE = 48_000;
+
+  private static float[] mixed(Mix mix, SoundSource source, SampleRange range) throws IOException {
+    float[] out = new float[2 * (int) range.length()];
+    int[] at = {0};
+    try (Mixer mixer = new Mixer(mix, source)) {
+      mixer.mix(
+          range,
+          (stereo, frames) -> {
+            System.arraycopy(stereo, 0, out, at[0], 2 * frames);
+            at[0] += 2 * frames;
+          });
+    }
+    assertThat(at[0]).isEqualTo(out.length);
+    return out;
+  }
+
+  private static float[] mixed(Mix mix, SoundSource source) throws IOException {
+    return mixed(mix, source, new SampleRange(0, mix.length()));
+  }
+
+  private static Part part(Bus bus, String media, long at, long length, Course course) {
+    return new Part(bus, media, SampleRange.ofLength(at, length), course, -3);
+  }
+
+  /** A song, clips that run in some ways, lines with rests left out, in any order. */
+  private static Mix mix(Random random, Map<String, float[]> sounds) {
+    long length = (long) RATE + random.nextInt(2 * RATE);
+    List<Part> parts = new ArrayList<>();
+    sounds.put("song", Tones.noise(random.nextLong(), 2 * RATE, 2));
+    parts.add(part(Bus.MUSIC, "song", 0, length, new Course.Straight(random.nextInt(RATE))));
+    for (int i = 0; i < 3; i++) {
+      String clip = "clip" + i;
+      int material = RATE / 2 + random.nextInt(RATE);
+      sounds.put(clip, Tones.noise(random.nextLong(), material, 2));
+      long picture = 4_000L + random.nextInt(RATE);
+      long lead = random.nextInt(4_000) - 1_000L;
+      long tail = random.nextInt(4_000) - 1_000L;
+      Run run =
+          new Run(
+              List.of(Run.Way.values()).get(random.nextInt(3)),
+              25 + random.nextInt(376),
+              25 + random.nextInt(376),
+              Run.Between.NEAREST);
+      parts.add(
+          part(
+              Bus.CLIPS,
+              clip,
+              random.nextInt(2 * RATE) - 5_000,
+              Math.max(1, lead + picture + tail),
+              new Course.Running(run, random.nextInt(9_000), material, lead, picture)));
+    }
+    for (int i = 0; i < 3; i++) {
+      String line = "line" + i;
+      int samples = RATE / 3 + random.nextInt(RATE / 2);
+      sounds.put(line, Tones.noise(random.nextLong(), samples, 1));
+      long cut = 3_000L + random.nextInt(5_000);
+      List<SampleRange> cuts =
+          random.nextBoolean() ? List.of() : List.of(SampleRange.ofLength(cut, 2_000));
+      long heard = samples - 2_000L * cuts.size();
+      long at = random.nextInt(2 * RATE) - 3_000L;
+      parts.add(part(Bus.VOICE, line, at, heard, new Course.Tightened(cuts)));
+    }
+    return new Mix(parts, length, random.nextInt(RATE / 2));
+  }
+
+  /** The same, written out in one go over the whole film, as the first releases mixed it. */
+  private static float[] plainly(Mix mix, Map<String, float[]> sounds) {
+    float[] film = new float[2 * (int) mix.length()];
+    List<SampleRange> speech = new ArrayList<>();
+    for (Part part : mix.parts()) {
+      if (part.bus() == Bus.VOICE) {
+        speech.add(part.at());
+      } else {
+        add(film, part, sounds.get(part.media()));
+      }
+    }
+    speech.sort(Comparator.comparingLong(SampleRange::start));
+    duck(film, speech);
+    for (Part part : mix.parts()) {
+      if (part.bus() == Bus.VOICE) {
+        float[] line =
+            new Tightening(((Course.Tightened) part.course()).cuts())
+                .apply(sounds.get(part.media()), 1);
+        for (int i = 0; i < line.length; i++) {
+          put(film, part.at().start() + i, Math.pow(10, part.gain() / 20), line[i], line[i]);
+        }
+      }
+    }
+    for (int i = 0; i < film.length; i++) {
+      film[i] *= (float) EndFade.gain(i / 2, mix.length(), mix.fade());
+    }
+    return film;
+  }
+
+  private static void add(float[] film, Part part, float[] sound) {
+    double gain = Math.pow(10, part.gain() / 20);
+    long length = part.at().length();
+    for (long k = 0; k < length; k++) {
+      if (part.course() instanceof Course.Straight straight) {
+        int at = 2 * (int) (straight.in() + k);
+        if (at + 1 < sound.length) {
+          put(film, part.at().start() + k, gain, sound[at], sound[at + 1]);
+        }
+      } else if (part.course() instanceof Course.Running r) {
+        double place = r.run().position(r.in(), r.material(), k - r.lead(), r.picture());
+        if (place >= 0 && place < Math.min(r.material(), sound.length / 2) - 1) {
+          double edge = Math.min(1, Math.min(k + 1, length - k) / 240.0);
+          int at = 2 * (int) place;
+          double rest = place - (int) place;
+          put(
+              film,
+              part.at().start() + k,
+              gain * edge,
+              sound[at] * (1 - rest) + sound[at + 2] * rest,
+              sound[at + 1] * (1 - rest) + sound[at + 3] * rest);
+        }
+      }
+    }
+  }
+
+  private static void put(float[] film, long at, double gain, double left, double right) {
+    if (at >= 0 && 2 * at < film.length) {
+      film[2 * (int) at] += (float) (gain * left);
+      film[2 * (int) at + 1] += (float) (gain * right);
+    }
+  }
+
+  private static void duck(float[] film, List<SampleRange> speech) {
+    for (int i = 0; i < speech.size(); ) {
+      long start = Math.max(0, speech.get(i).start());
+      long end = speech.get(i).end();
+      for (i++; i < speech.size() && speech.get(i).start() - end < RATE; i++) {
+        end = Math.max(end, speech.get(i).end());
+      }
+      for (long at = Math.max(0, start - RATE / 5);
+          at < Math.min(film.length / 2, end + RATE / 2);
+          at++) {
+        double down = Math.min((at - (start - RATE / 5)) / (RATE / 5.0), 1);
+        double up = Math.min((end + RATE / 2 - at) / (RATE / 2.0), 1);
+        float gain = (float) Math.pow(10, -9 * Math.min(down, up) / 20);
+        film[2 * (int) at] *= gain;
+        film[2 * (int) at + 1] *= gain;
+      }
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void blocksAreWhatTheWholeWouldBe(long seed) throws IOException {
+    Map<String, float[]> sounds = new HashMap<>();
+    Mix mix = mix(new Random(seed), sounds);
+    float[] ours = mixed(mix, new Tones(sounds));
+    float[] plain = plainly(mix, sounds);
+    for (int i = 0; i < plain.length; i++) {
+      assertThat(ours[i]).as("sample %d", i).isCloseTo(plain[i], within(2e-6f));
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void aPartMadeAloneIsThatPartOfTheWhole(long seed) throws IOException {
+    Random random = new Random(seed);
+    Map<String, float[]> sounds = new HashMap<>();
+    Mix mix = mix(random, sounds);
+    // Loud enough that the limiter works in places.
+    List<Part> loud =
+        mix.parts().stream()
+            .map(p -> new Part(p.bus(), p.media(), p.at(), p.course(), 30))
+            .toList();
+    Mix louder = new Mix(loud, mix.length(), mix.fade());
+    float[] whole = mixed(louder, new Tones(sounds));
+    for (int i = 0; i < 4; i++) {
+      long from = random.nextLong(mix.length() - 1);
+      long to = from + 1 + random.nextLong(Math.min(30_000, mix.length() - from));
+      float[] alone = mixed(louder, new Tones(sounds), new SampleRange(from, to));
+      assertThat(alone).isEqualTo(Arrays.copyOfRange(whole, 2 * (int) from, 2 * (int) to));
+    }
+  }
+
+  @Test
+  void linesMayComeInAnyOrder() throws IOException {
+    Map<String, float[]> sounds = new HashMap<>();
+    sounds.put("song", Tones.sine(220, 0.1, 0, 40 * RATE));
+    sounds.put("line", new float[RATE]);
+    Course line = new Course.Tightened(List.of());
+    List<Part> parts =
+        List.of(
+            part(Bus.MUSIC, "song", 0, 40L * RATE, new Course.Straight(0)),
+            part(Bus.VOICE, "line", 30L * RATE, RATE, line),
+            part(Bus.VOICE, "line", 10L * RATE, RATE, line));
+    float[] film = mixed(new Mix(parts, 40L * RATE, 0), new Tones(sounds));
+    double usual = peak(film, 5, 6);
+    assertThat(peak(film, 10.1, 10.9)).isCloseTo(usual * Math.pow(10, -9 / 20.0), within(1e-3));
+    assertThat(peak(film, 30.1, 30.9)).isCloseTo(usual * Math.pow(10, -9 / 20.0), within(1e-3));
+    assertThat(peak(film, 20, 21)).isCloseTo(usual, within(1e-4));
+  }
+
+  private static double peak(float[] film, double from, double to) {
+    double peak = 0;
+    for (int i = (int) (from * RATE); i < to * RATE; i++) {
+      peak = Math.max(peak, Math.abs(film[2 * i]));
+    }
+    return peak;
+  }
+
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void aKeyChangesWithWhatIsHeardAndNotWithWhere(long seed) throws IOException {
+    Random random = new Random(seed);
+    Map<String, float[]> sounds = new HashMap<>();
+    Mix mix = mix(random, sounds);
+    SampleRange range = SampleRange.ofLength(random.nextInt(20_000), 20_000);
+    // Another mix has the same key only where it has the same samples.
+    List<Part> parts = new ArrayList<>(mix.parts());
+    int changed = random.nextInt(parts.size());
+    Part old = parts.get(changed);
+    parts.set(
+        changed,
+        random.nextBoolean()
+            ? new Part(old.bus(), old.media(), old.at(), old.course(), old.gain() - 6)
+            : new Part(old.bus(), old.media(), old.at().shift(777), old.course(), old.gain()));
+    Mix other = new Mix(parts, mix.length(), mix.fade());
+    if (mix.key(range).equals(other.key(range))) {
+      assertThat(mixed(other, new Tones(sounds), range))
+          .isEqualTo(mixed(mix, new Tones(sounds), range));
+    }
+    // Everything later by the same time: the same sound, under the same name.
+    Mix later =
+        new Mix(
+            mix.parts().stream()
+                .map(p -> new Part(p.bus(), p.media(), p.at().shift(7_000), p.course(), p.gain()))
+                .toList(),
+            mix.length() + 7_000,
+            mix.fade());
+    SampleRange inside = SampleRange.ofLength(15_000, 9_000);
+    if (mix.key(inside).equals(later.key(inside.shift(7_000)))) {
+      assertThat(mixed(later, new Tones(sounds), inside.shift(7_000)))
+          .isEqualTo(mixed(mix, new Tones(sounds), inside));
+    } else {
+      // Only what begins before the film may tell them apart: it is cut off there.
+      assertThat(mix.parts()).anyMatch(p -> p.at().start() < 0);
+    }
+  }
+}

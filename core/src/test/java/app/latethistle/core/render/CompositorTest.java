@@ -1,0 +1,249 @@
+package app.latethistle.core.render;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIOException;
+
+import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Films;
+import app.latethistle.core.film.Run;
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Lie;
+import app.latethistle.core.picture.Frame;
+import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.time.FrameRate;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class CompositorTest {
+  private static Layer.Footage footage(String media, long in, long material, Run run, long length) {
+    return new Layer.Footage(media, material, in, run, length, Framing.FILL);
+  }
+
+  private static Layer.Part part(long start, long end, Layer layer) {
+    return new Layer.Part(new FrameRange(start, end), layer);
+  }
+
+  private static Program program(Layer root, long length) {
+    return new Program(root, length, FrameRate.FPS_24, Drawn.WIDTH, Drawn.HEIGHT);
+  }
+
+  private static List<byte[]> frames(Program program, PictureSource source, FrameRange range)
+      throws IOException {
+    List<byte[]> frames = new ArrayList<>();
+    new Compositor(program, source).draw(range, frame -> frames.add(frame.data().clone()));
+    return frames;
+  }
+
+  private static List<Integer> corner(Program program, PictureSource source, FrameRange range)
+      throws IOException {
+    return frames(program, source, range).stream().map(data -> data[0] & 255).toList();
+  }
+
+  /** A take of medium "a" from frame 10 of 16 on, drawn for 8 frames; what frames are seen. */
+  private static List<Integer> seen(Run run) throws IOException {
+    Program program =
+        program(new Layer.Sequence(List.of(part(0, 8, footage("a", 10, 16, run, 8)))), 8);
+    return corner(program, Drawn.flat(), new FrameRange(0, 8)).stream()
+        .map(luma -> luma - 40)
+        .toList();
+  }
+
+  private static List<Integer> twice(int... frames) {
+    return IntStream.of(frames).map(f -> 2 * f).boxed().toList();
+  }
+
+  @Test
+  void shotsFollowEachOtherAndHoldTheirLastFrame() throws IOException {
+    Program program =
+        program(
+            new Layer.Sequence(
+                List.of(
+                    part(0, 3, footage("a", 7, 200, Run.PLAIN, 3)),
+                    part(3, 6, footage("b", 18, 20, Run.PLAIN, 3)))),
+            8);
+    Drawn source = Drawn.flat();
+    assertThat(corner(program, source, new FrameRange(1, 8)))
+        .containsExactly(56, 58, 176, 178, 178, 16, 16);
+    assertThat(source.open).isZero();
+  }
+
+  @Test
+  void aTakeRunsAsItIsTold() throws IOException {
+    assertThat(seen(Run.at(50))).isEqualTo(twice(10, 11, 11, 12, 12, 13, 13, 14));
+    assertThat(seen(Run.at(200))).isEqualTo(twice(10, 12, 14, 15, 15, 15, 15, 15));
+    assertThat(seen(Run.PLAIN.withWay(Run.Way.HOLD))).containsOnly(20);
+    assertThat(seen(Run.at(50).withWay(Run.Way.REVERSE)))
+        .isEqualTo(twice(14, 14, 13, 13, 12, 12, 11, 11));
+    assertThat(seen(Run.PLAIN.withWay(Run.Way.BACK_AND_FORTH)))
+        .isEqualTo(twice(10, 11, 12, 13, 14, 15, 14, 13));
+    // From a quarter to 175 %: the same frames in all as at 100 %, late.
+    assertThat(seen(new Run(Run.Way.FORWARD, 25, 175, Run.Between.NEAREST)))
+        .isEqualTo(twice(10, 10, 11, 12, 13, 14, 15, 15));
+    // The second half of that run: it began four frames before the shot.
+    assertThat(seen(new Run(Run.Way.FORWARD, 25, 175, Run.Between.NEAREST, 8, 4)).subList(0, 3))
+        .isEqualTo(twice(13, 14, 15));
+  }
+
+  @Test
+  void framesBetweenAreMixed() throws IOException {
+    // A frame is two brighter than the one before; half-way it is one brighter.
+    assertThat(seen(Run.at(50).withBetween(Run.Between.BLENDED)))
+        .containsExactly(20, 21, 22, 23, 24, 25, 26, 27);
+    assertThat(seen(Run.at(25).withBetween(Run.Between.BLENDED)))
+        .containsExactly(20, 21, 21, 22, 22, 23, 23, 24);
+  }
+
+  @Test
+  void whatMovesIsDrawnWhereItWouldBe() throws IOException {
+    Run half = Run.at(50);
+    Program moving = program(footage("a", 4, 40, half.withBetween(Run.Between.MOTION), 20), 20);
+    Program mixed = program(footage("a", 4, 40, half.withBetween(Run.Between.BLENDED), 20), 20);
+    byte[] truth = new byte[Drawn.WIDTH];
+    for (int x = 0; x < truth.length; x++) {
+      // Frame 9 of the film is half-way from frame 8 to frame 9 of the take.
+      double away = (x - 6 - 2 * 8.5) / 4.0;
+      truth[x] = (byte) (60 + (int) Math.round(150 * Math.exp(-away * away)));
+    }
+    FrameRange range = new FrameRange(9, 10);
+    double byMotion = error(frames(moving, Drawn.bar(), range).get(0), truth);
+    double byMixing = error(frames(mixed, Drawn.bar(), range).get(0), truth);
+    assertThat(byMotion).isLessThan(byMixing / 2);
+  }
+
+  /** Mean squared error of the middle row. */
+  private static double error(byte[] frame, byte[] truth) {
+    double sum = 0;
+    for (int x = 0; x < truth.length; x++) {
+      int is = frame[Drawn.HEIGHT / 2 * Drawn.WIDTH + x] & 255;
+      sum += Math.pow(is - (truth[x] & 255), 2);
+    }
+    return sum / truth.length;
+  }
+
+  @Test
+  void whatLiesOverTheCutIsSeenOverIt() throws IOException {
+    Program program =
+        program(
+            new Layer.Stack(
+                new Layer.Sequence(List.of(part(0, 6, footage("a", 0, 200, Run.PLAIN, 6)))),
+                List.of(
+                    new Layer.Over(
+                        part(2, 4, footage("b", 0, 200, Run.PLAIN, 2)), new Lie(50, 100, 50, 50)),
+                    new Layer.Over(
+                        part(3, 5, footage("b", 9, 200, Run.PLAIN, 2)),
+                        new Lie(100, 50, 100, 100)))),
+            6);
+    List<byte[]> frames = frames(program, Drawn.flat(), new FrameRange(0, 6));
+    assertThat(frames.stream().map(d -> d[0] & 255)).containsExactly(40, 42, 92, 94, 48, 50);
+    int last = Drawn.WIDTH * Drawn.HEIGHT - 1;
+    assertThat(frames.stream().map(d -> d[last] & 255)).containsExactly(40, 42, 92, 158, 160, 50);
+  }
+
+  @Test
+  void whatIsCoveredWholeIsNotDrawnButGoesOnUnderIt() throws IOException {
+    Program program =
+        program(
+            new Layer.Stack(
+                new Layer.Sequence(List.of(part(0, 9, footage("a", 0, 200, Run.PLAIN, 9)))),
+                List.of(new Layer.Over(part(2, 6, footage("b", 0, 200, Run.PLAIN, 4)), Lie.WHOLE))),
+            9);
+    assertThat(corner(program, Drawn.flat(), new FrameRange(0, 9)))
+        .containsExactly(40, 42, 140, 142, 144, 146, 52, 54, 56);
+  }
+
+  @Test
+  void theEndFadesToBlackOnARaisedCosine() throws IOException {
+    Layer shot = new Layer.Sequence(List.of(part(0, 20, footage("a", 30, 200, Run.PLAIN, 20))));
+    Program program = program(new Layer.Faded(shot, new EndFade(10), 20), 20);
+    List<Integer> seen = corner(program, Drawn.flat(), new FrameRange(0, 20));
+    for (int f = 0; f < 20; f++) {
+      double gain = f < 10 ? 1 : 0.5 + 0.5 * Math.cos(Math.PI * (f - 10) / 10);
+      assertThat(seen.get(f)).isEqualTo((int) Math.round(16 + (40 + 60 + 2 * f - 16) * gain));
+    }
+  }
+
+  /** Films of every kind of run, with overlays, drawn frame by frame and in one go. */
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void anyFrameAloneIsTheFrameInItsTurn(long seed) throws IOException {
+    Random random = new Random(seed);
+    Program program = RandomPrograms.of(random);
+    long from = random.nextLong(Math.max(1, program.length() - 40));
+    FrameRange range = new FrameRange(from, Math.min(program.length(), from + 40));
+    List<byte[]> inTurn = frames(program, Drawn.noise(), range);
+    for (long f = range.start(); f < range.end(); f += 1 + random.nextInt(4)) {
+      byte[] alone = frames(program, Drawn.noise(), new FrameRange(f, f + 1)).get(0);
+      assertThat(alone).as("frame %d", f).isEqualTo(inTurn.get((int) (f - range.start())));
+    }
+  }
+
+  @Test
+  void framesThatComeDrawnAreShownAsTheyCome() throws IOException {
+    Film film = Films.film(new Random(5));
+    List<PictureSource.Wish> wishes = new ArrayList<>();
+    PictureSource drawing =
+        (media, frames, wish) -> {
+          wish.ifPresent(wishes::add);
+          return new Reader(64, 36);
+        };
+    Program program = RandomPrograms.of(film, 64, 36);
+    List<Integer> seen = corner(program, drawing, new FrameRange(0, 4));
+    assertThat(seen).containsExactly(77, 77, 77, 77);
+    assertThat(wishes).isNotEmpty().allMatch(w -> w.width() == 64 && w.height() == 36);
+  }
+
+  /** Frames that are drawn already, all alike. */
+  private record Reader(int width, int height) implements PictureSource.Reader {
+    @Override
+    public PictureShape shape() {
+      return PictureShape.of(width, height);
+    }
+
+    @Override
+    public boolean isDrawn() {
+      return true;
+    }
+
+    @Override
+    public Frame next() {
+      Frame frame = new Frame(width, height);
+      Arrays.fill(frame.data(), (byte) 77);
+      return frame;
+    }
+
+    @Override
+    public void close() {}
+  }
+
+  @Test
+  void aSourceThatFailsIsToldAndAllIsClosed() {
+    Drawn source = Drawn.flat();
+    PictureSource failing =
+        (media, frames, wish) -> {
+          if (media.equals("b")) {
+            throw new IOException("b is not there");
+          }
+          return source.open(media, frames, wish);
+        };
+    Program program =
+        program(
+            new Layer.Sequence(
+                List.of(
+                    part(0, 30, footage("a", 0, 200, Run.PLAIN, 30)),
+                    part(30, 60, footage("b", 0, 200, Run.PLAIN, 30)))),
+            60);
+    assertThatIOException()
+        .isThrownBy(() -> frames(program, failing, new FrameRange(0, 60)))
+        .withMessage("b is not there");
+    assertThat(source.open).isZero();
+  }
+}

@@ -1,0 +1,127 @@
+package app.latethistle.server.stored;
+
+import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.Material;
+import app.latethistle.core.film.Overlay;
+import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.SongUse;
+import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.Treatments;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * How the values of an aspect are stored.
+ *
+ * @param <I> the item
+ * @param <T> what is said of it
+ * @param <S> as which it is stored
+ */
+final class StoredAspect<I, T, S> {
+  /** What is said with nothing more to say. */
+  private record Plain() {}
+
+  private record Part(String take, long in) {}
+
+  private record Between(StoredTie start, StoredTie end) {}
+
+  private record Start(long start) {}
+
+  private static final List<StoredAspect<?, ?, ?>> ALL =
+      List.of(
+          new StoredAspect<>(
+              Aspect.SOURCE,
+              Part.class,
+              s -> new Part(s.take(), s.in()),
+              s -> new Material.Source(s.take, s.in)),
+          new StoredAspect<>(
+              Aspect.RUN,
+              StoredItems.Running.class,
+              StoredItems.Running::of,
+              StoredItems.Running::get),
+          new StoredAspect<>(
+              Aspect.FRAMING,
+              StoredLook.Shaped.class,
+              StoredLook.Shaped::of,
+              StoredLook.Shaped::get),
+          new StoredAspect<>(
+              Aspect.TREATMENTS, Plain.class, t -> new Plain(), p -> Treatments.NONE),
+          new StoredAspect<>(Aspect.MATTE, Plain.class, m -> new Plain(), p -> Matte.NONE),
+          new StoredAspect<>(
+              Aspect.CORRECTION, Plain.class, c -> new Plain(), p -> Correction.NONE),
+          new StoredAspect<>(
+              Aspect.SOUND, StoredItems.Heard.class, StoredItems.Heard::of, StoredItems.Heard::get),
+          new StoredAspect<>(Aspect.LOCK, Boolean.class, b -> b, b -> b),
+          new StoredAspect<>(Aspect.GROUP, Integer.class, g -> g, g -> g),
+          new StoredAspect<>(Aspect.TIE, StoredTie.class, StoredTie::of, StoredTie::get),
+          new StoredAspect<>(Aspect.TRANSITION, Plain.class, t -> new Plain(), p -> Transition.CUT),
+          new StoredAspect<>(Aspect.LAYER, Integer.class, l -> l, l -> l),
+          new StoredAspect<>(
+              Aspect.TIES,
+              Between.class,
+              t -> new Between(StoredTie.of(t.start()), StoredTie.of(t.end())),
+              b -> new Overlay.Ties(b.start.get(), b.end.get())),
+          new StoredAspect<>(
+              Aspect.LIE, StoredLook.Lying.class, StoredLook.Lying::of, StoredLook.Lying::get),
+          new StoredAspect<>(
+              Aspect.MUSIC, Start.class, m -> new Start(m.start()), s -> new SongUse(s.start)),
+          new StoredAspect<>(
+              Aspect.FINISH,
+              StoredLook.Finished.class,
+              StoredLook.Finished::of,
+              StoredLook.Finished::get));
+
+  private static final Map<String, StoredAspect<?, ?, ?>> BY_NAME =
+      ALL.stream().collect(Collectors.toMap(a -> a.aspect.name(), a -> a));
+
+  private final Aspect<I, T> aspect;
+  private final Class<S> type;
+  private final Function<T, S> write;
+  private final Function<S, T> read;
+
+  private StoredAspect(
+      Aspect<I, T> aspect, Class<S> type, Function<T, S> write, Function<S, T> read) {
+    this.aspect = aspect;
+    this.type = type;
+    this.write = write;
+    this.read = read;
+  }
+
+  /** The values that an edit sets, as they are stored. */
+  static <I, T> Map<String, JsonNode> values(SetAspect<I, T> edit) {
+    StoredAspect<?, ?, ?> stored = BY_NAME.get(edit.aspect().name());
+    Map<String, JsonNode> values = new LinkedHashMap<>();
+    edit.values().forEach((id, value) -> values.put(id, stored.tree(value)));
+    return values;
+  }
+
+  @SuppressWarnings("unchecked") // the value is one of the aspect that the name stands for
+  private JsonNode tree(Object value) {
+    return Json.MAPPER.valueToTree(write.apply((T) value));
+  }
+
+  /**
+   * The edit that sets stored values.
+   *
+   * @throws IllegalStateException if no aspect has that name
+   */
+  static SetAspect<?, ?> edit(String name, Map<String, JsonNode> values, String label) {
+    StoredAspect<?, ?, ?> stored = BY_NAME.get(name);
+    if (stored == null) {
+      throw new IllegalStateException("Nothing is known of a stored aspect '" + name + "'.");
+    }
+    return stored.edit(values, label);
+  }
+
+  private SetAspect<I, T> edit(Map<String, JsonNode> values, String label) {
+    Map<String, T> set = new LinkedHashMap<>();
+    values.forEach((id, value) -> set.put(id, read.apply(Json.as(value, type))));
+    return new SetAspect<>(aspect, set, label);
+  }
+}

@@ -1,0 +1,129 @@
+package app.latethistle.server.stored;
+
+import app.latethistle.core.music.Correction;
+import java.util.List;
+import tools.jackson.databind.JsonNode;
+
+/** What a person put right in a song, as it is stored. */
+public final class StoredCorrections {
+  /** Format 1 had no number; the list stood bare. */
+  private static final int FORMAT = 2;
+
+  private StoredCorrections() {}
+
+  /** One of them; of its values only those that it has. */
+  private record One(
+      String correction,
+      Long at,
+      Long from,
+      Long to,
+      Integer beats,
+      Boolean sung,
+      List<Long> taps,
+      Integer firstDownbeat) {
+    static One of(String name) {
+      return new One(name, null, null, null, null, null, null, null);
+    }
+
+    static One at(String name, long at) {
+      return new One(name, at, null, null, null, null, null, null);
+    }
+
+    static One span(String name, long from, long to, Boolean sung) {
+      return new One(name, null, from, to, null, sung, null, null);
+    }
+
+    static One list(String name, List<Long> taps, Integer beats, Integer firstDownbeat) {
+      return new One(name, null, null, null, beats, null, taps, firstDownbeat);
+    }
+  }
+
+  private record All(List<One> corrections) {}
+
+  /** Corrections as text, oldest first. */
+  public static String write(List<Correction> corrections) {
+    return Json.write(
+        FORMAT, new All(corrections.stream().map(StoredCorrections::stored).toList()));
+  }
+
+  private static One stored(Correction c) {
+    if (c instanceof Correction.Halve) {
+      return One.of("halve");
+    }
+    if (c instanceof Correction.Twice) {
+      return One.of("double");
+    }
+    if (c instanceof Correction.Downbeat d) {
+      return One.at("downbeat", d.at());
+    }
+    if (c instanceof Correction.Bars b) {
+      return One.list("bars", null, b.beats(), null);
+    }
+    if (c instanceof Correction.MoveBeat m) {
+      return One.span("move-beat", m.from(), m.to(), null);
+    }
+    if (c instanceof Correction.HoldTempo h) {
+      return One.span("hold-tempo", h.from(), h.to(), null);
+    }
+    if (c instanceof Correction.Taps t) {
+      return One.list("taps", t.at(), null, null);
+    }
+    if (c instanceof Correction.TempoMap t) {
+      return One.list("tempo-map", t.beats(), t.beatsPerBar(), t.firstDownbeat());
+    }
+    if (c instanceof Correction.AddBorder b) {
+      return One.at("add-border", b.at());
+    }
+    if (c instanceof Correction.MoveBorder m) {
+      return One.span("move-border", m.from(), m.to(), null);
+    }
+    Correction.Sung s = (Correction.Sung) c;
+    return One.span("sung", s.from(), s.to(), s.sung());
+  }
+
+  /** Corrections of any format. */
+  public static List<Correction> read(String text) {
+    JsonNode tree = Json.tree(text);
+    if (Json.format(tree, FORMAT) == 1) {
+      return tree.valueStream().map(StoredCorrections::ofFormat1).toList();
+    }
+    return Json.as(tree, All.class).corrections.stream()
+        .map(StoredCorrections::correction)
+        .toList();
+  }
+
+  /** Taps were stored as "at", the beats of a tempo map as "beats". */
+  private static Correction ofFormat1(JsonNode c) {
+    String name = c.get("correction").asString();
+    return switch (name) {
+      case "taps" -> new Correction.Taps(longs(c.get("at")));
+      case "tempo-map" ->
+          new Correction.TempoMap(
+              longs(c.get("beats")), c.get("beatsPerBar").asInt(), c.get("firstDownbeat").asInt());
+      default -> correction(Json.as(c, One.class));
+    };
+  }
+
+  private static List<Long> longs(JsonNode list) {
+    return list.valueStream().map(JsonNode::asLong).toList();
+  }
+
+  private static Correction correction(One c) {
+    return switch (c.correction) {
+      case "halve" -> new Correction.Halve();
+      case "double" -> new Correction.Twice();
+      case "downbeat" -> new Correction.Downbeat(c.at);
+      case "bars" -> new Correction.Bars(c.beats);
+      case "move-beat" -> new Correction.MoveBeat(c.from, c.to);
+      case "hold-tempo" -> new Correction.HoldTempo(c.from, c.to);
+      case "taps" -> new Correction.Taps(c.taps);
+      case "tempo-map" -> new Correction.TempoMap(c.taps, c.beats, c.firstDownbeat);
+      case "add-border" -> new Correction.AddBorder(c.at);
+      case "move-border" -> new Correction.MoveBorder(c.from, c.to);
+      case "sung" -> new Correction.Sung(c.from, c.to, c.sung);
+      default ->
+          throw new IllegalStateException(
+              "Nothing is known of a stored correction '" + c.correction + "'.");
+    };
+  }
+}

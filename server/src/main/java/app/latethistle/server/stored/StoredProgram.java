@@ -1,0 +1,187 @@
+package app.latethistle.server.stored;
+
+import app.latethistle.core.film.Run;
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Lie;
+import app.latethistle.core.render.Layer;
+import app.latethistle.core.render.Program;
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.time.FrameRate;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import tools.jackson.databind.JsonNode;
+
+/** What is drawn, as it is stored with an order. */
+record StoredProgram(Node root, long length, String rate, int width, int height) {
+
+  /** A layer. */
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "layer")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = Black.class, name = "black"),
+    @JsonSubTypes.Type(value = Footage.class, name = "footage"),
+    @JsonSubTypes.Type(value = Sequence.class, name = "sequence"),
+    @JsonSubTypes.Type(value = Stack.class, name = "stack"),
+    @JsonSubTypes.Type(value = Faded.class, name = "faded")
+  })
+  sealed interface Node {
+    Layer get();
+
+    static Node of(Layer layer) {
+      if (layer instanceof Layer.Footage f) {
+        return new Footage(
+            f.media(),
+            f.material(),
+            f.in(),
+            StoredItems.Running.of(f.run()),
+            f.length(),
+            StoredLook.Framed.of(f.framing()));
+      }
+      if (layer instanceof Layer.Sequence sequence) {
+        return new Sequence(sequence.parts().stream().map(Part::of).toList());
+      }
+      if (layer instanceof Layer.Stack stack) {
+        return new Stack(
+            of(stack.base()),
+            stack.overs().stream()
+                .map(o -> new Over(Part.of(o.part()), StoredLook.Lying.of(o.lie())))
+                .toList());
+      }
+      if (layer instanceof Layer.Faded faded) {
+        return new Faded(of(faded.layer()), faded.fade().frames(), faded.length());
+      }
+      return new Black();
+    }
+  }
+
+  record Black() implements Node {
+    @Override
+    public Layer get() {
+      return new Layer.Black();
+    }
+  }
+
+  record Footage(
+      String media,
+      long material,
+      long in,
+      StoredItems.Running run,
+      long length,
+      StoredLook.Framed framing)
+      implements Node {
+    @Override
+    public Layer get() {
+      return new Layer.Footage(media, material, in, run.get(), length, framing.get());
+    }
+  }
+
+  record Part(long start, long end, Node layer) {
+    static Part of(Layer.Part part) {
+      return new Part(part.range().start(), part.range().end(), Node.of(part.layer()));
+    }
+
+    Layer.Part get() {
+      return new Layer.Part(new FrameRange(start, end), layer.get());
+    }
+  }
+
+  record Sequence(List<Part> parts) implements Node {
+    @Override
+    public Layer get() {
+      return new Layer.Sequence(parts.stream().map(Part::get).toList());
+    }
+  }
+
+  record Over(Part part, StoredLook.Lying lie) {}
+
+  record Stack(Node base, List<Over> overs) implements Node {
+    @Override
+    public Layer get() {
+      return new Layer.Stack(
+          base.get(), overs.stream().map(o -> new Layer.Over(o.part.get(), o.lie.get())).toList());
+    }
+  }
+
+  record Faded(Node of, long fade, long length) implements Node {
+    @Override
+    public Layer get() {
+      return new Layer.Faded(of.get(), new EndFade(fade), length);
+    }
+  }
+
+  static StoredProgram of(Program program) {
+    return new StoredProgram(
+        Node.of(program.root()),
+        program.length(),
+        program.rate().toString(),
+        program.width(),
+        program.height());
+  }
+
+  Program get() {
+    return new Program(root.get(), length, FrameRate.parse(rate), width, height);
+  }
+
+  /** A program of format 1: a list of spans, each with the layer it lies on. */
+  static Program ofFormat1(JsonNode p) {
+    List<Layer.Part> cut = new ArrayList<>();
+    List<JsonNode> over = new ArrayList<>();
+    long end = p.path("length").asLong(0);
+    for (JsonNode span : p.get("spans")) {
+      boolean above = span.path("lie").path("layer").asInt(0) > 0;
+      if (above) {
+        over.add(span);
+      } else {
+        cut.add(span(span));
+      }
+      end = Math.max(end, span.get("range").get("end").asLong());
+    }
+    Layer layers = new Layer.Sequence(cut);
+    if (!over.isEmpty()) {
+      over.sort(Comparator.comparingInt(s -> s.get("lie").get("layer").asInt()));
+      layers = new Layer.Stack(layers, over.stream().map(StoredProgram::above).toList());
+    }
+    long fade = p.path("fade").asLong(0);
+    if (fade > 0) {
+      layers = new Layer.Faded(layers, new EndFade(fade), end);
+    }
+    JsonNode rate = p.get("rate");
+    return new Program(
+        layers,
+        end,
+        FrameRate.of(rate.get("numerator").asInt(), rate.get("denominator").asInt()),
+        p.get("width").asInt(),
+        p.get("height").asInt());
+  }
+
+  private static Layer.Over above(JsonNode span) {
+    JsonNode lie = span.get("lie");
+    return new Layer.Over(
+        span(span),
+        new Lie(
+            lie.get("opacity").asInt(),
+            lie.get("size").asInt(),
+            lie.get("x").asInt(),
+            lie.get("y").asInt()));
+  }
+
+  private static Layer.Part span(JsonNode span) {
+    FrameRange range =
+        new FrameRange(
+            span.get("range").get("start").asLong(), span.get("range").get("end").asLong());
+    Run run = EditsOfFormat1.run(span.get("run"));
+    return new Layer.Part(
+        range,
+        new Layer.Footage(
+            span.get("media").asString(),
+            span.get("frames").asLong(),
+            span.get("in").asLong(),
+            run,
+            range.length(),
+            new Framing(Fit.valueOf(span.get("framing").asString()))));
+  }
+}

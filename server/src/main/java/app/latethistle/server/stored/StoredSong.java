@@ -1,0 +1,120 @@
+package app.latethistle.server.stored;
+
+import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.music.KeyMoment;
+import app.latethistle.core.music.Section;
+import app.latethistle.core.music.SungPart;
+import java.util.List;
+import tools.jackson.databind.JsonNode;
+
+/** What was heard of a song and told of it, as it is stored. */
+public final class StoredSong {
+  /** Format 1 had no number; lists stood bare. */
+  private static final int FORMAT = 2;
+
+  private StoredSong() {}
+
+  private record Grid(
+      long[] beats, float[] sureness, int beatsPerBar, int firstDownbeat, double confidence) {}
+
+  private record Sounding(long start, long end, String kind, String name, double energy) {}
+
+  private record Moment(long at, String kind) {}
+
+  private record Heard(List<Sounding> sections, List<Moment> moments) {}
+
+  private record Sung(List<Span> sung) {}
+
+  private record Span(long start, long end) {}
+
+  private record Paces(List<Double> speeds) {}
+
+  /** Sections and key moments. */
+  public record Parts(List<Section> sections, List<KeyMoment> moments) {
+    /** Of a song that was not listened to. */
+    public static final Parts NONE = new Parts(List.of(), List.of());
+  }
+
+  /** Beats as text. */
+  public static String write(BeatGrid grid) {
+    return Json.write(
+        FORMAT,
+        new Grid(
+            grid.samples(),
+            grid.surenesses(),
+            grid.beatsPerBar(),
+            grid.firstDownbeat(),
+            grid.confidence()));
+  }
+
+  /** Beats of any format. */
+  public static BeatGrid readGrid(String text) {
+    Grid g = Json.as(checked(text), Grid.class);
+    return new BeatGrid(g.beats, g.sureness, g.beatsPerBar, g.firstDownbeat, g.confidence);
+  }
+
+  private static JsonNode checked(String text) {
+    JsonNode tree = Json.tree(text);
+    Json.format(tree, FORMAT);
+    return tree;
+  }
+
+  /** Sections and key moments as text. */
+  public static String write(Parts parts) {
+    return Json.write(
+        FORMAT,
+        new Heard(
+            parts.sections.stream()
+                .map(
+                    s ->
+                        new Sounding(
+                            s.start(),
+                            s.end(),
+                            Character.toString(s.kind()),
+                            s.name().name(),
+                            s.energy()))
+                .toList(),
+            parts.moments.stream().map(m -> new Moment(m.at(), m.kind().name())).toList()));
+  }
+
+  /** Sections and key moments of any format. */
+  public static Parts readParts(String text) {
+    Heard h = Json.as(checked(text), Heard.class);
+    return new Parts(
+        h.sections.stream()
+            .map(
+                s ->
+                    new Section(
+                        s.start, s.end, s.kind.charAt(0), Section.Name.valueOf(s.name), s.energy))
+            .toList(),
+        h.moments.stream().map(m -> new KeyMoment(m.at, KeyMoment.Kind.valueOf(m.kind))).toList());
+  }
+
+  /** Where somebody sings, as text. */
+  public static String writeSung(List<SungPart> parts) {
+    return Json.write(
+        FORMAT, new Sung(parts.stream().map(p -> new Span(p.start(), p.end())).toList()));
+  }
+
+  /** Where somebody sings, of any format. */
+  public static List<SungPart> readSung(String text) {
+    JsonNode tree = checked(text);
+    JsonNode list = tree.isArray() ? tree : tree.get("sung");
+    return list.valueStream()
+        .map(p -> Json.as(p, Span.class))
+        .map(p -> new SungPart(p.start, p.end))
+        .toList();
+  }
+
+  /** A drawn pace as text. */
+  public static String writePace(List<Double> speeds) {
+    return Json.write(FORMAT, new Paces(speeds));
+  }
+
+  /** A drawn pace of any format. */
+  public static List<Double> readPace(String text) {
+    JsonNode tree = checked(text);
+    JsonNode list = tree.isArray() ? tree : tree.get("speeds");
+    return list.valueStream().map(JsonNode::asDouble).toList();
+  }
+}

@@ -1,0 +1,304 @@
+package app.latethistle.server.stored;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatIllegalStateException;
+
+import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.ClipSound;
+import app.latethistle.core.film.Compound;
+import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.EditLog;
+import app.latethistle.core.film.Film;
+import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.Held;
+import app.latethistle.core.film.ItemKind;
+import app.latethistle.core.film.Joint;
+import app.latethistle.core.film.Marker;
+import app.latethistle.core.film.Material;
+import app.latethistle.core.film.Overlay;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Put;
+import app.latethistle.core.film.Recut;
+import app.latethistle.core.film.Replace;
+import app.latethistle.core.film.Revoice;
+import app.latethistle.core.film.Run;
+import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.SongUse;
+import app.latethistle.core.film.Tie;
+import app.latethistle.core.look.Appearance;
+import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.Shape;
+import app.latethistle.core.look.ShapedFraming;
+import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.Treatments;
+import app.latethistle.core.mix.Bus;
+import app.latethistle.core.mix.Course;
+import app.latethistle.core.mix.Mix;
+import app.latethistle.core.mix.Part;
+import app.latethistle.core.music.SungPart;
+import app.latethistle.core.render.Layer;
+import app.latethistle.core.render.Program;
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.SampleRange;
+import app.latethistle.media.Container;
+import app.latethistle.media.MediaFacts;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.JsonNode;
+
+/** What is stored is read back the same, and what earlier releases stored still opens. */
+class StoredFormatsTest {
+  private static final Placement SHOT =
+      new Placement(
+          "7~2",
+          new Material("7", "31", 12, new Run(Run.Way.REVERSE, 50, 200, Run.Between.MOTION, 60, 4)),
+          Appearance.of(Framing.SOFT)
+              .withFraming(ShapedFraming.of(Framing.SOFT).with(Shape.of(9, 16), Framing.FILL)),
+          new ClipSound(true, 6, -3, -4),
+          new Held(true, 2));
+  private static final Tie WORD = new Tie.OnWord("4", 2, Tie.Edge.END, -1);
+  private static final Overlay OVERLAY =
+      new Overlay(
+          2, SHOT.withId("7~3"), new Overlay.Ties(Tie.onBeat(4), WORD), new Lie(60, 30, 95, 5));
+  private static final FilmSound SOUND = new FilmSound("7~4", "31", 4, Tie.onBeat(8), 40, -6);
+  private static final Marker MARKER = new Marker("marker", Tie.free(90), "here the “door”");
+  private static final Film FILM =
+      new Film(
+          List.of(SHOT),
+          List.of(Joint.START, Joint.of(WORD)),
+          new SongUse(4800),
+          new Finish(new EndFade(12)),
+          List.of(OVERLAY),
+          List.of(SOUND),
+          List.of(MARKER));
+
+  static List<Edit> edits() {
+    Edit source = SetAspect.of(Aspect.SOURCE, "7~2", new Material.Source("31", 9));
+    return List.of(
+        source,
+        SetAspect.of(Aspect.RUN, Map.of("7~2", SHOT.run(), "7~3", Run.at(50))),
+        SetAspect.of(Aspect.FRAMING, "7~2", SHOT.framing()),
+        SetAspect.of(Aspect.TREATMENTS, "7~2", Treatments.NONE),
+        SetAspect.of(Aspect.MATTE, "7~2", Matte.NONE),
+        SetAspect.of(Aspect.CORRECTION, "7~2", Correction.NONE),
+        SetAspect.of(Aspect.SOUND, "7~2", SHOT.heard()),
+        SetAspect.of(Aspect.LOCK, "7~2", true).called("lock a shot"),
+        SetAspect.of(Aspect.GROUP, "7~2", 4),
+        SetAspect.of(Aspect.TIE, Film.END, WORD),
+        SetAspect.of(Aspect.TRANSITION, Film.END, Transition.CUT),
+        SetAspect.of(Aspect.LAYER, "7~3", 3),
+        SetAspect.of(Aspect.TIES, "7~3", OVERLAY.ties()),
+        SetAspect.of(Aspect.LIE, "7~3", OVERLAY.lie()),
+        SetAspect.of(Aspect.MUSIC, "", new SongUse(48)),
+        SetAspect.of(Aspect.FINISH, "", new Finish(new EndFade(7))),
+        new Recut(
+            "split a shot",
+            "",
+            List.of("7~2"),
+            List.of(SHOT, SHOT.withId("8")),
+            Map.of("8", Joint.of(Tie.onBeat(3)))),
+        Put.overlay(OVERLAY),
+        Put.away(ItemKind.OVERLAY, "7~3"),
+        Put.sound(SOUND),
+        Put.marker(MARKER),
+        new Compound("both", List.of(source, Put.away(ItemKind.MARKER, "marker"))),
+        new Revoice(
+            "4",
+            2,
+            new Revoice.Settled("", "AFTER", null, null),
+            new Revoice.Settled("9", "BAR", 3.0, 0.2)),
+        new Replace(FILM, "follow the beats"));
+  }
+
+  @ParameterizedTest
+  @MethodSource("edits")
+  void anEditIsReadBackTheSame(Edit edit) {
+    String text = StoredEdit.write(edit);
+    assertThat(text).startsWith("{\"format\":2,");
+    assertThat(StoredEdit.read(text).on(FILM)).isEqualTo(edit);
+  }
+
+  private static List<String> example(String name) throws IOException {
+    try (InputStream in = StoredFormatsTest.class.getResourceAsStream("1/" + name)) {
+      return new String(in.readAllBytes(), StandardCharsets.UTF_8).lines().toList();
+    }
+  }
+
+  /**
+   * A log of edits of every kind, taken from a store of format 1, and the film it came to there.
+   */
+  @Test
+  void aLogOfFormat1BecomesTheSameFilm() throws IOException {
+    EditLog log = EditLog.of(Film.EMPTY);
+    for (String body : example("edits.jsonl")) {
+      log = log.apply(StoredEdit.read(body).on(log.film()));
+    }
+    JsonNode then = Json.tree(String.join("\n", example("film-after-edits.json")));
+    Film film = log.film();
+    assertThat(film.placements()).hasSize(then.get("shots").size());
+    for (int i = 0; i < film.placements().size(); i++) {
+      Placement shot = film.placements().get(i);
+      JsonNode was = then.get("shots").get(i);
+      assertThat(shot.id()).isEqualTo(was.get("id").asString());
+      assertThat(shot.shot()).isEqualTo(number(was, "shotId"));
+      assertThat(shot.take()).isEqualTo(number(was, "takeId"));
+      assertThat(shot.in()).isEqualTo(was.get("in").asLong());
+      assertThat(shot.framing().own().fit().name()).isEqualTo(was.get("framing").asString());
+      assertThat(shot.locked()).isEqualTo(was.get("locked").asBoolean());
+      assertThat(shot.held().group()).isEqualTo(was.get("group").asInt());
+      assertThat(shot.run().way().name()).isEqualTo(was.get("way").asString());
+      assertThat(shot.run().from()).isEqualTo(was.get("from").asInt());
+      assertThat(shot.run().to()).isEqualTo(was.get("to").asInt());
+      assertThat(shot.heard().on()).isEqualTo(was.get("on").asBoolean());
+      assertThat(shot.heard().gain()).isEqualTo(was.get("gain").asInt());
+    }
+    assertThat(film.music().start()).isEqualTo(Math.round(then.get("songStart").asDouble() * 48e3));
+    assertThat(film.finish().end().frames()).isEqualTo(then.get("fade").asLong());
+    assertThat(film.overlays()).hasSize(then.get("overlays").asInt());
+    assertThat(film.sounds()).hasSize(then.get("sounds").asInt());
+    assertThat(film.markers()).hasSize(then.get("markers").size());
+    // All of it is undone and done again.
+    EditLog back = log;
+    while (!back.undoLabel().isEmpty()) {
+      back = back.undo();
+    }
+    assertThat(back.film()).isEqualTo(Film.EMPTY);
+    while (!back.redoLabel().isEmpty()) {
+      back = back.redo();
+    }
+    assertThat(back.film()).isEqualTo(film);
+    assertThat(log.undoLabel()).isNotEmpty();
+  }
+
+  private static String number(JsonNode node, String name) {
+    long number = node.get(name).asLong();
+    return number == 0 ? "" : Long.toString(number);
+  }
+
+  @Test
+  void otherEditsOfFormat1Open() throws IOException {
+    List<String> bodies = example("other-edits.jsonl");
+    Revoice voiced = (Revoice) StoredEdit.read(bodies.get(0)).on(Film.EMPTY);
+    assertThat(voiced.after()).isEqualTo(new Revoice.Settled("4", "BAR", 3.0, 0.25));
+    Film film = ((Replace) StoredEdit.read(bodies.get(1)).on(Film.EMPTY)).film();
+    // Shots had no names, and a tie before the first beat could be stored.
+    assertThat(film.placements()).extracting(Placement::id).containsExactly("7", "7~2");
+    assertThat(film.ties()).containsExactly(Tie.free(0), Tie.onBeat(0), Tie.onBeat(8));
+    assertThat(film.finish().end()).isEqualTo(new EndFade(24));
+    assertThat(StoredEdit.read(bodies.get(2)).on(film)).isInstanceOf(Put.class);
+    Replace version = (Replace) StoredEdit.read(example("film-version.json").get(0)).on(Film.EMPTY);
+    assertThat(version.film().placements()).hasSizeGreaterThan(10);
+    assertThat(version.label()).isEqualTo("go back to before the end");
+  }
+
+  @Test
+  void anOrderIsReadBackTheSameAndOneOfFormat1Opens() throws IOException {
+    Layer shot = new Layer.Footage("m", 90, 7, SHOT.run(), 30, Framing.SOFT);
+    Program program =
+        new Program(
+            new Layer.Faded(
+                new Layer.Stack(
+                    new Layer.Sequence(List.of(new Layer.Part(new FrameRange(0, 30), shot))),
+                    List.of(
+                        new Layer.Over(
+                            new Layer.Part(new FrameRange(3, 9), new Layer.Black()),
+                            new Lie(60, 30, 95, 5)))),
+                new EndFade(12),
+                30),
+            30,
+            FrameRate.of(30000, 1001),
+            1280,
+            720);
+    SampleRange at = new SampleRange(-5, 4_000);
+    Mix mix =
+        new Mix(
+            List.of(
+                new Part(Bus.MUSIC, "a", at, new Course.Straight(7), 0),
+                new Part(Bus.CLIPS, "b", at, new Course.Running(SHOT.run(), 1, 2, 3, 4), -3.5),
+                new Part(Bus.VOICE, "c", at, new Course.Tightened(List.of(at)), 6)),
+            48_000,
+            480);
+    StoredOrder order = new StoredOrder(program, mix);
+    assertThat(StoredOrder.read(order.write())).isEqualTo(order);
+
+    StoredOrder old = StoredOrder.read(example("master-order.json").get(0));
+    assertThat(old.program().length()).isEqualTo(1405);
+    assertThat(old.program().width()).isEqualTo(1280);
+    assertThat(old.program().media()).hasSizeGreaterThan(10).allMatch(m -> m.length() == 64);
+    assertThat(old.mix().length()).isEqualTo(1405 * 2_000);
+    assertThat(old.mix().parts()).extracting(Part::bus).contains(Bus.MUSIC, Bus.CLIPS, Bus.VOICE);
+    assertThat(StoredOrder.read(old.write())).isEqualTo(old);
+  }
+
+  @Test
+  void factsOfFormat1OpenAndAreWrittenAgain() throws IOException {
+    for (String text : example("media-facts.jsonl")) {
+      MediaFacts facts = StoredFacts.read(text);
+      assertThat(StoredFacts.read(StoredFacts.write(facts))).isEqualTo(facts);
+    }
+    MediaFacts clip = StoredFacts.read(example("media-facts.jsonl").get(0));
+    assertThat(clip.container()).isEqualTo(Container.MP4);
+    assertThat(clip.rate()).contains(FrameRate.FPS_24);
+    assertThat(clip.shape().orElseThrow().height()).isEqualTo(1024);
+    var measured = StoredFacts.readMeasured(example("take-facts.json").get(0));
+    assertThat(measured.frames()).isEqualTo(60);
+    assertThat(measured.usable()).isNotNull();
+    assertThat(StoredFacts.readMeasured(StoredFacts.writeMeasured(measured)))
+        .usingRecursiveComparison()
+        .isEqualTo(measured);
+  }
+
+  @Test
+  void songsOfFormat1OpenAndAreWrittenAgain() throws IOException {
+    var grid = StoredSong.readGrid(example("beat-grid.json").get(0));
+    assertThat(grid.samples()[1]).isEqualTo(55_084);
+    assertThat(StoredSong.readGrid(StoredSong.write(grid)).samples()).isEqualTo(grid.samples());
+    assertThat(StoredSong.readGrid(StoredSong.write(grid)).surenesses())
+        .isEqualTo(grid.surenesses());
+    var parts = StoredSong.readParts(example("song-parts.json").get(0));
+    assertThat(parts.sections()).hasSize(4);
+    assertThat(parts.moments()).hasSize(3);
+    assertThat(StoredSong.readParts(StoredSong.write(parts))).isEqualTo(parts);
+    List<SungPart> sung = StoredSong.readSung(example("sung.json").get(0));
+    assertThat(sung).containsExactly(new SungPart(48_000, 96_000));
+    assertThat(StoredSong.readSung(StoredSong.writeSung(sung))).isEqualTo(sung);
+    List<Double> pace = StoredSong.readPace(example("pace.json").get(0));
+    assertThat(pace).containsOnly(1.5).hasSize(5);
+    assertThat(StoredSong.readPace(StoredSong.writePace(pace))).isEqualTo(pace);
+    var corrections = StoredCorrections.read(example("corrections.json").get(0));
+    assertThat(corrections).hasSize(10);
+    assertThat(StoredCorrections.read(StoredCorrections.write(corrections))).isEqualTo(corrections);
+    String map =
+        "[{\"correction\":\"tempo-map\",\"beats\":[1,2,3,4],\"beatsPerBar\":3,\"firstDownbeat\":1}]";
+    assertThat(StoredCorrections.read(StoredCorrections.write(StoredCorrections.read(map))))
+        .isEqualTo(StoredCorrections.read(map));
+  }
+
+  @Test
+  void readingsOfFormat1OpenAndAreWrittenAgain() throws IOException {
+    StoredReading.Heard heard = StoredReading.read(example("reading.json").get(0));
+    assertThat(heard.length()).isEqualTo(95_794);
+    assertThat(heard.alignment().words()).hasSize(4);
+    assertThat(heard.facts().loudness()).isNegative();
+    assertThat(StoredReading.read(StoredReading.write(heard))).isEqualTo(heard);
+  }
+
+  @Test
+  void whatANewerReleaseStoredIsRefusedWithWhatToDo() {
+    assertThatIllegalStateException()
+        .isThrownBy(() -> StoredEdit.read("{\"format\":99,\"edit\":\"set\"}"))
+        .withMessageContaining("newer release");
+  }
+}
