@@ -1,7 +1,9 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { useShelf } from "../../api/queries";
+import { call } from "../../api/client";
+import { keys, useShelf } from "../../api/queries";
 import { fraunces, ink } from "../../theme";
 import { NewProduction } from "./NewProduction";
 import { ShelfRow } from "./ShelfRow";
@@ -10,6 +12,7 @@ import { ShelfRow } from "./ShelfRow";
 export function Shelf() {
   const shelf = useShelf();
   const [making, setMaking] = useState(false);
+  const demo = useDemo();
   const productions = shelf.data ?? [];
   return (
     <Box sx={{ height: "100%", display: "flex", flexDirection: "column" }}>
@@ -51,6 +54,16 @@ export function Shelf() {
             <Button variant="contained" color="primary" onClick={() => setMaking(true)}>
               Make a production
             </Button>
+            <Button
+              sx={{ ml: 3 }}
+              disabled={demo.isPending}
+              onClick={() => {
+                demo.mutate();
+              }}
+            >
+              Put the demo on it
+            </Button>
+            {demo.error && <Box sx={{ mt: 3, color: ink.rust }}>{demo.error.message}</Box>}
           </Box>
         )}
         {productions.map((p) => (
@@ -60,4 +73,15 @@ export function Shelf() {
       {making && <NewProduction onClose={() => setMaking(false)} />}
     </Box>
   );
+}
+
+/** Puts the demo on the shelf; its productions are there at once and are filled one by one. */
+function useDemo() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: async () => {
+      await call("POST", "/api/demo");
+      await client.invalidateQueries({ queryKey: keys.shelf });
+    },
+  });
 }

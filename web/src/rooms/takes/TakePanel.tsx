@@ -100,7 +100,8 @@ export function TakePanel({ production, shot, take, shots, judge, onPick }: Prop
       {take.facts ? (
         <MeasuredFacts take={take} facts={take.facts} />
       ) : (
-        ready && (
+        ready &&
+        !take.reason && (
           <Box sx={{ px: 4, py: 2, color: ink.ink2 }}>
             Measuring, {Math.floor(100 * Math.min(1, take.measuring))} %
           </Box>

@@ -118,7 +118,9 @@ export function TakeTile(props: TileProps) {
           ) : take.facts ? (
             <Box sx={{ color: ink.moss }}>{take.still ? "clean" : `${take.facts.move}, clean`}</Box>
           ) : take.state === "READY" ? (
-            <Box sx={{ color: ink.ink2 }}>measuring</Box>
+            <Box sx={{ color: take.reason ? ink.rust : ink.ink2 }}>
+              {take.reason ? "not measured" : "measuring"}
+            </Box>
           ) : null}
           <Fitting take={take} production={production} />
         </Box>

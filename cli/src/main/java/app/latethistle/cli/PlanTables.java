@@ -37,17 +37,27 @@ final class PlanTables {
     }
 
     double number(String column) throws IOException {
+      return number(column, 0, "0 or more");
+    }
+
+    private double number(String column, double least, String wanted) throws IOException {
       String value = text(column);
       try {
         double number = Double.parseDouble(value);
-        if (Double.isFinite(number) && number >= 0) {
+        if (Double.isFinite(number) && number >= least) {
           return number;
         }
       } catch (NumberFormatException e) {
         // Told below, with the value.
       }
       throw new IOException(
-          file + ": line " + line + ": '" + value + "' is no " + column + "; give 0 or more.");
+          file + ": line " + line + ": '" + value + "' is no " + column + "; give " + wanted + ".");
+    }
+
+    /** A number that may be negative; 0 if there is none. */
+    double signed(String column) throws IOException {
+      boolean empty = fields.getOrDefault(column, "").isEmpty();
+      return empty ? 0 : number(column, -Double.MAX_VALUE, "a number");
     }
 
     double number(String column, double otherwise) throws IOException {
@@ -181,9 +191,9 @@ final class PlanTables {
               .looking(
                   new Traits(
                       row.number("energy", -1),
-                      row.number("right", 0),
-                      row.number("down", 0),
-                      row.number("zoom", 0),
+                      row.signed("right"),
+                      row.signed("down"),
+                      row.signed("zoom"),
                       new float[0])));
     }
     return shots;

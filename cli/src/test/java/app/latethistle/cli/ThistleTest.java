@@ -159,6 +159,20 @@ class ThistleTest {
     assertThat(json).doesNotContain("inside");
     assertThat(json.split("\"shot\" :")).hasSize(7);
 
+    Files.writeString(
+        shots,
+        """
+        shot,seconds,energy,right,down,zoom
+        010,5,0.2,-0.4,-0.1,-0.05
+        020,6,1,0.3,0,0.1
+        030,5,0,0,0,0
+        040,4,,,,
+        """);
+    assertThat(run(asked).code()).isZero();
+    Files.writeString(shots, "shot,seconds,right\n010,5,left\n020,5,0\n");
+    assertThat(run(asked).err()).contains("'left' is no right; give a number");
+    Files.writeString(shots, "shot,seconds\n010,5\n020,6\n030,5\n040,4\n");
+
     asked[10] = "hasty";
     assertThat(run(asked).err()).contains("no pace 'hasty'");
     Files.writeString(shots, "shot,seconds\n010,five\n");

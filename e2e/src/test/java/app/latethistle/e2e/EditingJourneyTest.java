@@ -192,12 +192,18 @@ class EditingJourneyTest {
     assertThat(frameOfFirst(page)).isEqualTo(start);
   }
 
+  /** The film as the server has it. */
+  private static final String FILM =
+      "fetch(`/api/productions/${location.pathname.split('/')[2]}/film`).then(r => r.json())";
+
   /** The first cut's frame, as the server has it. */
   private static String frameOfFirst(Page page) {
-    return (String)
-        page.evaluate(
-            "async () => String((await (await fetch(`/api/productions/${location.pathname"
-                + ".split('/')[2]}/film`)).json()).joints[1].frame)");
+    return (String) page.evaluate("() => " + FILM + ".then(f => String(f.joints[1].frame))");
+  }
+
+  /** The first of the take's frames that the first shot shows, as the server has it. */
+  private static int inOfFirst(Page page) {
+    return (Integer) page.evaluate("() => " + FILM + ".then(f => f.shots[0].in)");
   }
 
   private static void inTwoWindows(Page page, Browsers browsers) {
@@ -214,10 +220,16 @@ class EditingJourneyTest {
     assertThat(there.button("soft")).hasAttribute("aria-pressed", "true");
     press(other, "Home", "s");
     assertThat(there.button("soft")).hasAttribute("aria-pressed", "true");
-    // Both change the same: the second is asked.
+    // Both change the same shot, but not the same of it: both changes are kept.
     press(page, "Home", "s", "f");
     assertThat(new Steps(page).button("fit")).hasAttribute("aria-pressed", "true");
     press(other, "m", "ArrowRight");
+    assertThat(there.button("fit")).hasAttribute("aria-pressed", "true");
+    // Both slip it: the second is asked.
+    int in = inOfFirst(page);
+    press(page, "Home", "s", "m", "ArrowRight", "ArrowRight");
+    page.waitForFunction("in => " + FILM + ".then(f => f.shots[0].in === in)", in + 2);
+    press(other, "ArrowRight");
     Locator dialog = other.getByRole(AriaRole.DIALOG);
     assertThat(dialog).containsText("Changed in two windows");
     there.button("Make my change on it").click();

@@ -21,7 +21,7 @@ import java.util.concurrent.TimeUnit;
  * a thread of its own into a short queue of buffers that go round.
  */
 public final class ClipReader implements PictureSource.Reader {
-  private static final int AHEAD = 4;
+  private static final int AHEAD = 8;
   private static final int PATIENCE_SECONDS = 60;
 
   private final PictureShape shape;

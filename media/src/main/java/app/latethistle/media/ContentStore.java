@@ -3,10 +3,12 @@ package app.latethistle.media;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.nio.channels.FileChannel;
 import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
 import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -46,6 +48,7 @@ public final class ContentStore {
       boolean isNew = !Files.exists(path);
       if (isNew) {
         Files.createDirectories(path.getParent());
+        sync(part);
         moveInto(part, path);
       }
       return new Stored(hash, bytes, path, isNew);
@@ -53,6 +56,13 @@ public final class ContentStore {
       throw new IllegalStateException("Every Java platform has SHA-256.", e);
     } finally {
       Files.deleteIfExists(part);
+    }
+  }
+
+  /** An original counts as here once it would survive the machine losing power. */
+  private static void sync(Path part) throws IOException {
+    try (FileChannel file = FileChannel.open(part, StandardOpenOption.WRITE)) {
+      file.force(true);
     }
   }
 

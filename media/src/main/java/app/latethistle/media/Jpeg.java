@@ -23,8 +23,8 @@ import javax.imageio.stream.ImageOutputStream;
 
 /** Frames to and from JPEG. */
 public final class Jpeg {
-  private static final byte[] LUMA = limited(219);
-  private static final byte[] CHROMA = limited(224);
+  private static final byte[] LUMA = limited(0, 16, 219);
+  private static final byte[] CHROMA = limited(128, 128, 224);
 
   static {
     ImageIO.setUseCache(false);
@@ -40,14 +40,11 @@ public final class Jpeg {
 
   private Jpeg() {}
 
-  private static byte[] limited(int span) {
+  /** Codes of full range as those of limited range: 0 to 255 become {@code span} codes. */
+  private static byte[] limited(int zero, int limitedZero, int span) {
     byte[] table = new byte[256];
     for (int v = 0; v < 256; v++) {
-      table[v] =
-          (byte)
-              (span == 219
-                  ? Math.round(16 + v * 219 / 255.0)
-                  : Math.round(128 + (v - 128) * 224 / 255.0));
+      table[v] = (byte) Math.round(limitedZero + (v - zero) * span / 255.0);
     }
     return table;
   }

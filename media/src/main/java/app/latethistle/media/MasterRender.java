@@ -11,6 +11,7 @@ import app.latethistle.core.render.Segmentation;
 import app.latethistle.core.time.FrameRange;
 import java.io.Closeable;
 import java.io.IOException;
+import java.io.InterruptedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
@@ -18,6 +19,8 @@ import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.CancellationException;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.FutureTask;
 
 /**
  * Renders a master: segment by segment, each kept by its hash, then joined without encoding again.
@@ -25,7 +28,7 @@ import java.util.concurrent.CancellationException;
  */
 public final class MasterRender {
   /** Frames before a segment's end at which the next one's encoder is started. */
-  private static final int AHEAD = 8;
+  private static final int AHEAD = 20;
 
   private final Program program;
   private final PictureSource source;
@@ -61,20 +64,61 @@ public final class MasterRender {
     Files.createDirectories(segments);
     List<Segment> all = Segmentation.MASTER.of(program);
     List<Path> pieces = all.stream().map(this::pathOf).toList();
-    for (int i = 0; i < all.size(); ) {
-      int end = i;
-      while (end < all.size() && !Files.exists(pieces.get(end))) {
-        end++;
+    Path track = ContentStore.partOf(target.resolveSibling("sound"));
+    // The sound is encoded beside the pictures: neither keeps a core busy all the time.
+    FutureTask<Void> sound =
+        new FutureTask<>(
+            () -> {
+              SoundEncoder.m4a(mix, sounds, track);
+              return null;
+            });
+    Thread beside = new Thread(sound, "master-sound");
+    beside.setDaemon(true);
+    beside.start();
+    try {
+      for (int i = 0; i < all.size(); ) {
+        int end = i;
+        while (end < all.size() && !Files.exists(pieces.get(end))) {
+          end++;
+        }
+        if (end > i) {
+          draw(all.subList(i, end), progress);
+          i = end;
+        } else {
+          progress.frames(all.get(i).range().end());
+          i++;
+        }
       }
-      if (end > i) {
-        draw(all.subList(i, end), progress);
-        i = end;
-      } else {
-        progress.frames(all.get(i).range().end());
-        i++;
-      }
+      await(sound);
+      join(all, pieces, track, target);
+    } finally {
+      stop(sound, beside);
+      Files.deleteIfExists(track);
     }
-    join(pieces, mix, sounds, target);
+  }
+
+  /** Ends the sound's encoding if it still goes on, so that it writes no more. */
+  private static void stop(FutureTask<Void> sound, Thread beside) {
+    sound.cancel(true);
+    try {
+      beside.join(5_000);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private static void await(FutureTask<Void> sound) throws IOException {
+    try {
+      sound.get();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new InterruptedIOException("Interrupted while the sound was encoded.");
+    } catch (ExecutionException e) {
+      if (e.getCause() instanceof IOException failed) {
+        throw failed;
+      }
+      throw new IllegalStateException(e.getCause());
+    }
   }
 
   private Path pathOf(Segment segment) {
@@ -159,21 +203,18 @@ public final class MasterRender {
     }
   }
 
-  private void join(List<Path> pieces, Mix mix, SoundSource sounds, Path target)
+  private void join(List<Segment> all, List<Path> pieces, Path track, Path target)
       throws IOException {
     Path list = ContentStore.partOf(target.resolveSibling("list"));
-    Path track = ContentStore.partOf(target.resolveSibling("sound"));
     Path part = ContentStore.partOf(target);
     try {
       StringBuilder text = new StringBuilder();
-      List<Segment> all = Segmentation.MASTER.of(program);
       for (int i = 0; i < pieces.size(); i++) {
         text.append("file '").append(escaped(pieces.get(i))).append("'\n");
         double seconds = program.rate().secondsOf(all.get(i).range().length());
         text.append(String.format(Locale.ROOT, "duration %.9f%n", seconds));
       }
       Files.writeString(list, text);
-      SoundEncoder.m4a(mix, sounds, track);
       Child.output(
           List.of(
               "ffmpeg",
@@ -206,7 +247,6 @@ public final class MasterRender {
       ContentStore.moveInto(part, target);
     } finally {
       Files.deleteIfExists(list);
-      Files.deleteIfExists(track);
       Files.deleteIfExists(part);
     }
   }

@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -116,8 +117,10 @@ public final class Probe {
     if (claimed > seconds + 0.5 && claimed > seconds * 1.02) {
       throw new RefusedMedia(
           String.format(
+              Locale.ROOT,
               "The file is cut short: %.1f of %.1f seconds are there. Save it again whole.",
-              seconds, claimed));
+              seconds,
+              claimed));
     }
     return new MediaFacts(
         MediaFacts.Kind.SOUND,
@@ -225,8 +228,10 @@ public final class Probe {
     if (!soundToo && claimed > end + 0.5 && claimed > end * 1.1) {
       throw new RefusedMedia(
           String.format(
+              Locale.ROOT,
               "The file is cut short: %.1f of %.1f seconds are there. Save it again whole.",
-              end, claimed));
+              end,
+              claimed));
     }
   }
 

@@ -6,7 +6,6 @@ import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.io.BufferedOutputStream;
-import java.io.Closeable;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -26,16 +25,16 @@ import java.util.function.LongConsumer;
  * <p>The file: the JPEGs one after another; for each its offset as 8 bytes; the number of frames as
  * 8 bytes; big-endian.
  */
-public final class ProxyFile implements Closeable {
+public final class ProxyFile {
   private static final int COVER_WIDTH = 640;
   private static final int COVER_HEIGHT = 360;
 
-  private final RandomAccessFile file;
+  private final Path path;
   private final long[] offsets;
   private final PictureShape shape;
 
-  private ProxyFile(RandomAccessFile file, long[] offsets, PictureShape shape) {
-    this.file = file;
+  private ProxyFile(Path path, long[] offsets, PictureShape shape) {
+    this.path = path;
     this.offsets = offsets;
     this.shape = shape;
   }
@@ -159,14 +158,19 @@ public final class ProxyFile implements Closeable {
     return offsets;
   }
 
-  /** Opens a proxy for reading from any thread. */
+  /**
+   * Reads the index of a proxy, which is then read from any thread. Nothing is kept open, so that a
+   * film of hundreds of takes plays.
+   */
   public static ProxyFile open(Path path, PictureShape shape) throws IOException {
-    RandomAccessFile file = new RandomAccessFile(path.toFile(), "r");
-    try {
+    try (RandomAccessFile file = new RandomAccessFile(path.toFile(), "r")) {
+      if (file.length() < 16) {
+        throw damaged();
+      }
       file.seek(file.length() - 8);
       long count = file.readLong();
       if (count < 1 || count > file.length() / 8) {
-        throw new IOException("The light copy " + path + " is damaged; delete it to make it anew.");
+        throw damaged();
       }
       long indexAt = file.length() - 8 - 8 * count;
       byte[] index = new byte[(int) (8 * count)];
@@ -175,11 +179,12 @@ public final class ProxyFile implements Closeable {
       long[] offsets = new long[(int) count + 1];
       ByteBuffer.wrap(index).asLongBuffer().get(offsets, 0, (int) count);
       offsets[(int) count] = indexAt;
-      return new ProxyFile(file, offsets, shape);
-    } catch (IOException e) {
-      file.close();
-      throw e;
+      return new ProxyFile(path, offsets, shape);
     }
+  }
+
+  private static IOException damaged() {
+    return new IOException("The light copy of a take is damaged.");
   }
 
   /** The number of pictures in it. */
@@ -192,24 +197,25 @@ public final class ProxyFile implements Closeable {
     return shape;
   }
 
+  /** A frame, decoded; past the end, the last. */
+  public Frame frame(long index) throws IOException {
+    try (RandomAccessFile file = new RandomAccessFile(path.toFile(), "r")) {
+      return Jpeg.decode(jpeg(file, index));
+    }
+  }
+
   /** The JPEG of a frame; past the end, of the last. */
-  public byte[] jpeg(long frame) throws IOException {
+  private byte[] jpeg(RandomAccessFile file, long frame) throws IOException {
     int i = (int) Math.max(0, Math.min(frames() - 1, frame));
     byte[] data = new byte[(int) (offsets[i + 1] - offsets[i])];
-    synchronized (file) {
-      file.seek(offsets[i]);
-      file.readFully(data);
-    }
+    file.seek(offsets[i]);
+    file.readFully(data);
     return data;
   }
 
-  /** A frame, decoded; past the end, the last. */
-  public Frame frame(long index) throws IOException {
-    return Jpeg.decode(jpeg(index));
-  }
-
   /** Frames of a range in order. */
-  public PictureSource.Reader reader(FrameRange range) {
+  public PictureSource.Reader reader(FrameRange range) throws IOException {
+    RandomAccessFile file = new RandomAccessFile(path.toFile(), "r");
     return new PictureSource.Reader() {
       private long next = range.start();
 
@@ -225,18 +231,13 @@ public final class ProxyFile implements Closeable {
 
       @Override
       public Frame next() throws IOException {
-        return frame(next++);
+        return Jpeg.decode(jpeg(file, next++));
       }
 
       @Override
-      public void close() {
-        // The file stays open for the next reader.
+      public void close() throws IOException {
+        file.close();
       }
     };
-  }
-
-  @Override
-  public void close() throws IOException {
-    file.close();
   }
 }

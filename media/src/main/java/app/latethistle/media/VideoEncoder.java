@@ -4,21 +4,38 @@ import app.latethistle.core.picture.Frame;
 import app.latethistle.core.time.FrameRate;
 import java.io.Closeable;
 import java.io.IOException;
+import java.io.InterruptedIOException;
 import java.io.OutputStream;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
 
 /** Encodes frames as H.264 in a process of its own. */
 public final class VideoEncoder implements Closeable {
   private static final int CHUNK = 1 << 16;
 
+  /** Frames that wait for the encoder at most. */
+  private static final int WAITING = 8;
+
+  private static final int PATIENCE_SECONDS = 300;
+  private static final byte[] END = new byte[0];
+
   private final Child child;
-  private final OutputStream out;
+  private final BlockingQueue<byte[]> full = new LinkedBlockingQueue<>();
+  private final BlockingQueue<byte[]> empty = new LinkedBlockingQueue<>();
+  private volatile IOException failure;
 
   private VideoEncoder(Child child) {
     this.child = child;
-    out = child.stdin();
+    for (int i = 0; i < WAITING; i++) {
+      empty.add(new byte[0]);
+    }
+    Thread writer = new Thread(this::writeAll, "encoder-writer");
+    writer.setDaemon(true);
+    writer.start();
   }
 
   /** A piece of a master, High profile; pieces of the same settings can be joined without loss. */
@@ -76,22 +93,58 @@ public final class VideoEncoder implements Closeable {
         "bt709");
   }
 
-  /** Encodes one more frame. */
+  /**
+   * Encodes one more frame. It is copied, and written by a thread of its own, so that the next one
+   * is drawn while the encoder takes this one.
+   */
   public void write(Frame frame) throws IOException {
-    byte[] data = frame.data();
+    byte[] copy = take(empty);
+    if (copy.length != frame.data().length) {
+      copy = new byte[frame.data().length];
+    }
+    System.arraycopy(frame.data(), 0, copy, 0, copy.length);
+    full.add(copy);
+  }
+
+  /** The next buffer that the writer has done with. */
+  private byte[] take(BlockingQueue<byte[]> queue) throws IOException {
     try {
-      for (int at = 0; at < data.length; at += CHUNK) {
-        out.write(data, at, Math.min(CHUNK, data.length - at));
+      byte[] buffer = queue.poll(PATIENCE_SECONDS, TimeUnit.SECONDS);
+      if (failure != null) {
+        child.waitFor();
+        throw new IOException("The encoder stopped: " + child.errorLine(), failure);
+      }
+      if (buffer == null) {
+        throw new IOException("The encoder took no picture for " + PATIENCE_SECONDS + " seconds.");
+      }
+      return buffer;
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new InterruptedIOException("Interrupted while a picture was encoded.");
+    }
+  }
+
+  private void writeAll() {
+    try (OutputStream out = child.stdin()) {
+      byte[] data = full.take();
+      while (data != END) {
+        for (int at = 0; at < data.length; at += CHUNK) {
+          out.write(data, at, Math.min(CHUNK, data.length - at));
+        }
+        empty.add(data);
+        data = full.take();
       }
     } catch (IOException e) {
-      child.waitFor();
-      throw new IOException("The encoder stopped: " + child.errorLine(), e);
+      failure = e;
+      empty.add(new byte[0]);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
     }
   }
 
   /** Says that no frame follows; the encoder goes on with what it has. */
-  public void end() throws IOException {
-    out.close();
+  public void end() {
+    full.add(END);
   }
 
   /** Waits until the file is whole. */
@@ -104,5 +157,6 @@ public final class VideoEncoder implements Closeable {
   @Override
   public void close() {
     child.close();
+    full.add(END);
   }
 }

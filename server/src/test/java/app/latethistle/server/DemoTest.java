@@ -2,6 +2,7 @@ package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -29,6 +30,33 @@ class DemoTest {
 
       server.restart();
       assertThat(server.api().get("/api/productions").json().size()).isEqualTo(2);
+    }
+  }
+
+  /** A first start that ends while the demo is put on the shelf leaves no half of it for ever. */
+  @Test
+  void aDemoThatWasStoppedIsPutOnTheShelfAnew() {
+    try (RunningServer server = RunningServer.fresh(true)) {
+      server.api().until("/api/productions", all -> all.size() == 2);
+      server.restart();
+      JsonNode shelf = server.api().get("/api/productions").json();
+      assertThat(shelf.size()).isEqualTo(2);
+      long before = titled(shelf, "Night Post").get("id").asLong();
+      assertThat(before).isGreaterThan(2);
+      String path = "/api/productions/" + titled(shelf, "Salt Carousel").get("id");
+      server.api().until(path + "/film", f -> f.get("shots").size() > 0);
+    }
+  }
+
+  @Test
+  void anEmptyShelfIsOfferedTheDemo() {
+    try (RunningServer server = RunningServer.fresh()) {
+      assertThat(server.api().get("/api/productions").json()).isEmpty();
+      assertThat(server.api().post("/api/demo", Map.of()).status()).isEqualTo(202);
+      assertThat(server.api().get("/api/productions").json()).hasSize(2);
+      // Asked for again while it is put there, it is not put there twice.
+      server.api().post("/api/demo", Map.of());
+      assertThat(server.api().get("/api/productions").json()).hasSize(2);
     }
   }
 

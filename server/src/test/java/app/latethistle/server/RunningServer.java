@@ -72,6 +72,16 @@ public final class RunningServer implements AutoCloseable {
     return new Api(port());
   }
 
+  /** Something of the running application. */
+  public <T> T bean(Class<T> type) {
+    return context.getBean(type);
+  }
+
+  /** Something of the running application by its name. */
+  public <T> T bean(String name, Class<T> type) {
+    return context.getBean(name, type);
+  }
+
   public Path data() {
     return data;
   }

@@ -62,6 +62,14 @@ class SecurityTest {
     assertThat(said).startsWith("HTTP/1.1 " + status);
   }
 
+  /** Browsers send no origin with a foreign page's pictures and scripts, but say where it is. */
+  @ParameterizedTest
+  @CsvSource({"cross-site, 403", "same-origin, 200", "none, 200"})
+  void worksForNoForeignPagesPictures(String site, String status) throws IOException {
+    String said = get("127.0.0.1:" + port, "Sec-Fetch-Site: " + site + "\r\n");
+    assertThat(said).startsWith("HTTP/1.1 " + status);
+  }
+
   @Test
   void changesNothingWithoutTheToken() throws IOException {
     Api api = RunningServer.shared().api();

@@ -16,8 +16,8 @@ final class CameraTrack {
   /** A change of speed from one frame to the next, in widths, that is looked at again. */
   private static final double SUDDEN = 0.006;
 
-  private Alignment key;
-  private Alignment before;
+  private PictureAlignment key;
+  private PictureAlignment before;
   private Gray[] last;
   private Travel sinceKey = Travel.NONE;
   private Travel speed = Travel.NONE;
@@ -30,7 +30,7 @@ final class CameraTrack {
   private static final int MOST_SAMPLES = 40;
 
   /** A frame kept to hold the whole movement against standing still. */
-  private record Sample(int frame, Alignment reference, Gray[] picture) {}
+  private record Sample(int frame, PictureAlignment reference, Gray[] picture) {}
 
   /**
    * From one frame to the next.
@@ -43,7 +43,7 @@ final class CameraTrack {
 
   /** Takes the next frame, of about 320 pixels. */
   void add(Gray picture) {
-    Gray[] now = Alignment.pyramid(picture);
+    Gray[] now = PictureAlignment.pyramid(picture);
     follow(now);
     if (steps.size() % SAMPLE_EVERY == 0 && samples.size() < MOST_SAMPLES) {
       samples.add(new Sample(steps.size(), before, now));
@@ -61,7 +61,7 @@ final class CameraTrack {
       begin(now);
       return;
     }
-    Alignment.Fit whole = key.fit(now, sinceKey.then(speed));
+    PictureAlignment.Fit whole = key.fit(now, sinceKey.then(speed));
     Travel moved = sinceKey.inverse().then(whole.travel());
     boolean holds =
         whole.overlap() >= LEAST_OVERLAP
@@ -75,7 +75,7 @@ final class CameraTrack {
     }
     speed = steps.get(steps.size() - 1).travel();
     last = now;
-    before = new Alignment(now);
+    before = new PictureAlignment(now);
   }
 
   /**
@@ -83,14 +83,14 @@ final class CameraTrack {
    */
   private void fromLast(Gray[] now) {
     key = before;
-    Alignment.Fit step = before.fit(now, speed);
+    PictureAlignment.Fit step = before.fit(now, speed);
     if (step.agreeing() < LEAST_AGREEING) {
-      Alignment.Fit still = before.fit(now, Travel.NONE);
+      PictureAlignment.Fit still = before.fit(now, Travel.NONE);
       step = still.residual() < step.residual() ? still : step;
     }
     boolean sure = step.agreeing() >= LEAST_AGREEING && step.travel().greatest() < 0.35;
     if (!sure) {
-      key = new Alignment(now);
+      key = new PictureAlignment(now);
     }
     sinceKey = sure ? step.travel() : Travel.NONE;
     steps.add(new Step(sinceKey, step.residual(), sure));
@@ -98,7 +98,7 @@ final class CameraTrack {
 
   private void begin(Gray[] now) {
     last = now;
-    key = new Alignment(now);
+    key = new PictureAlignment(now);
     before = key;
     sinceKey = Travel.NONE;
     speed = Travel.NONE;

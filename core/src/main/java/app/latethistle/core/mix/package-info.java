@@ -12,7 +12,7 @@
  * <pre>{@code
  * Part song = new Part(Bus.MUSIC, hash, SampleRange.ofLength(0, length), new Course.Straight(0), 0);
  * Mix mix = new Mix(List.of(song), length, 48_000);
- * new Mixer(mix, source).mix(new SampleRange(0, length), (stereo, frames) -> out.write(stereo));
+ * new Mixer(mix, source).mix(new SampleRange(0, length), (stereo, frames) -> sum(stereo));
  * }</pre>
  */
 package app.latethistle.core.mix;

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Makes a song a wanted length out of whole bars. Of all ways to go from its first bar to its last
@@ -74,6 +75,7 @@ public final class SongLength {
     if (about < 2 * LEAST_RUN) {
       throw new IllegalArgumentException(
           String.format(
+              Locale.ROOT,
               "%.1f s are too short to keep the opening and the ending of the song; the least is"
                   + " %.1f s. Trim it instead.",
               Samples.toSeconds(length),
@@ -82,8 +84,10 @@ public final class SongLength {
     if (about > 4 * bars) {
       throw new IllegalArgumentException(
           String.format(
+              Locale.ROOT,
               "%.1f s would be more than four times the song; %.1f s is the most.",
-              Samples.toSeconds(length), Samples.toSeconds(Math.round(usual * 4 * bars))));
+              Samples.toSeconds(length),
+              Samples.toSeconds(Math.round(usual * 4 * bars))));
     }
     long ring = songEnd - grid.sampleOf(grid.size() - 1) - Samples.ofSeconds(RING);
     List<SongPlan> found = new ArrayList<>();

@@ -141,7 +141,7 @@ final class Reel implements Closeable {
       if (motion == null) {
         motion = new MotionBetween(first.width(), first.height());
       }
-      motion.draw(first, second, on, mixed);
+      motion.draw(before, first, second, on, mixed);
     }
     return mixed;
   }

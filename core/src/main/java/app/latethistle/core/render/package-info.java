@@ -15,7 +15,7 @@
  * <pre>{@code
  * Program program = Program.of(film, cutting, takes, rate, 1920, 1080);
  * for (Segment segment : Segmentation.MASTER.of(program)) {
- *   new Compositor(program, source).draw(segment.range(), frame -> out.write(frame.data()));
+ *   new Compositor(program, source).draw(segment.range(), frame -> show(frame));
  * }
  * }</pre>
  */

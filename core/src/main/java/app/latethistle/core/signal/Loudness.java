@@ -28,30 +28,58 @@ public final class Loudness {
    * @param stereo left and right in turn at 48 kHz
    */
   public static double integrated(float[] stereo) {
-    int frames = stereo.length / 2;
-    double[] energy = new double[Math.max(1, (frames + STEP - 1) / STEP)];
-    for (int channel = 0; channel < 2; channel++) {
-      Weighting weighting = new Weighting();
-      for (int i = 0; i < frames; i++) {
-        double w = weighting.next(stereo[2 * i + channel]);
-        energy[i / STEP] += w * w;
+    Meter meter = new Meter();
+    meter.add(stereo, stereo.length / 2);
+    return meter.integrated();
+  }
+
+  /** Measures a sound that comes block by block; keeps a number for every tenth of a second. */
+  public static final class Meter {
+    private final Weighting[] sides = {new Weighting(), new Weighting()};
+    private final List<Double> energy = new ArrayList<>();
+    private double step;
+    private long frames;
+
+    /**
+     * Takes more of the sound.
+     *
+     * @param stereo left and right in turn at 48 kHz
+     * @param count samples of each side
+     */
+    public void add(float[] stereo, int count) {
+      for (int i = 0; i < count; i++) {
+        for (int side = 0; side < 2; side++) {
+          double w = sides[side].next(stereo[2 * i + side]);
+          step += w * w;
+        }
+        if (++frames % STEP == 0) {
+          energy.add(step);
+          step = 0;
+        }
       }
     }
-    List<Double> blocks = new ArrayList<>();
-    if (frames < STEP * STEPS_IN_BLOCK) {
-      double sum = 0;
-      for (double e : energy) {
-        sum += e;
+
+    /** The integrated loudness of all there was, in LUFS; {@link #SILENT} as above. */
+    public double integrated() {
+      List<Double> blocks = new ArrayList<>();
+      if (frames < (long) STEP * STEPS_IN_BLOCK) {
+        double sum = step;
+        for (double e : energy) {
+          sum += e;
+        }
+        blocks.add(sum / Math.max(1, frames));
+      } else {
+        for (int k = 0; k + STEPS_IN_BLOCK <= energy.size(); k++) {
+          double sum = 0;
+          for (double e : energy.subList(k, k + STEPS_IN_BLOCK)) {
+            sum += e;
+          }
+          blocks.add(sum / (STEP * STEPS_IN_BLOCK));
+        }
       }
-      blocks.add(sum / Math.max(1, frames));
-    } else {
-      for (int k = 0; (k + STEPS_IN_BLOCK) * STEP <= frames; k++) {
-        double sum = energy[k] + energy[k + 1] + energy[k + 2] + energy[k + 3];
-        blocks.add(sum / (STEP * STEPS_IN_BLOCK));
-      }
+      double gate = level(meanOver(blocks, ABSOLUTE_GATE)) + RELATIVE_GATE;
+      return level(meanOver(blocks, Math.max(ABSOLUTE_GATE, gate)));
     }
-    double gate = level(meanOver(blocks, ABSOLUTE_GATE)) + RELATIVE_GATE;
-    return level(meanOver(blocks, Math.max(ABSOLUTE_GATE, gate)));
   }
 
   /**

@@ -2,6 +2,7 @@ package app.latethistle.core.story;
 
 import app.latethistle.core.story.ScriptElement.Kind;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /**
  * Reads Markdown: a first-level heading is the title, deeper ones are scenes, a quotation is
@@ -9,6 +10,8 @@ import java.util.List;
  * comments are notes.
  */
 final class MarkdownReader {
+  private static final Pattern COMMENT = Pattern.compile("<!--.*?-->", Pattern.DOTALL);
+
   private final String[] lines;
   private final ElementList out = new ElementList();
   private final StringBuilder open = new StringBuilder();
@@ -16,7 +19,12 @@ final class MarkdownReader {
   private int begun;
 
   MarkdownReader(String text) {
-    this.lines = text.replaceAll("(?s)<!--.*?-->", "").split("\n", -1);
+    // A comment's line breaks stay, so that lines keep their numbers.
+    this.lines =
+        COMMENT
+            .matcher(text)
+            .replaceAll(comment -> comment.group().replaceAll("[^\n]", ""))
+            .split("\n", -1);
   }
 
   List<ScriptElement> read() {

@@ -9,7 +9,7 @@
  * Script script = Script.parse("MAREN: The water came at night.", ScriptFormat.PLAIN);
  * script.lines().get(0).text();                        // "The water came at night."
  * Delivery.of(100).secondsOf(script.lines().get(0));    // 3.0: five words at 100 a minute
- * List<StoryShot> shots = ShotProposal.of(script, Delivery.of(100), Set.of("Maren"), 0);
+ * ShotList shots = ShotProposal.of(script, Delivery.of(100), Set.of("Maren"), 0);
  * }</pre>
  */
 package app.latethistle.core.story;

@@ -1,6 +1,5 @@
 package app.latethistle.core.take;
 
-import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -36,7 +35,11 @@ public record ClipName(String scene, String shot, int take, String title) {
         fileName.substring(Math.max(fileName.lastIndexOf('/'), fileName.lastIndexOf('\\')) + 1);
     int dot = base.lastIndexOf('.');
     String original = (dot > 0 ? base.substring(0, dot) : base).strip();
-    StringBuilder rest = new StringBuilder(original.toLowerCase(Locale.ROOT));
+    StringBuilder rest = new StringBuilder(original);
+    // Letter by letter: some are two when they are small, and what is found is cut by its place.
+    for (int i = 0; i < rest.length(); i++) {
+      rest.setCharAt(i, Character.toLowerCase(rest.charAt(i)));
+    }
     String scene = cut(SCENE, rest)[0];
     String take = cut(TAKE, rest)[0];
     String[] shot = cut(SHOT, rest);

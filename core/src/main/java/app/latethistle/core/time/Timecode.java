@@ -1,5 +1,7 @@
 package app.latethistle.core.time;
 
+import java.util.Locale;
+
 /**
  * A frame count written as hours, minutes, seconds and frames (SMPTE ST 12-1).
  *
@@ -55,6 +57,12 @@ public record Timecode(long hours, int minutes, int seconds, int frames, boolean
   @Override
   public String toString() {
     return String.format(
-        "%02d:%02d:%02d%s%02d", hours, minutes, seconds, dropFrame ? ";" : ":", frames);
+        Locale.ROOT,
+        "%02d:%02d:%02d%s%02d",
+        hours,
+        minutes,
+        seconds,
+        dropFrame ? ";" : ":",
+        frames);
   }
 }

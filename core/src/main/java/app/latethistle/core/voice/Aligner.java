@@ -5,6 +5,7 @@ import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Finds the words of a text in a reading of it. Work and memory grow with the product of both
@@ -61,8 +62,10 @@ public final class Aligner {
     if (reading.samples().length == 0 || reading.seconds() > LONGEST_SECONDS) {
       throw new IllegalArgumentException(
           String.format(
+              Locale.ROOT,
               "A reading of %.0f seconds; more than 0 and up to %.0f are aligned.",
-              reading.seconds(), LONGEST_SECONDS));
+              reading.seconds(),
+              LONGEST_SECONDS));
     }
     return new Aligner(reading, model).alignment();
   }

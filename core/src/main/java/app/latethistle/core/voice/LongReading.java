@@ -6,6 +6,7 @@ import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * Parts one long recording into the lines that are read in it, one after the other. A rough look at
@@ -75,8 +76,10 @@ public final class LongReading {
     if (recording.seconds() > LONGEST_SECONDS) {
       throw new IllegalArgumentException(
           String.format(
+              Locale.ROOT,
               "The recording is %.0f s long; up to %.0f s are parted into lines. Cut it in two.",
-              recording.seconds(), LONGEST_SECONDS));
+              recording.seconds(),
+              LONGEST_SECONDS));
     }
     ModelReading model = ModelReading.joined(lines);
     SpeechFeatures heard = SpeechFeatures.of(recording);

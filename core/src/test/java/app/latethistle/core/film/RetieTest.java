@@ -3,7 +3,7 @@ package app.latethistle.core.film;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.latethistle.core.music.BeatGrid;
-import app.latethistle.core.music.Correction;
+import app.latethistle.core.music.DoubleTempo;
 import java.util.Random;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -14,7 +14,7 @@ class RetieTest {
   void cutsStayWhereTheyWereWhenBeatsAreDoubled(long seed) {
     Film film = Films.film(new Random(seed));
     BeatGrid before = Films.GRID;
-    BeatGrid after = new Correction.Twice().apply(before);
+    BeatGrid after = new DoubleTempo().apply(before);
     assertThat(Retie.isNeeded(before, after)).isTrue();
     Film tied = Retie.of(film, before, after);
     for (int i = 0; i < film.joints().size(); i++) {

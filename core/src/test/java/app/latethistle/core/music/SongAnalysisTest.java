@@ -75,7 +75,7 @@ class SongAnalysisTest {
   void sectionsFollowTheBarsThatWerePutRight() {
     SongAnalysis heard = SongAnalysis.of(song("aabaab"));
     BeatGrid moved =
-        new Correction.Downbeat(heard.grid().sampleOf(heard.grid().firstDownbeat() + 1))
+        new MoveDownbeat(heard.grid().sampleOf(heard.grid().firstDownbeat() + 1))
             .apply(heard.grid());
     for (Section section : heard.sections().subList(1, heard.sections().size())) {
       Section on = section.onBars(moved);

@@ -3,6 +3,7 @@ package app.latethistle.core.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.SplittableRandom;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -65,8 +66,33 @@ class MotionBetweenTest {
     Frame truth = picture(step * share, turn);
     Frame moved = new Frame(WIDTH, HEIGHT);
     Frame mixed = new Frame(WIDTH, HEIGHT);
-    new MotionBetween(WIDTH, HEIGHT).draw(before, after, share, moved);
+    MotionBetween motion = new MotionBetween(WIDTH, HEIGHT);
+    motion.draw(7, before, after, share, moved);
     Blend.mix(before, after, share, mixed);
     assertThat(psnr(moved, truth)).isGreaterThan(psnr(mixed, truth) + 7).isGreaterThan(25);
+  }
+
+  /** What is kept of a pair does not hang on which of its pictures was drawn first. */
+  @Test
+  void anyShareOfAPairIsTheSameInAnyOrder() {
+    Frame[] frames = {picture(0, 1), picture(9, 1), picture(18, 1)};
+    MotionBetween motion = new MotionBetween(WIDTH, HEIGHT);
+    for (double share : new double[] {0.25, 0.75, 0.5}) {
+      for (int pair = 0; pair < 2; pair++) {
+        Frame kept = new Frame(WIDTH, HEIGHT);
+        Frame fresh = new Frame(WIDTH, HEIGHT);
+        motion.draw(pair, frames[pair], frames[pair + 1], share, kept);
+        new MotionBetween(WIDTH, HEIGHT).draw(3, frames[pair], frames[pair + 1], share, fresh);
+        assertThat(kept.data()).isEqualTo(fresh.data());
+      }
+    }
+  }
+
+  @Test
+  void whatStandsStaysAsItIs() {
+    Frame still = picture(0, 0);
+    Frame drawn = new Frame(WIDTH, HEIGHT);
+    new MotionBetween(WIDTH, HEIGHT).draw(0, still, still, 0.4, drawn);
+    assertThat(drawn.data()).isEqualTo(still.data());
   }
 }

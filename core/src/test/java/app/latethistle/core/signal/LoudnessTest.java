@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.data.Offset.offset;
 
 import java.util.Arrays;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -19,6 +20,17 @@ class LoudnessTest {
   })
   void measuresTheSignalsOfTheStandard(String steps, double expected) {
     assertThat(Loudness.integrated(tones(steps))).isCloseTo(expected, offset(0.1));
+  }
+
+  @Test
+  void blocksMeasureAsTheWholeDoes() {
+    float[] sound = tones("-36:3.3 -20:2.7 -50:1");
+    Loudness.Meter meter = new Loudness.Meter();
+    for (int at = 0; at < sound.length; at += 2 * 7_777) {
+      float[] block = Arrays.copyOfRange(sound, at, Math.min(sound.length, at + 2 * 7_777));
+      meter.add(block, block.length / 2);
+    }
+    assertThat(meter.integrated()).isEqualTo(Loudness.integrated(sound));
   }
 
   @ParameterizedTest

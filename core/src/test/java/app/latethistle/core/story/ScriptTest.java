@@ -111,6 +111,15 @@ class ScriptTest {
   }
 
   @Test
+  void aCommentOverSeveralLinesMovesNone() {
+    String text =
+        "# Ferry\n<!-- not\nthis\nnor this -->\n> The water came.\n<!-- a --> <!-- b -->\nA bell.\n";
+    assertThat(told(text, ScriptFormat.MARKDOWN))
+        .containsExactly(
+            "TITLE||Ferry|1", "NARRATION|Narrator|The water came.|5", "ACTION||A bell.|7");
+  }
+
+  @Test
   void takesUnmarkedTextAsNarrationOnlyIfNothingIsMarked() {
     assertThat(told("The water came.\n\n[A bell under water.]\n\nIt stayed.", ScriptFormat.PLAIN))
         .containsExactly(

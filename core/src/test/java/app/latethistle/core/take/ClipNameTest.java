@@ -24,6 +24,7 @@ class ClipNameTest {
     "water at dusk.webm, '', '', 1, Water at dusk",
     "balloon 1920x1080.mp4, '', '', 1, Balloon 1920x1080",
     "lantern 4.mp4, '', 4, 1, Lantern",
+    "İSKELE ışık shot_020_take2.mp4, '', 20, 2, İSKELE ışık",
   })
   void readsNamesAsPeopleGiveThem(String file, String scene, String shot, int take, String title) {
     assertThat(ClipName.parse(file)).isEqualTo(new ClipName(scene, shot, take, title));

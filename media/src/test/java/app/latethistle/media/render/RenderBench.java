@@ -2,17 +2,25 @@ package app.latethistle.media.render;
 
 import app.latethistle.core.film.Run;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.mix.Bus;
+import app.latethistle.core.mix.Course;
 import app.latethistle.core.mix.Mix;
+import app.latethistle.core.mix.Part;
 import app.latethistle.core.mix.SoundSource;
+import app.latethistle.core.picture.Frame;
+import app.latethistle.core.picture.MotionBetween;
 import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.SampleRange;
+import app.latethistle.media.Container;
 import app.latethistle.media.Ffmpeg;
 import app.latethistle.media.MasterRender;
 import app.latethistle.media.Originals;
 import app.latethistle.media.Probe;
 import app.latethistle.media.Quality;
+import app.latethistle.media.SoundFiles;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -20,6 +28,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 
@@ -48,27 +57,148 @@ public final class RenderBench {
 
   private RenderBench() {}
 
+  /** A film of the demo's clips: as many shots, of three seconds each. */
+  private static final int SHOTS = 18;
+
+  private static final int SHOT = 72;
+
   public static void main(String[] args) throws IOException {
     Path folder = Files.createTempDirectory("render-bench");
     try {
-      List<Path> clips = clips(folder);
-      List<Double> ratios = new ArrayList<>();
-      System.out.printf("%6s %10s %10s %7s%n", "round", "ours s", "ffmpeg s", "ratio");
-      for (int round = 0; round <= ROUNDS; round++) {
-        double ours = seconds(() -> ours(folder, clips));
-        double theirs = seconds(() -> theirs(folder, clips));
-        if (round > 0) {
-          ratios.add(ours / theirs);
-          System.out.printf("%6d %10.2f %10.2f %7.2f%n", round, ours, theirs, ours / theirs);
-        }
-      }
-      ratios.sort(Comparator.naturalOrder());
+      double straight = straightCuts(folder);
+      double ripple = rippleShare(folder, Path.of("..", "demo"));
+      double slow = slowMotion();
       System.out.printf(
-          "median ratio %.2f over %d rounds, %d frames%n",
-          ratios.get(ROUNDS / 2), ROUNDS, CLIPS * FRAMES);
+          Locale.ROOT,
+          "{\"straightCuts\": %.3f, \"rippleShare\": %.3f, \"slowMotion\": %.3f,"
+              + " \"workers\": 1, \"cores\": %d}%n",
+          straight,
+          ripple,
+          slow,
+          Runtime.getRuntime().availableProcessors());
     } finally {
       delete(folder);
     }
+  }
+
+  /** A master of straight cuts beside ffmpeg alone: the median of the ratios of their times. */
+  private static double straightCuts(Path folder) throws IOException {
+    List<Path> clips = clips(folder);
+    Map<String, Originals.Original> files = probed(clips);
+    List<Double> ratios = new ArrayList<>();
+    System.out.printf("%6s %10s %10s %7s%n", "round", "ours s", "ffmpeg s", "ratio");
+    for (int round = 0; round <= ROUNDS; round++) {
+      double ours = seconds(() -> ours(folder, files));
+      double theirs = seconds(() -> theirs(folder, clips));
+      if (round > 0) {
+        ratios.add(ours / theirs);
+        System.out.printf("%6d %10.2f %10.2f %7.2f%n", round, ours, theirs, ours / theirs);
+      }
+    }
+    ratios.sort(Comparator.naturalOrder());
+    System.out.printf(
+        "median ratio %.2f over %d rounds, %d frames%n",
+        ratios.get(ROUNDS / 2), ROUNDS, CLIPS * FRAMES);
+    return ratios.get(ROUNDS / 2);
+  }
+
+  /** A master after the second shot was made half a second longer, as a share of the first one. */
+  private static double rippleShare(Path folder, Path demo) throws IOException {
+    List<Path> clips;
+    try (Stream<Path> files = Files.list(demo)) {
+      clips = files.filter(f -> f.toString().endsWith(".mp4")).sorted().limit(SHOTS).toList();
+    }
+    Path song;
+    try (Stream<Path> files = Files.list(demo)) {
+      song = files.filter(f -> f.toString().endsWith(".m4a")).sorted().findFirst().orElseThrow();
+    }
+    SoundFiles sounds =
+        new SoundFiles(folder, media -> new SoundFiles.File(song, Container.of(song)));
+    Map<String, Originals.Original> files = probed(clips);
+    Path segments = Files.createDirectory(folder.resolve("demo-segments"));
+    double first = seconds(() -> demo(folder, clips, files, 0, sounds, segments));
+    double second = seconds(() -> demo(folder, clips, files, 12, sounds, segments));
+    System.out.printf(
+        "a demo of %d shots %.2f s; after its second shot is longer %.2f s%n",
+        clips.size(), first, second);
+    return second / first;
+  }
+
+  private static void demo(
+      Path folder,
+      List<Path> clips,
+      Map<String, Originals.Original> files,
+      long longer,
+      SoundFiles sounds,
+      Path segments)
+      throws IOException {
+    List<Layer.Part> parts = new ArrayList<>();
+    long at = 0;
+    for (int i = 0; i < clips.size(); i++) {
+      long length = SHOT + (i == 1 ? longer : 0);
+      parts.add(
+          new Layer.Part(
+              FrameRange.ofLength(at, length),
+              new Layer.Footage(
+                  "m" + i,
+                  files.get("m" + i).facts().framesAt(FrameRate.FPS_24),
+                  8,
+                  Run.PLAIN,
+                  length,
+                  Framing.FILL)));
+      at += length;
+    }
+    Program program = new Program(new Layer.Sequence(parts), at, FrameRate.FPS_24, 1920, 1080);
+    long samples = FrameRate.FPS_24.sampleOf(at);
+    Part music =
+        new Part(Bus.MUSIC, "song", new SampleRange(0, samples), new Course.Straight(0), 0);
+    new MasterRender(program, new Originals(files, FrameRate.FPS_24), Quality.STANDARD, segments)
+        .render(new Mix(List.of(music), samples, 0), sounds, folder.resolve("demo.mp4"), ON);
+  }
+
+  /**
+   * Pictures of a shot slowed to a quarter, drawn along their motion, beside the same with the
+   * motion sought for every picture.
+   */
+  private static double slowMotion() {
+    int width = 1280;
+    int height = 720;
+    Frame[] frames = new Frame[4];
+    for (int i = 0; i < frames.length; i++) {
+      frames[i] = new Frame(width, height);
+      frames[i].black();
+      for (int p = 0; p < width * height; p++) {
+        double x = p % width - 6.0 * i;
+        double y = (double) (p / width) - 2.0 * i;
+        frames[i].data()[p] =
+            (byte) (110 + 60 * Math.sin(x / 23 + Math.cos(y / 31)) + 30 * Math.sin(y / 11));
+      }
+    }
+    List<Double> ratios = new ArrayList<>();
+    for (int round = 0; round <= ROUNDS; round++) {
+      double kept = slow(frames, false);
+      double anew = slow(frames, true);
+      if (round > 0) {
+        ratios.add(kept / anew);
+      }
+    }
+    ratios.sort(Comparator.naturalOrder());
+    System.out.printf("slowed along its motion, field kept a pair: %.2f%n", ratios.get(1));
+    return ratios.get(ROUNDS / 2);
+  }
+
+  private static double slow(Frame[] frames, boolean anew) {
+    MotionBetween motion = new MotionBetween(frames[0].width(), frames[0].height());
+    Frame into = new Frame(frames[0].width(), frames[0].height());
+    long start = System.nanoTime();
+    long number = 0;
+    for (int i = 0; i + 1 < frames.length; i++) {
+      for (double share : new double[] {0.25, 0.5, 0.75}) {
+        number += anew ? 1 : 0;
+        motion.draw(anew ? number : i, frames[i], frames[i + 1], share, into);
+      }
+    }
+    return (System.nanoTime() - start) / 1e9;
   }
 
   private interface Work {
@@ -108,11 +238,18 @@ public final class RenderBench {
     return clips;
   }
 
-  private static void ours(Path folder, List<Path> clips) throws IOException {
+  /** The clips with what a probe found, which is known when a master is ordered. */
+  private static Map<String, Originals.Original> probed(List<Path> clips) throws IOException {
     Map<String, Originals.Original> files = new HashMap<>();
+    for (int i = 0; i < clips.size(); i++) {
+      files.put("m" + i, new Originals.Original(clips.get(i), Probe.probe(clips.get(i))));
+    }
+    return files;
+  }
+
+  private static void ours(Path folder, Map<String, Originals.Original> files) throws IOException {
     List<Layer.Part> parts = new ArrayList<>();
     for (int i = 0; i < CLIPS; i++) {
-      files.put("m" + i, new Originals.Original(clips.get(i), Probe.probe(clips.get(i))));
       FrameRange range = FrameRange.ofLength((long) i * FRAMES, FRAMES);
       parts.add(
           new Layer.Part(

@@ -23,7 +23,8 @@ final class LocalOnlyFilter extends OncePerRequestFilter {
     // Not getServerPort(), which repeats what the Host header claims.
     int port = request.getLocalPort();
     if (isLocal("http://" + request.getHeader("Host"), port)
-        && isOwn(request.getHeader("Origin"), port)) {
+        && isOwn(request.getHeader("Origin"), port)
+        && !isForeign(request)) {
       chain.doFilter(request, response);
     } else {
       response.setStatus(HttpServletResponse.SC_FORBIDDEN);
@@ -32,6 +33,12 @@ final class LocalOnlyFilter extends OncePerRequestFilter {
           .getWriter()
           .println("Late Thistle answers only its own page; open it at http://127.0.0.1.");
     }
+  }
+
+  /** Whether another site's page asks, which sends no origin with pictures and scripts. */
+  private static boolean isForeign(HttpServletRequest request) {
+    return "cross-site".equals(request.getHeader("Sec-Fetch-Site"))
+        && request.getRequestURI().startsWith("/api/");
   }
 
   private static boolean isOwn(String origin, int port) {

@@ -13,6 +13,7 @@ import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.NaturalOrder;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.server.config.Reason;
 import app.latethistle.server.config.Settings;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
@@ -21,7 +22,7 @@ import app.latethistle.server.material.State;
 import app.latethistle.server.material.Takes;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
-import app.latethistle.server.services.Past;
+import app.latethistle.server.services.PastRequests;
 import app.latethistle.server.story.StoryService;
 import app.latethistle.server.voice.VoiceService;
 import app.latethistle.standins.demo.NightPost;
@@ -39,12 +40,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Makes the demo productions from the files that ship with the application, through the same door
@@ -68,8 +71,10 @@ class DemoShelf {
   private final Takes takes;
   private final FilmService films;
   private final StoryService stories;
-  private final Past past;
+  private final PastRequests past;
   private final VoiceService voice;
+  private final TransactionTemplate transaction;
+  private final AtomicBoolean working = new AtomicBoolean();
 
   DemoShelf(
       Settings settings,
@@ -78,8 +83,9 @@ class DemoShelf {
       Takes takes,
       FilmService films,
       StoryService stories,
-      Past past,
-      VoiceService voice) {
+      PastRequests past,
+      VoiceService voice,
+      TransactionTemplate transaction) {
     this.settings = settings;
     this.productions = productions;
     this.bringIn = bringIn;
@@ -88,12 +94,36 @@ class DemoShelf {
     this.stories = stories;
     this.past = past;
     this.voice = voice;
+    this.transaction = transaction;
   }
 
+  /** One of the demo's productions. */
+  private record Demo(String title, PictureShape shape, double seconds, Story story, Path folder) {}
+
+  /** What a start left half-way is taken back and put on the shelf again. */
   @EventListener(ApplicationReadyEvent.class)
   void started() {
-    if (settings.seedDemo() && productions.count() == 0 && Files.isDirectory(settings.demo())) {
-      Thread thread = new Thread(this::seed, "demo");
+    boolean empty = settings.seedDemo() && productions.count() == 0;
+    if (Files.isDirectory(settings.demo())
+        && (empty || !productions.findByFilledFalse().isEmpty())) {
+      begin();
+    }
+  }
+
+  /**
+   * Puts the demo on the shelf in the background, unless it is being put there.
+   *
+   * @throws IllegalArgumentException if the demo's files are not there
+   */
+  void begin() {
+    if (!Files.isDirectory(settings.demo())) {
+      throw new IllegalArgumentException(
+          "The demo's files are not beside the application; install it whole again.");
+    }
+    if (working.compareAndSet(false, true)) {
+      List<Demo> demos = demos();
+      List<Production> begun = begun(demos);
+      Thread thread = new Thread(() -> fill(begun, demos), "demo");
       thread.setDaemon(true);
       thread.start();
     }
@@ -102,34 +132,72 @@ class DemoShelf {
   /** Seconds kept for the last line before the film's end. */
   private static final double LAST_LINE = 7;
 
-  private void seed() {
+  private List<Demo> demos() {
+    List<Demo> demos = new ArrayList<>();
+    // The one put on the shelf last stands first.
+    Path carousel = settings.demo().resolve(SaltCarousel.FOLDER);
+    if (Files.isDirectory(carousel)) {
+      demos.add(
+          new Demo(
+              SaltCarousel.TITLE,
+              PictureShape.of(1080, 1920),
+              SaltCarousel.SECONDS,
+              SaltCarousel.story(),
+              carousel));
+    }
+    demos.add(
+        new Demo(
+            NightPost.TITLE,
+            PictureShape.of(1920, 1080),
+            SECONDS,
+            NightPost.story(SECONDS),
+            settings.demo()));
+    return demos;
+  }
+
+  /** Begins all at once, so that a start after this one knows of each that is missing. */
+  private List<Production> begun(List<Demo> demos) {
+    return transaction.execute(
+        status -> {
+          productions.deleteAll(productions.findByFilledFalse());
+          return demos.stream()
+              .map(
+                  d ->
+                      productions.save(
+                          new Production(d.title, d.shape, FrameRate.FPS_24, d.seconds)
+                              .ofDemo(d.title)))
+              .toList();
+        });
+  }
+
+  private void fill(List<Production> begun, List<Demo> demos) {
     try {
-      // The one put on the shelf last stands first.
-      Path carousel = settings.demo().resolve(SaltCarousel.FOLDER);
-      if (Files.isDirectory(carousel)) {
-        seed(
-            new Production(
-                SaltCarousel.TITLE,
-                PictureShape.of(1080, 1920),
-                FrameRate.FPS_24,
-                SaltCarousel.SECONDS),
-            SaltCarousel.story(),
-            carousel);
+      for (int i = 0; i < demos.size(); i++) {
+        fill(begun.get(i), demos.get(i));
       }
-      seed(
-          new Production(NightPost.TITLE, PictureShape.of(1920, 1080), FrameRate.FPS_24, SECONDS),
-          NightPost.story(SECONDS),
-          settings.demo());
-    } catch (IOException e) {
-      LOG.warn("The demo could not be put on the shelf.", e);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
+    } finally {
+      working.set(false);
     }
   }
 
-  private void seed(Production asked, Story story, Path folder)
+  /** Fills a production whole, or takes it back. */
+  private void fill(Production production, Demo demo) throws InterruptedException {
+    try {
+      seed(production, demo.story, demo.folder);
+      transaction.executeWithoutResult(
+          status -> productions.lock(production.id()).ifPresent(Production::fill));
+    } catch (IOException | RuntimeException e) {
+      if (productions.existsById(production.id())) {
+        LOG.warn("The demo '{}' was taken back: {}", demo.title, Reason.of(e));
+        productions.deleteById(production.id());
+      }
+    }
+  }
+
+  private void seed(Production production, Story story, Path folder)
       throws IOException, InterruptedException {
-    Production production = productions.save(asked);
     List<Path> ordered;
     try (Stream<Path> files = Files.list(folder)) {
       ordered =

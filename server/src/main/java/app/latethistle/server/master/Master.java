@@ -2,6 +2,7 @@ package app.latethistle.server.master;
 
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.Quality;
+import app.latethistle.server.config.Reason;
 import app.latethistle.server.stored.StoredOrder;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -11,9 +12,11 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import org.hibernate.annotations.DynamicUpdate;
 
 /** A master, from order to checked file. */
 @Entity
+@DynamicUpdate
 @SuppressWarnings("unused") // some columns are only written
 public class Master {
   /** How far it is. */
@@ -61,6 +64,8 @@ public class Master {
   private Instant createdAt = Instant.now();
   private Instant startedAt;
   private Instant endedAt;
+
+  private static final int LONGEST_MESSAGE = 2000;
 
   protected Master() {}
 
@@ -141,9 +146,13 @@ public class Master {
     framesDone = 0;
   }
 
+  void enter(State next) {
+    state = next;
+  }
+
   void end(State how, String why, Long size) {
     state = how;
-    message = why;
+    message = Reason.within(why, LONGEST_MESSAGE);
     bytes = size;
     endedAt = Instant.now();
   }

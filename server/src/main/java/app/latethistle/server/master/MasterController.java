@@ -9,7 +9,7 @@ import app.latethistle.server.config.Jobs;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.stored.StoredOrder;
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.Task;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -42,14 +42,14 @@ class MasterController {
   private final FilmService films;
   private final ContentStore store;
   private final Jobs jobs;
-  private final OneTimeTask<Long> renderMaster;
+  private final Task<Long> renderMaster;
 
   MasterController(
       Masters masters,
       FilmService films,
       ContentStore store,
       Jobs jobs,
-      @Qualifier("render-master") OneTimeTask<Long> renderMaster) {
+      @Qualifier("render-master") Task<Long> renderMaster) {
     this.masters = masters;
     this.films = films;
     this.store = store;
@@ -164,7 +164,8 @@ class MasterController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
   public void cancel(@PathVariable long productionId, @PathVariable long id) {
-    Master master = masters.get(productionId, id);
+    masters.get(productionId, id);
+    Master master = masters.lock(id).orElseThrow();
     if (master.state().isOpen()) {
       master.end(Master.State.CANCELLED, "Cancelled; what was rendered is kept.", null);
     }

@@ -1,8 +1,11 @@
 package app.latethistle.server.master;
 
+import jakarta.persistence.LockModeType;
 import java.util.List;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.transaction.annotation.Transactional;
@@ -16,10 +19,14 @@ public interface Masters extends JpaRepository<Master, Long> {
   @Query("update Master m set m.framesDone = :done where m.id = :id")
   void progress(long id, long done);
 
-  @Transactional
-  @Modifying
-  @Query("update Master m set m.state = :state where m.id = :id")
-  void enter(long id, Master.State state);
+  /** A master whose state nobody else may change until the transaction ends. */
+  @Lock(LockModeType.PESSIMISTIC_WRITE)
+  @Query("select m from Master m where m.id = :id")
+  Optional<Master> lock(long id);
+
+  /** The masters in some states. */
+  @Query("select m.id from Master m where m.state in :states")
+  List<Long> idsIn(List<Master.State> states);
 
   /** A master of a production. */
   default Master get(long productionId, long id) {

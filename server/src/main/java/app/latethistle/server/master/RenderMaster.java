@@ -6,21 +6,19 @@ import app.latethistle.media.ContentStore;
 import app.latethistle.media.MasterCheck;
 import app.latethistle.media.MasterRender;
 import app.latethistle.media.Originals;
+import app.latethistle.server.config.Job;
 import app.latethistle.server.material.FilmSoundFiles;
 import app.latethistle.server.material.Media;
 import app.latethistle.server.stored.StoredOrder;
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
-import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import com.github.kagkarlsson.scheduler.task.Task;
 import java.io.IOException;
-import java.io.InterruptedIOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
+import java.util.function.Consumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Bean;
@@ -34,19 +32,25 @@ class RenderMaster {
   private static final long TELL_EVERY_NANOS = 300_000_000;
 
   @Bean("render-master")
-  OneTimeTask<Long> renderMaster(
+  Task<Long> renderMaster(
       Masters masters,
       Media media,
       ContentStore store,
       FilmSoundFiles sounds,
       TransactionTemplate transaction) {
-    return Tasks.oneTime("render-master", Long.class)
-        .onFailure(
-            (complete, operations) ->
-                operations.reschedule(complete, Instant.now().plus(Duration.ofSeconds(2))))
-        .execute(
-            (instance, context) ->
-                new Run(instance.getData(), masters, media, store, sounds, transaction).run());
+    return Job.of(
+        "render-master",
+        id -> {
+          new Run(id, masters, media, store, sounds, transaction).run();
+          return Optional.empty();
+        },
+        (id, why) ->
+            transaction.executeWithoutResult(
+                status ->
+                    masters
+                        .lock(id)
+                        .filter(m -> m.state().isOpen())
+                        .ifPresent(m -> m.end(Master.State.FAILED, "Not rendered: " + why, null))));
   }
 
   /** Where a master's file lies. */
@@ -63,7 +67,7 @@ class RenderMaster {
       SoundSource sounds,
       TransactionTemplate transaction) {
 
-    void run() {
+    void run() throws IOException {
       Master master = masters.findById(id).orElse(null);
       if (master == null || !master.state().isOpen()) {
         return;
@@ -73,7 +77,7 @@ class RenderMaster {
         StoredOrder order = master.order();
         Path file = fileOf(store, id);
         render(master, order, file);
-        masters.enter(id, Master.State.CHECKING);
+        update(m -> m.enter(Master.State.CHECKING));
         Program program = order.program();
         MasterCheck check =
             MasterCheck.of(file, program.rate(), program.length(), program.plannedBlack());
@@ -83,17 +87,6 @@ class RenderMaster {
         update(m -> m.end(how, said, size));
       } catch (CancellationException e) {
         LOG.info("Master {} was cancelled.", id);
-      } catch (InterruptedIOException e) {
-        // The server is stopping; the next start goes on.
-        throw new UncheckedIOException(e);
-      } catch (IOException e) {
-        LOG.warn("Master {} failed.", id, e);
-        String said =
-            Thread.currentThread().isInterrupted() ? null : "Not rendered: " + e.getMessage();
-        if (said == null) {
-          throw new UncheckedIOException(e);
-        }
-        update(m -> m.end(Master.State.FAILED, said, null));
       }
     }
 
@@ -137,13 +130,10 @@ class RenderMaster {
       };
     }
 
-    private void update(java.util.function.Consumer<Master> change) {
+    private void update(Consumer<Master> change) {
       transaction.executeWithoutResult(
           status ->
-              masters
-                  .findById(id)
-                  .filter(m -> m.state() != Master.State.CANCELLED)
-                  .ifPresent(change));
+              masters.lock(id).filter(m -> m.state() != Master.State.CANCELLED).ifPresent(change));
     }
   }
 }

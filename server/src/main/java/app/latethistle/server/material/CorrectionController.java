@@ -1,7 +1,18 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.music.AddBorder;
 import app.latethistle.core.music.BeatGrid;
-import app.latethistle.core.music.Correction;
+import app.latethistle.core.music.CountBars;
+import app.latethistle.core.music.DoubleTempo;
+import app.latethistle.core.music.FollowTempoMap;
+import app.latethistle.core.music.HalveTempo;
+import app.latethistle.core.music.HoldTempo;
+import app.latethistle.core.music.MarkSung;
+import app.latethistle.core.music.MoveBeat;
+import app.latethistle.core.music.MoveBorder;
+import app.latethistle.core.music.MoveDownbeat;
+import app.latethistle.core.music.SongCorrection;
+import app.latethistle.core.music.TapBeats;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.MidiTempoMap;
 import app.latethistle.server.production.Productions;
@@ -52,20 +63,20 @@ public class CorrectionController {
       @Schema(nullable = true) Integer count,
       @Schema(nullable = true) List<Double> taps) {
 
-    Correction correction() {
+    SongCorrection correction() {
       return switch (name) {
-        case "halve" -> new Correction.Halve();
-        case "double" -> new Correction.Twice();
-        case "downbeat" -> new Correction.Downbeat(sample(at));
-        case "bars" -> new Correction.Bars(count == null ? 0 : count);
-        case "move-beat" -> new Correction.MoveBeat(sample(at), sample(to));
-        case "add-border" -> new Correction.AddBorder(sample(at));
-        case "move-border" -> new Correction.MoveBorder(sample(at), sample(to));
-        case "hold-tempo" -> new Correction.HoldTempo(sample(at), sample(to));
-        case "sung" -> new Correction.Sung(sample(at), sample(to), true);
-        case "not-sung" -> new Correction.Sung(sample(at), sample(to), false);
+        case "halve" -> new HalveTempo();
+        case "double" -> new DoubleTempo();
+        case "downbeat" -> new MoveDownbeat(sample(at));
+        case "bars" -> new CountBars(count == null ? 0 : count);
+        case "move-beat" -> new MoveBeat(sample(at), sample(to));
+        case "add-border" -> new AddBorder(sample(at));
+        case "move-border" -> new MoveBorder(sample(at), sample(to));
+        case "hold-tempo" -> new HoldTempo(sample(at), sample(to));
+        case "sung" -> new MarkSung(sample(at), sample(to), true);
+        case "not-sung" -> new MarkSung(sample(at), sample(to), false);
         case "taps" ->
-            new Correction.Taps(
+            new TapBeats(
                 (taps == null ? List.<Double>of() : taps)
                     .stream().map(Samples::ofSeconds).toList());
         default -> throw new IllegalArgumentException("There is no correction '" + name + "'.");
@@ -84,7 +95,7 @@ public class CorrectionController {
   @Transactional
   public void correct(
       @PathVariable long productionId, @PathVariable long songId, @RequestBody Wrong wrong) {
-    Correction correction = wrong.correction();
+    SongCorrection correction = wrong.correction();
     change(productionId, songId, song -> song.correct(correction));
   }
 
@@ -99,13 +110,13 @@ public class CorrectionController {
   }
 
   /** What of a tempo map lies within a song, counted in the bars it mostly has. */
-  private static Correction within(MidiTempoMap map, Song song) {
+  private static SongCorrection within(MidiTempoMap map, Song song) {
     List<Double> beats =
         map.beats().stream().filter(b -> b < song.medium().facts().seconds()).toList();
     int first =
         Math.max(0, beats.indexOf(map.downbeats().isEmpty() ? -1.0 : map.downbeats().get(0)));
     int perBar = map.usualBar();
-    return new Correction.TempoMap(
+    return new FollowTempoMap(
         beats.stream().map(Samples::ofSeconds).toList(), perBar, first % perBar);
   }
 

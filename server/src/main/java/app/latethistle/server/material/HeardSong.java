@@ -28,7 +28,14 @@ record HeardSong(SongAnalysis analysis, Peaks peaks, double loudness) {
    */
   static HeardSong of(ContentStore store, Medium medium) throws IOException {
     MonoSound mono = mono(store, medium);
-    return of(SongAnalysis.of(mono), mono, stereo(store, medium));
+    // Weighed as it is decoded: an hour of it would fill the heap.
+    Loudness.Meter meter = new Loudness.Meter();
+    SongDecoder.stereo(
+        store.path(medium.hash()),
+        medium.facts().container(),
+        (samples, count) -> meter.add(samples, count / 2));
+    return new HeardSong(
+        SongAnalysis.of(mono), Peaks.of(mono, PEAKS_A_SECOND), Math.max(LEAST, meter.integrated()));
   }
 
   /** Draws and weighs a song of which the rest is known. */

@@ -1,11 +1,8 @@
 package app.latethistle.server.material;
 
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
-import com.github.kagkarlsson.scheduler.task.helper.Tasks;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.time.Duration;
-import java.time.Instant;
+import app.latethistle.server.config.Job;
+import com.github.kagkarlsson.scheduler.task.Task;
+import java.util.Optional;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -14,21 +11,16 @@ import org.springframework.context.annotation.Configuration;
 @Configuration(proxyBeanMethods = false)
 class HoldPlacesJob {
   @Bean("hold-places")
-  OneTimeTask<Long> holdPlacesTask(ObjectProvider<HoldPlaces> places) {
-    return Tasks.oneTime("hold-places", Long.class)
-        .onFailure(
-            (complete, operations) ->
-                operations.reschedule(complete, Instant.now().plus(Duration.ofSeconds(2))))
-        .execute(
-            (instance, context) -> {
-              try {
-                // Again, as long as shots come in meanwhile.
-                while (places.getObject().hold(instance.getData()) > 0) {
-                  Thread.onSpinWait();
-                }
-              } catch (IOException e) {
-                throw new UncheckedIOException(e);
-              }
-            });
+  Task<Long> holdPlacesTask(ObjectProvider<HoldPlaces> places, Refusals refusals) {
+    return Job.of(
+        "hold-places",
+        id -> {
+          // Again, as long as shots come in meanwhile.
+          while (places.getObject().hold(id) > 0) {
+            Thread.onSpinWait();
+          }
+          return Optional.empty();
+        },
+        (id, why) -> refusals.save(new Refusal(id, "slates", "Slates could not be drawn: " + why)));
   }
 }

@@ -2,12 +2,10 @@ package app.latethistle.server.material;
 
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.RefusedMedia;
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
-import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import app.latethistle.server.config.Job;
+import com.github.kagkarlsson.scheduler.task.Task;
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.time.Duration;
-import java.time.Instant;
+import java.util.Optional;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -16,28 +14,34 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Configuration(proxyBeanMethods = false)
 class ListenToSong {
   @Bean("listen-to-song")
-  OneTimeTask<Long> listenToSong(Songs songs, ContentStore store, TransactionTemplate transaction) {
-    return Tasks.oneTime("listen-to-song", Long.class)
-        .onFailure(
-            (complete, operations) ->
-                operations.reschedule(complete, Instant.now().plus(Duration.ofSeconds(2))))
-        .execute(
-            (instance, context) -> {
-              Song song = songs.findById(instance.getData()).orElse(null);
-              if (song == null || song.state() != State.PREPARING) {
-                return;
-              }
-              try {
-                HeardSong heard = HeardSong.of(store, song.medium());
-                transaction.executeWithoutResult(
-                    status -> songs.findById(song.id()).ifPresent(kept -> kept.heard(heard)));
-              } catch (RefusedMedia e) {
-                transaction.executeWithoutResult(
-                    status ->
-                        songs.findById(song.id()).ifPresent(kept -> kept.refuse(e.getMessage())));
-              } catch (IOException e) {
-                throw new UncheckedIOException(e);
-              }
-            });
+  Task<Long> listenToSong(Songs songs, ContentStore store, TransactionTemplate transaction) {
+    return Job.of(
+        "listen-to-song",
+        id -> {
+          listen(id, songs, store, transaction);
+          return Optional.empty();
+        },
+        (id, why) -> refuse(id, "It could not be listened to: " + why, songs, transaction));
+  }
+
+  private static void listen(
+      long id, Songs songs, ContentStore store, TransactionTemplate transaction)
+      throws IOException {
+    Song song = songs.findById(id).orElse(null);
+    if (song == null || song.state() != State.PREPARING) {
+      return;
+    }
+    try {
+      HeardSong heard = HeardSong.of(store, song.medium());
+      transaction.executeWithoutResult(
+          status -> songs.findById(id).ifPresent(kept -> kept.heard(heard)));
+    } catch (RefusedMedia e) {
+      refuse(id, e.getMessage(), songs, transaction);
+    }
+  }
+
+  private static void refuse(long id, String why, Songs songs, TransactionTemplate transaction) {
+    transaction.executeWithoutResult(
+        status -> songs.findById(id).ifPresent(kept -> kept.refuse(why)));
   }
 }

@@ -6,13 +6,10 @@ import app.latethistle.core.measure.PictureMeter;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.TakeMeasure;
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
-import com.github.kagkarlsson.scheduler.task.helper.Tasks;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.time.Duration;
-import java.time.Instant;
+import app.latethistle.server.config.Job;
+import com.github.kagkarlsson.scheduler.task.Task;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.data.domain.Limit;
@@ -27,38 +24,34 @@ class MeasureTake {
   private static final int COMPARED = 12;
 
   @Bean("measure-take")
-  OneTimeTask<Long> measureTakeTask(
+  Task<Long> measureTakeTask(
       Takes takes,
       Media media,
       EdgesKept edges,
       ContentStore store,
       TransactionTemplate transaction) {
-    return Tasks.oneTime("measure-take", Long.class)
-        .onFailure(
-            (complete, operations) ->
-                operations.reschedule(complete, Instant.now().plus(Duration.ofSeconds(5))))
-        .execute(
-            (instance, context) -> {
-              TakeEntry take = takes.findById(instance.getData()).orElse(null);
-              if (take == null || take.state() != State.READY || take.isMeasured()) {
-                return;
-              }
-              try {
-                PictureMeter.Measured measured =
-                    TakeMeasure.measure(
-                        store.path(take.medium().hash()),
-                        take.medium().facts(),
-                        done -> {
-                          if (done % TELL_EVERY == 0) {
-                            takes.measuring(take.id(), done);
-                          }
-                        });
-                transaction.executeWithoutResult(
-                    status -> keep(take, measured, takes, media, edges));
-              } catch (IOException e) {
-                throw new UncheckedIOException(e);
-              }
-            });
+    return Job.of(
+        "measure-take",
+        id -> {
+          TakeEntry take = takes.findById(id).orElse(null);
+          if (take == null || take.state() != State.READY || take.isMeasured()) {
+            return Optional.empty();
+          }
+          PictureMeter.Measured measured =
+              TakeMeasure.measure(
+                  store.path(take.medium().hash()),
+                  take.medium().facts(),
+                  done -> {
+                    if (done % TELL_EVERY == 0) {
+                      takes.measuring(id, done);
+                    }
+                  });
+          transaction.executeWithoutResult(status -> keep(take, measured, takes, media, edges));
+          return Optional.empty();
+        },
+        (id, why) ->
+            transaction.executeWithoutResult(
+                status -> takes.findById(id).ifPresent(take -> take.notMeasured(why))));
   }
 
   private static void keep(

@@ -7,27 +7,35 @@ import app.latethistle.core.picture.MeanColours;
 import app.latethistle.core.render.PictureSource;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.media.ContentStore;
 import app.latethistle.media.Jpeg;
+import app.latethistle.media.MediaFacts;
 import app.latethistle.media.ProxyFile;
 import java.io.IOException;
-import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 
-/** Pictures of takes from their light copies, some of which are kept open. */
+/** Pictures of takes from their light copies. */
 @Component
 public class Pictures {
-  private static final int KEPT_OPEN = 200;
+  /** Indexes that are kept; one of a minute takes 12 kB. */
+  private static final int KNOWN = 2000;
 
   private final ProxyPaths paths;
   private final Media media;
-  private final Map<String, ProxyFile> open = new LinkedHashMap<>(16, 0.75f, true);
+  private final ContentStore store;
+  private final Map<String, ProxyFile> known = new LinkedHashMap<>(16, 0.75f, true);
+  private final Map<Path, Object> making = new ConcurrentHashMap<>();
 
-  Pictures(ProxyPaths paths, Media media) {
+  Pictures(ProxyPaths paths, Media media, ContentStore store) {
     this.paths = paths;
     this.media = media;
+    this.store = store;
   }
 
   /** Frames of takes at a rate, for the compositor. */
@@ -79,32 +87,43 @@ public class Pictures {
 
   private ProxyFile proxy(String hash, FrameRate rate) throws IOException {
     String key = hash + " " + rate;
-    synchronized (open) {
-      try {
-        ProxyFile proxy = open.computeIfAbsent(key, k -> openProxy(hash, rate));
-        closeOldest();
+    synchronized (known) {
+      ProxyFile proxy = known.get(key);
+      if (proxy != null) {
         return proxy;
-      } catch (UncheckedIOException e) {
-        throw new IOException("The light copy of a take is missing; bring the file in again.", e);
       }
     }
+    ProxyFile opened = opened(hash, rate);
+    synchronized (known) {
+      known.put(key, opened);
+      Iterator<ProxyFile> oldest = known.values().iterator();
+      while (known.size() > KNOWN) {
+        oldest.next();
+        oldest.remove();
+      }
+    }
+    return opened;
   }
 
-  private ProxyFile openProxy(String hash, FrameRate rate) {
-    try {
-      Medium medium = media.findById(hash).orElseThrow();
-      return ProxyFile.open(
-          paths.of(hash, rate), ProxyFile.shapeOf(medium.facts().shape().orElseThrow()));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+  /** A light copy's index; the copy is made again from its original if it is not there. */
+  private ProxyFile opened(String hash, FrameRate rate) throws IOException {
+    MediaFacts facts =
+        media
+            .findById(hash)
+            .orElseThrow(() -> new IOException("The file of a take is not in the store any more."))
+            .facts();
+    Path copy = paths.of(hash, rate);
+    synchronized (making.computeIfAbsent(copy, path -> new Object())) {
+      if (!Files.exists(copy)) {
+        Path original = store.path(hash);
+        if (!Files.exists(original)) {
+          throw new IOException(
+              "The file of a take is gone from the store; bring it in again in Takes.");
+        }
+        ProxyFile.make(original, facts, rate, copy, done -> {});
+      }
     }
-  }
-
-  private void closeOldest() throws IOException {
-    Iterator<ProxyFile> oldest = open.values().iterator();
-    while (open.size() > KEPT_OPEN && oldest.hasNext()) {
-      oldest.next().close();
-      oldest.remove();
-    }
+    making.remove(copy);
+    return ProxyFile.open(copy, ProxyFile.shapeOf(facts.shape().orElseThrow()));
   }
 }

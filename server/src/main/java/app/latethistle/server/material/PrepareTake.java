@@ -3,17 +3,16 @@ package app.latethistle.server.material;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.ProxyFile;
 import app.latethistle.media.RefusedMedia;
+import app.latethistle.server.config.Job;
 import app.latethistle.server.config.Jobs;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
-import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import com.github.kagkarlsson.scheduler.task.Task;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
-import java.time.Instant;
+import java.util.Optional;
+import java.util.function.Consumer;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.ApplicationEventPublisher;
@@ -27,7 +26,7 @@ class PrepareTake {
   private static final int TELL_EVERY = 12;
 
   @Bean("prepare-take")
-  OneTimeTask<Long> prepareTake(
+  Task<Long> prepareTake(
       Takes takes,
       Productions productions,
       ContentStore store,
@@ -35,50 +34,64 @@ class PrepareTake {
       Shots shots,
       Picks picks,
       ObjectProvider<Jobs> jobs,
-      @Qualifier("measure-take") OneTimeTask<Long> measureTake,
+      @Qualifier("measure-take") Task<Long> measureTake,
       ApplicationEventPublisher events,
       TransactionTemplate transaction) {
-    return Tasks.oneTime("prepare-take", Long.class)
-        .onFailure(
-            (complete, operations) ->
-                operations.reschedule(complete, Instant.now().plus(Duration.ofSeconds(2))))
-        .execute(
-            (instance, context) -> {
-              TakeEntry take = takes.findById(instance.getData()).orElse(null);
-              if (take == null || take.state() != State.PREPARING) {
-                return;
-              }
-              Production production = productions.get(take.productionId());
-              String refused = null;
-              long frames = 0;
-              try {
-                frames = prepare(take, production, store, paths, takes);
-              } catch (RefusedMedia e) {
-                refused = e.getMessage();
-              } catch (IOException e) {
-                throw new UncheckedIOException(e);
-              }
-              String reason = refused;
-              long counted = frames;
-              transaction.executeWithoutResult(
-                  status ->
-                      takes
-                          .findById(take.id())
-                          .ifPresent(
-                              t -> {
-                                if (reason == null) {
-                                  t.ready(counted);
-                                  takes.flush();
-                                  events.publishEvent(
-                                      new TakeReady(t.productionId(), t.shotId(), t.id()));
-                                  jobs.getObject().enqueue(measureTake, t.id());
-                                } else {
-                                  t.refuse(reason);
-                                  takes.flush();
-                                  picks.settle(shots.get(t.productionId(), t.shotId()));
-                                }
-                              }));
-            });
+    Ending ending = new Ending(takes, shots, picks, jobs, measureTake, events, transaction);
+    return Job.of(
+        "prepare-take",
+        id -> {
+          TakeEntry take = takes.findById(id).orElse(null);
+          if (take == null || take.state() != State.PREPARING) {
+            return Optional.empty();
+          }
+          Production production = productions.get(take.productionId());
+          try {
+            ending.ready(id, prepare(take, production, store, paths, takes));
+          } catch (RefusedMedia e) {
+            ending.refused(id, e.getMessage());
+          }
+          return Optional.empty();
+        },
+        (id, why) -> ending.refused(id, "It could not be prepared: " + why));
+  }
+
+  /** What becomes of a take. */
+  private record Ending(
+      Takes takes,
+      Shots shots,
+      Picks picks,
+      ObjectProvider<Jobs> jobs,
+      Task<Long> measureTake,
+      ApplicationEventPublisher events,
+      TransactionTemplate transaction) {
+
+    void ready(long id, long frames) {
+      end(
+          id,
+          take -> {
+            take.ready(frames);
+            takes.flush();
+            events.publishEvent(new TakeReady(take.productionId(), take.shotId(), id));
+            jobs.getObject().enqueue(measureTake, id);
+          });
+    }
+
+    void refused(long id, String why) {
+      end(
+          id,
+          take -> {
+            take.refuse(why);
+            takes.flush();
+            picks.settle(shots.get(take.productionId(), take.shotId()));
+          });
+    }
+
+    private void end(long id, Consumer<TakeEntry> how) {
+      transaction.executeWithoutResult(
+          status ->
+              takes.findById(id).filter(take -> take.state() == State.PREPARING).ifPresent(how));
+    }
   }
 
   private static long prepare(
@@ -87,10 +100,9 @@ class PrepareTake {
     Medium medium = take.medium();
     Path proxy = paths.of(medium.hash(), production.rate());
     if (Files.exists(proxy)) {
-      try (ProxyFile file =
-          ProxyFile.open(proxy, ProxyFile.shapeOf(medium.facts().shape().orElseThrow()))) {
-        return file.frames() == 1 ? medium.facts().framesAt(production.rate()) : file.frames();
-      }
+      ProxyFile file =
+          ProxyFile.open(proxy, ProxyFile.shapeOf(medium.facts().shape().orElseThrow()));
+      return file.frames() == 1 ? medium.facts().framesAt(production.rate()) : file.frames();
     }
     return ProxyFile.make(
         store.path(medium.hash()),

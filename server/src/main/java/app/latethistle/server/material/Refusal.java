@@ -1,5 +1,6 @@
 package app.latethistle.server.material;
 
+import app.latethistle.server.config.Reason;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -22,7 +23,7 @@ public class Refusal {
   Refusal(long productionId, String fileName, String reason) {
     this.productionId = productionId;
     this.fileName = fileName;
-    this.reason = reason;
+    this.reason = Reason.within(reason, 1000);
   }
 
   public Long id() {

@@ -1,11 +1,12 @@
 package app.latethistle.server.material;
 
 import app.latethistle.core.music.BeatGrid;
-import app.latethistle.core.music.Correction;
 import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
+import app.latethistle.core.music.SongCorrection;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.signal.Peaks;
+import app.latethistle.server.config.Reason;
 import app.latethistle.server.stored.StoredCorrections;
 import app.latethistle.server.stored.StoredSong;
 import jakarta.persistence.Column;
@@ -21,9 +22,11 @@ import jakarta.persistence.ManyToOne;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import org.hibernate.annotations.DynamicUpdate;
 
 /** A song as it is kept, with its beats once it has been listened to. */
 @Entity
+@DynamicUpdate
 public class Song {
 
   private static final double SLOWEST = 0.25;
@@ -70,6 +73,8 @@ public class Song {
   /** How many of the corrections are in force; the others were taken back. */
   private int corrected;
 
+  private static final int LONGEST_REASON = 1000;
+
   protected Song() {}
 
   Song(long productionId, String title, Medium medium) {
@@ -107,21 +112,21 @@ public class Song {
     if (grid == null) {
       return BeatGrid.EMPTY;
     }
-    return Correction.all(StoredSong.readGrid(grid), inForce());
+    return SongCorrection.all(StoredSong.readGrid(grid), inForce());
   }
 
   /** Its sections, each beginning where the nearest downbeat is now. */
   public List<Section> sections() {
     BeatGrid now = grid();
     List<Section> heard = StoredSong.readParts(parts).sections();
-    return Correction.allSections(heard, inForce()).stream()
+    return SongCorrection.allSections(heard, inForce()).stream()
         .map(section -> section.onBars(now))
         .toList();
   }
 
   /** Where somebody sings, as told and put right. */
   public List<SungPart> sung() {
-    return Correction.allSung(StoredSong.readSung(sung), inForce());
+    return SongCorrection.allSung(StoredSong.readSung(sung), inForce());
   }
 
   /**
@@ -162,11 +167,11 @@ public class Song {
     return StoredSong.readParts(parts).moments();
   }
 
-  private List<Correction> corrections() {
+  private List<SongCorrection> corrections() {
     return StoredCorrections.read(corrections);
   }
 
-  private List<Correction> inForce() {
+  private List<SongCorrection> inForce() {
     return corrections().subList(0, corrected);
   }
 
@@ -192,7 +197,7 @@ public class Song {
 
   /** What redo makes again: a correction's label, or "". */
   public String redo() {
-    List<Correction> all = corrections();
+    List<SongCorrection> all = corrections();
     return corrected == all.size() ? "" : all.get(corrected).label();
   }
 
@@ -202,8 +207,8 @@ public class Song {
   }
 
   /** Puts something right; what was taken back before is forgotten. */
-  void correct(Correction correction) {
-    List<Correction> kept = new ArrayList<>(inForce());
+  void correct(SongCorrection correction) {
+    List<SongCorrection> kept = new ArrayList<>(inForce());
     kept.add(correction);
     corrections = StoredCorrections.write(kept);
     corrected = kept.size();
@@ -243,7 +248,7 @@ public class Song {
   }
 
   void refuse(String why) {
-    reason = why;
+    reason = Reason.within(why, LONGEST_REASON);
     state = State.REFUSED;
   }
 }

@@ -3,10 +3,15 @@ package app.latethistle.server.material;
 import java.util.List;
 import java.util.NoSuchElementException;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 /** The songs kept. */
 public interface Songs extends JpaRepository<Song, Long> {
   List<Song> findByProductionId(long productionId);
+
+  /** The songs in a state. */
+  @Query("select s.id from Song s where s.state = :state")
+  List<Long> idsIn(State state);
 
   /** A song of a production. */
   default Song get(long productionId, long id) {

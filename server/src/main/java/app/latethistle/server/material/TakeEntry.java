@@ -4,6 +4,7 @@ import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.take.Fault;
 import app.latethistle.core.take.Take;
 import app.latethistle.media.Container;
+import app.latethistle.server.config.Reason;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -19,9 +20,11 @@ import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.hibernate.annotations.DynamicUpdate;
 
 /** A take as it is kept. */
 @Entity
+@DynamicUpdate
 @Table(name = "take")
 public class TakeEntry {
   @Id
@@ -55,6 +58,8 @@ public class TakeEntry {
   private boolean rejected;
   private String faults = "";
   private String note = "";
+
+  private static final int LONGEST_REASON = 1000;
 
   protected TakeEntry() {}
 
@@ -199,8 +204,13 @@ public class TakeEntry {
   }
 
   void refuse(String why) {
-    reason = why;
+    reason = Reason.within(why, LONGEST_REASON);
     state = State.REFUSED;
+  }
+
+  /** Notes that it can be used but could not be measured. */
+  void notMeasured(String why) {
+    reason = Reason.within("It could not be measured: " + why, LONGEST_REASON);
   }
 
   /** What its file is if it has a sound of its own, or null. */

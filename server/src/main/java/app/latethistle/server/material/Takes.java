@@ -30,6 +30,16 @@ public interface Takes extends JpaRepository<TakeEntry, Long> {
   @Query("update TakeEntry t set t.measuredFrames = :done where t.id = :id")
   void measuring(long id, long done);
 
+  /** The takes in a state. */
+  @Query("select t.id from TakeEntry t where t.state = :state")
+  List<Long> idsIn(State state);
+
+  /** Takes that can be used, have not been measured, and of which nothing says that they cannot. */
+  @Query(
+      "select t.id from TakeEntry t where t.state = app.latethistle.server.material.State.READY"
+          + " and t.placeholder = false and t.reason is null and t.medium.measured is null")
+  List<Long> idsNotMeasured();
+
   /** A take of a production. */
   default TakeEntry get(long productionId, long id) {
     return findById(id)

@@ -26,6 +26,13 @@ public class Production {
   private long revision;
   private int done;
 
+  /** Which production of the demo it is, or "". */
+  private String demo = "";
+
+  /** Whether all of the demo's files are in it, and it is cut. */
+  @SuppressWarnings("unused") // asked for in queries only
+  private boolean filled = true;
+
   protected Production() {}
 
   public Production(String title, PictureShape shape, FrameRate rate, double targetSeconds) {
@@ -36,6 +43,23 @@ public class Production {
     this.targetSeconds = targetSeconds;
     this.createdAt = Instant.now();
     this.changedAt = createdAt;
+  }
+
+  /** A production of the demo, which is filled next. */
+  public Production ofDemo(String name) {
+    demo = name;
+    filled = false;
+    return this;
+  }
+
+  /** Which production of the demo it is, or "". */
+  public String demo() {
+    return demo;
+  }
+
+  /** Notes that a production of the demo has all that belongs to it. */
+  public void fill() {
+    filled = true;
   }
 
   public Long id() {

@@ -12,6 +12,9 @@ import org.springframework.data.jpa.repository.Query;
 public interface Productions extends JpaRepository<Production, Long> {
   List<Production> findAllByOrderByChangedAtDesc();
 
+  /** Productions of the demo that were begun and not filled. */
+  List<Production> findByFilledFalse();
+
   @Lock(LockModeType.PESSIMISTIC_WRITE)
   @Query("select p from Production p where p.id = :id")
   Optional<Production> lock(long id);

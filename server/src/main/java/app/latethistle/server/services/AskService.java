@@ -4,26 +4,23 @@ import app.latethistle.core.story.ServiceProfile;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.MediaFacts;
+import app.latethistle.server.config.Job;
 import app.latethistle.server.material.BringIn;
 import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
 import app.latethistle.server.production.Productions;
 import app.latethistle.standins.services.Order;
 import app.latethistle.standins.services.PictureService;
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
-import com.github.kagkarlsson.scheduler.task.helper.Tasks;
+import com.github.kagkarlsson.scheduler.task.Task;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -32,10 +29,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** The job in which a stand-in works on a request: it waits its turn, then makes the files. */
 @Configuration(proxyBeanMethods = false)
 class AskService {
-  private static final Logger LOG = LoggerFactory.getLogger(AskService.class);
-
   @Bean("ask-service")
-  OneTimeTask<Long> askServiceTask(
+  Task<Long> askServiceTask(
       Requests requests,
       ServiceDesk desk,
       Takes takes,
@@ -43,25 +38,20 @@ class AskService {
       ObjectProvider<BringIn> bringIn,
       ContentStore store,
       TransactionTemplate transaction) {
-    return Tasks.oneTime("ask-service", Long.class)
-        .onFailure(
-            (complete, operations) ->
-                operations.reschedule(complete, Instant.now().plus(Duration.ofSeconds(2))))
-        .execute(
-            (instance, context) -> {
-              Request request = requests.findById(instance.getData()).orElse(null);
-              if (request == null || request.state() != Request.State.QUEUED) {
-                return;
-              }
-              try {
-                Worker worker =
-                    new Worker(requests, desk, takes, productions, bringIn.getObject(), store);
-                worker.work(request, transaction);
-              } catch (IOException | RuntimeException e) {
-                LOG.warn("The stand-in failed.", e);
-                fail(requests, transaction, request.id(), "The service broke: " + e.getMessage());
-              }
-            });
+    return Job.of(
+        "ask-service",
+        id -> {
+          Request request = requests.findById(id).orElse(null);
+          boolean open =
+              request != null
+                  && (request.state() == Request.State.QUEUED
+                      || request.state() == Request.State.RUNNING);
+          return open
+              ? new Worker(requests, desk, takes, productions, bringIn.getObject(), store)
+                  .work(request, transaction)
+              : Optional.empty();
+        },
+        (id, why) -> fail(requests, transaction, id, "The service broke: " + why));
   }
 
   private static void fail(
@@ -75,13 +65,6 @@ class AskService {
                 .ifPresent(r -> r.end(Request.State.FAILED, why)));
   }
 
-  /** How work on a request begins. */
-  private enum Begun {
-    NOT,
-    TO_FAIL,
-    TO_END
-  }
-
   /** One request's way through a service. */
   private record Worker(
       Requests requests,
@@ -91,30 +74,41 @@ class AskService {
       BringIn bringIn,
       ContentStore store) {
 
-    void work(Request request, TransactionTemplate transaction) throws IOException {
-      ServiceRow row = desk.row(request.service());
+    /**
+     * Takes a request up, or ends it when its service would have done it; between the two no thread
+     * waits.
+     *
+     * @return when to go on
+     */
+    Optional<Instant> work(Request read, TransactionTemplate transaction) throws IOException {
+      ServiceRow row = desk.row(read.service());
       ServiceProfile profile = row.profile();
-      long started = System.nanoTime();
-      Begun begun = transaction.execute(status -> begin(row, request.id()));
-      if (begun == Begun.NOT) {
-        return;
+      Request request =
+          read.state() == Request.State.RUNNING
+              ? read
+              : transaction.execute(status -> begin(row, read.id()));
+      if (request == null) {
+        return Optional.empty();
+      }
+      double wait = request.willFail() ? profile.waitSeconds() / 2 : profile.waitSeconds();
+      Instant until = request.startedAt().plusMillis(Math.round(wait * 1000));
+      if (Instant.now().isBefore(until)) {
+        return Optional.of(until);
+      }
+      if (request.willFail()) {
+        fail(
+            requests,
+            transaction,
+            request.id(),
+            profile.name()
+                + " gave up half-way. Nothing was charged; ask again, or ask another service.");
+        return Optional.empty();
       }
       Path folder = Files.createTempDirectory("stand-in");
       try {
-        Order order = order(request, profile);
-        if (begun == Begun.TO_FAIL) {
-          waitUntil(started, profile.waitSeconds() / 2, request.id());
-          fail(
-              requests,
-              transaction,
-              request.id(),
-              profile.name()
-                  + " gave up half-way. Nothing was charged; ask again, or ask another service.");
-          return;
-        }
-        List<Path> files = PictureService.fulfil(order, folder);
-        if (!waitUntil(started, profile.waitSeconds(), request.id())) {
-          return;
+        List<Path> files = PictureService.fulfil(order(request, profile), folder);
+        if (!isRunning(request.id())) {
+          return Optional.empty();
         }
         deliver(request, files);
         transaction.executeWithoutResult(
@@ -126,19 +120,24 @@ class AskService {
       } finally {
         remove(folder);
       }
+      return Optional.empty();
     }
 
-    /** Takes the request up, unless it was cancelled since it was read. */
-    private Begun begin(ServiceRow row, long id) {
+    private boolean isRunning(long id) {
+      return requests.findById(id).map(Request::state).orElse(null) == Request.State.RUNNING;
+    }
+
+    /** Takes the request up, unless it was cancelled since it was read; null then. */
+    private Request begin(ServiceRow row, long id) {
       int every = desk.lock(row).failsEvery();
       Request request = requests.lock(id).orElse(null);
       if (request == null || request.state() != Request.State.QUEUED) {
-        return Begun.NOT;
+        return null;
       }
       request.start();
       requests.flush();
-      boolean fails = every > 0 && requests.worked(request.service()) % every == 0;
-      return fails ? Begun.TO_FAIL : Begun.TO_END;
+      request.decide(every > 0 && requests.worked(request.service()) % every == 0);
+      return request;
     }
 
     private Order order(Request request, ServiceProfile profile) throws IOException {
@@ -193,22 +192,6 @@ class AskService {
               Comparator.comparingDouble(
                   s -> Math.abs(Math.log(ServiceProfile.aspect(s) / wanted.aspect()))))
           .orElseThrow();
-    }
-
-    /** Waits as the service would; false if the request was cancelled meanwhile. */
-    private boolean waitUntil(long started, double seconds, long id) {
-      while (System.nanoTime() - started < seconds * 1e9) {
-        if (requests.findById(id).map(Request::state).orElse(null) != Request.State.RUNNING) {
-          return false;
-        }
-        try {
-          Thread.sleep(250);
-        } catch (InterruptedException e) {
-          Thread.currentThread().interrupt();
-          return false;
-        }
-      }
-      return requests.findById(id).map(Request::state).orElse(null) == Request.State.RUNNING;
     }
 
     private void deliver(Request request, List<Path> files) throws IOException {

@@ -2,7 +2,7 @@ package app.latethistle.server.services;
 
 import app.latethistle.core.story.ServiceProfile;
 import app.latethistle.server.config.Jobs;
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.Task;
 import java.util.List;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -17,26 +17,26 @@ public class Queue {
   private final Requests requests;
   private final ServiceDesk desk;
   private final Jobs jobs;
-  private final OneTimeTask<Long> askService;
+  private final Task<Long> askService;
 
   Queue(
       Requests requests,
       ServiceDesk desk,
       Jobs jobs,
-      @Qualifier("ask-service") OneTimeTask<Long> askService) {
+      @Qualifier("ask-service") Task<Long> askService) {
     this.requests = requests;
     this.desk = desk;
     this.jobs = jobs;
     this.askService = askService;
   }
 
-  /** What was being made when the application stopped waits again; nothing was charged for it. */
+  /** What was being made and nobody is at any more waits again; nothing was charged for it. */
   @EventListener(ApplicationReadyEvent.class)
   @Transactional
   public void started() {
     for (ServiceRow row : desk.all()) {
-      requests
-          .findByServiceAndStateOrderById(row.profile().name(), Request.State.RUNNING)
+      requests.findByServiceAndStateOrderById(row.profile().name(), Request.State.RUNNING).stream()
+          .filter(request -> !jobs.isKnown(askService, request.id()))
           .forEach(Request::again);
     }
   }

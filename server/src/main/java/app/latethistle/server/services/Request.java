@@ -1,6 +1,7 @@
 package app.latethistle.server.services;
 
 import app.latethistle.core.story.CameraMove;
+import app.latethistle.server.config.Reason;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -48,6 +49,11 @@ public class Request {
   private Instant askedAt;
   private Instant startedAt;
   private Instant endedAt;
+
+  /** Whether the stand-in is to fail, to try what happens then. */
+  private boolean willFail;
+
+  private static final int LONGEST_MESSAGE = 1000;
 
   protected Request() {}
 
@@ -179,9 +185,18 @@ public class Request {
     startedAt = Instant.now();
   }
 
+  /** Settles when work begins whether the service will give up half-way. */
+  void decide(boolean fails) {
+    willFail = fails;
+  }
+
+  boolean willFail() {
+    return willFail;
+  }
+
   void end(State how, String why) {
     state = how;
-    message = why;
+    message = Reason.within(why, LONGEST_MESSAGE);
     endedAt = Instant.now();
   }
 

@@ -1,6 +1,17 @@
 package app.latethistle.server.stored;
 
-import app.latethistle.core.music.Correction;
+import app.latethistle.core.music.AddBorder;
+import app.latethistle.core.music.CountBars;
+import app.latethistle.core.music.DoubleTempo;
+import app.latethistle.core.music.FollowTempoMap;
+import app.latethistle.core.music.HalveTempo;
+import app.latethistle.core.music.HoldTempo;
+import app.latethistle.core.music.MarkSung;
+import app.latethistle.core.music.MoveBeat;
+import app.latethistle.core.music.MoveBorder;
+import app.latethistle.core.music.MoveDownbeat;
+import app.latethistle.core.music.SongCorrection;
+import app.latethistle.core.music.TapBeats;
 import java.util.List;
 import tools.jackson.databind.JsonNode;
 
@@ -41,48 +52,48 @@ public final class StoredCorrections {
   private record All(List<One> corrections) {}
 
   /** Corrections as text, oldest first. */
-  public static String write(List<Correction> corrections) {
+  public static String write(List<SongCorrection> corrections) {
     return Json.write(
         FORMAT, new All(corrections.stream().map(StoredCorrections::stored).toList()));
   }
 
-  private static One stored(Correction c) {
-    if (c instanceof Correction.Halve) {
+  private static One stored(SongCorrection c) {
+    if (c instanceof HalveTempo) {
       return One.of("halve");
     }
-    if (c instanceof Correction.Twice) {
+    if (c instanceof DoubleTempo) {
       return One.of("double");
     }
-    if (c instanceof Correction.Downbeat d) {
+    if (c instanceof MoveDownbeat d) {
       return One.at("downbeat", d.at());
     }
-    if (c instanceof Correction.Bars b) {
+    if (c instanceof CountBars b) {
       return One.list("bars", null, b.beats(), null);
     }
-    if (c instanceof Correction.MoveBeat m) {
+    if (c instanceof MoveBeat m) {
       return One.span("move-beat", m.from(), m.to(), null);
     }
-    if (c instanceof Correction.HoldTempo h) {
+    if (c instanceof HoldTempo h) {
       return One.span("hold-tempo", h.from(), h.to(), null);
     }
-    if (c instanceof Correction.Taps t) {
+    if (c instanceof TapBeats t) {
       return One.list("taps", t.at(), null, null);
     }
-    if (c instanceof Correction.TempoMap t) {
+    if (c instanceof FollowTempoMap t) {
       return One.list("tempo-map", t.beats(), t.beatsPerBar(), t.firstDownbeat());
     }
-    if (c instanceof Correction.AddBorder b) {
+    if (c instanceof AddBorder b) {
       return One.at("add-border", b.at());
     }
-    if (c instanceof Correction.MoveBorder m) {
+    if (c instanceof MoveBorder m) {
       return One.span("move-border", m.from(), m.to(), null);
     }
-    Correction.Sung s = (Correction.Sung) c;
+    MarkSung s = (MarkSung) c;
     return One.span("sung", s.from(), s.to(), s.sung());
   }
 
   /** Corrections of any format. */
-  public static List<Correction> read(String text) {
+  public static List<SongCorrection> read(String text) {
     JsonNode tree = Json.tree(text);
     if (Json.format(tree, FORMAT) == 1) {
       return tree.valueStream().map(StoredCorrections::ofFormat1).toList();
@@ -93,12 +104,12 @@ public final class StoredCorrections {
   }
 
   /** Taps were stored as "at", the beats of a tempo map as "beats". */
-  private static Correction ofFormat1(JsonNode c) {
+  private static SongCorrection ofFormat1(JsonNode c) {
     String name = c.get("correction").asString();
     return switch (name) {
-      case "taps" -> new Correction.Taps(longs(c.get("at")));
+      case "taps" -> new TapBeats(longs(c.get("at")));
       case "tempo-map" ->
-          new Correction.TempoMap(
+          new FollowTempoMap(
               longs(c.get("beats")), c.get("beatsPerBar").asInt(), c.get("firstDownbeat").asInt());
       default -> correction(Json.as(c, One.class));
     };
@@ -108,19 +119,19 @@ public final class StoredCorrections {
     return list.valueStream().map(JsonNode::asLong).toList();
   }
 
-  private static Correction correction(One c) {
+  private static SongCorrection correction(One c) {
     return switch (c.correction) {
-      case "halve" -> new Correction.Halve();
-      case "double" -> new Correction.Twice();
-      case "downbeat" -> new Correction.Downbeat(c.at);
-      case "bars" -> new Correction.Bars(c.beats);
-      case "move-beat" -> new Correction.MoveBeat(c.from, c.to);
-      case "hold-tempo" -> new Correction.HoldTempo(c.from, c.to);
-      case "taps" -> new Correction.Taps(c.taps);
-      case "tempo-map" -> new Correction.TempoMap(c.taps, c.beats, c.firstDownbeat);
-      case "add-border" -> new Correction.AddBorder(c.at);
-      case "move-border" -> new Correction.MoveBorder(c.from, c.to);
-      case "sung" -> new Correction.Sung(c.from, c.to, c.sung);
+      case "halve" -> new HalveTempo();
+      case "double" -> new DoubleTempo();
+      case "downbeat" -> new MoveDownbeat(c.at);
+      case "bars" -> new CountBars(c.beats);
+      case "move-beat" -> new MoveBeat(c.from, c.to);
+      case "hold-tempo" -> new HoldTempo(c.from, c.to);
+      case "taps" -> new TapBeats(c.taps);
+      case "tempo-map" -> new FollowTempoMap(c.taps, c.beats, c.firstDownbeat);
+      case "add-border" -> new AddBorder(c.at);
+      case "move-border" -> new MoveBorder(c.from, c.to);
+      case "sung" -> new MarkSung(c.from, c.to, c.sung);
       default ->
           throw new IllegalStateException(
               "Nothing is known of a stored correction '" + c.correction + "'.");

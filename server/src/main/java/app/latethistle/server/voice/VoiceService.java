@@ -89,7 +89,7 @@ public class VoiceService {
     SpokenLine line = line(script(productionId), number);
     MonoSound sound = Narrator.read(line.text(), voice, rate, manner);
     String label =
-        String.format("%s, %.0f words a minute", voice.name(), rate)
+        String.format(Locale.ROOT, "%s, %.0f words a minute", voice.name(), rate)
             + (manner == Manner.EVEN ? "" : ", " + manner.name().toLowerCase(Locale.ROOT));
     byte[] wave = WaveFile.bytes(sound.samples(), 1, sound.rate());
     Medium medium =

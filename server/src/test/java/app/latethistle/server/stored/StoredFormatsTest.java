@@ -281,7 +281,7 @@ class StoredFormatsTest {
     assertThat(corrections).hasSize(10);
     assertThat(StoredCorrections.read(StoredCorrections.write(corrections))).isEqualTo(corrections);
     String map =
-        "[{\"correction\":\"tempo-map\",\"beats\":[1,2,3,4],\"beatsPerBar\":3,\"firstDownbeat\":1}]";
+        "[{\"correction\":\"tempo-map\",\"beats\":[0,24000,48000,72000],\"beatsPerBar\":3,\"firstDownbeat\":1}]";
     assertThat(StoredCorrections.read(StoredCorrections.write(StoredCorrections.read(map))))
         .isEqualTo(StoredCorrections.read(map));
   }

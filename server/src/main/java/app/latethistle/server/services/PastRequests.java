@@ -15,13 +15,13 @@ import org.springframework.stereotype.Component;
 
 /** Brings in takes that were asked for before: with their prompt, their cost and their wait. */
 @Component
-public class Past {
+public class PastRequests {
   private final Requests requests;
   private final ServiceDesk desk;
   private final BringIn bringIn;
   private final Shots shots;
 
-  Past(Requests requests, ServiceDesk desk, BringIn bringIn, Shots shots) {
+  PastRequests(Requests requests, ServiceDesk desk, BringIn bringIn, Shots shots) {
     this.requests = requests;
     this.desk = desk;
     this.bringIn = bringIn;

@@ -12,74 +12,71 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
-class CorrectionTest {
+class SongCorrectionTest {
   private static final BeatGrid GRID = BeatGrid.even(120, 0.5, 41, 4);
 
   private static long at(double seconds) {
     return Samples.ofSeconds(seconds);
   }
 
-  private static BeatGrid corrected(Correction... corrections) {
-    return Correction.all(GRID, List.of(corrections));
+  private static BeatGrid corrected(SongCorrection... corrections) {
+    return SongCorrection.all(GRID, List.of(corrections));
   }
 
   @Test
   void halvesAndDoublesAroundTheDownbeat() {
-    BeatGrid half = corrected(new Correction.Halve());
+    BeatGrid half = corrected(new HalveTempo());
     assertThat(half.bpm()).isCloseTo(60, within(0.01));
     assertThat(half.sampleOf(half.firstDownbeat())).isEqualTo(GRID.sampleOf(0));
-    BeatGrid twice = corrected(new Correction.Twice());
+    BeatGrid twice = corrected(new DoubleTempo());
     assertThat(twice.bpm()).isCloseTo(240, within(0.1));
-    assertThat(corrected(new Correction.Twice(), new Correction.Halve()).samples())
-        .isEqualTo(GRID.samples());
+    assertThat(corrected(new DoubleTempo(), new HalveTempo()).samples()).isEqualTo(GRID.samples());
   }
 
   @Test
   void movesTheDownbeatAndCountsOtherBars() {
-    BeatGrid moved = corrected(new Correction.Downbeat(at(3.1)));
+    BeatGrid moved = corrected(new MoveDownbeat(at(3.1)));
     assertThat(moved.isDownbeat(5)).isTrue();
     assertThat(moved.firstDownbeat()).isEqualTo(1);
-    BeatGrid waltz = corrected(new Correction.Downbeat(at(3.1)), new Correction.Bars(3));
+    BeatGrid waltz = corrected(new MoveDownbeat(at(3.1)), new CountBars(3));
     assertThat(waltz.beatsPerBar()).isEqualTo(3);
     assertThat(waltz.isDownbeat(1)).isTrue();
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> new Correction.Bars(13))
+        .isThrownBy(() -> new CountBars(13))
         .withMessageContaining("2 to 12");
   }
 
   @Test
   void aBeatStaysBetweenItsNeighbours() {
-    BeatGrid moved = corrected(new Correction.MoveBeat(at(2.5), at(2.6)));
+    BeatGrid moved = corrected(new MoveBeat(at(2.5), at(2.6)));
     assertThat(moved.sampleOf(4)).isEqualTo(at(2.6));
     assertThat(moved.sureness(4)).isEqualTo(1);
-    BeatGrid far = corrected(new Correction.MoveBeat(at(2.5), at(9)));
-    assertThat(far.sampleOf(4)).isEqualTo(GRID.sampleOf(5) - Correction.CLOSEST);
+    BeatGrid far = corrected(new MoveBeat(at(2.5), at(9)));
+    assertThat(far.sampleOf(4)).isEqualTo(GRID.sampleOf(5) - SongCorrection.CLOSEST);
   }
 
   @Test
   void heldSpansAreEven() {
-    BeatGrid uneven =
-        corrected(
-            new Correction.MoveBeat(at(2), at(2.1)), new Correction.MoveBeat(at(2.5), at(2.4)));
-    BeatGrid held = new Correction.HoldTempo(at(1), at(4)).apply(uneven);
+    BeatGrid uneven = corrected(new MoveBeat(at(2), at(2.1)), new MoveBeat(at(2.5), at(2.4)));
+    BeatGrid held = new HoldTempo(at(1), at(4)).apply(uneven);
     assertThat(held.samples()).isEqualTo(GRID.samples());
   }
 
   @Test
   void sungPartsGrowTogetherAndAreCut() {
     List<SungPart> parts =
-        Correction.allSung(
+        SongCorrection.allSung(
             List.of(new SungPart(at(4), at(6))),
             List.of(
-                new Correction.Sung(at(10), at(12), true),
-                new Correction.Sung(at(5.5), at(10), true),
-                new Correction.Halve(),
-                new Correction.Sung(at(7), at(8), false)));
+                new MarkSung(at(10), at(12), true),
+                new MarkSung(at(5.5), at(10), true),
+                new HalveTempo(),
+                new MarkSung(at(7), at(8), false)));
     assertThat(parts).containsExactly(new SungPart(at(4), at(7)), new SungPart(at(8), at(12)));
     assertThat(parts.get(0).within(at(6), at(30))).isEqualTo(at(1));
     assertThat(parts.get(0).within(at(7), at(30))).isZero();
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> new Correction.Sung(at(3), at(3), true))
+        .isThrownBy(() -> new MarkSung(at(3), at(3), true))
         .withMessageContaining("empty");
   }
 
@@ -91,7 +88,7 @@ class CorrectionTest {
     for (int i = 0; i < 9; i++) {
       taps.add(at(4.5 + i + 0.08 + random.nextDouble(-0.02, 0.02)));
     }
-    Correction.Taps tapped = new Correction.Taps(taps);
+    TapBeats tapped = new TapBeats(taps);
     BeatGrid grid = tapped.apply(GRID);
     assertThat(tapped.bpm()).isCloseTo(60, within(0.6));
     assertThat(grid.bpm()).isCloseTo(60, within(0.1));
@@ -99,14 +96,13 @@ class CorrectionTest {
       assertThat(GRID.samples()).contains(beat);
     }
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> new Correction.Taps(taps.subList(0, 3)))
+        .isThrownBy(() -> new TapBeats(taps.subList(0, 3)))
         .withMessageContaining("four beats");
   }
 
   @Test
   void tapsOnASongWithoutBeatsMakeThem() {
-    BeatGrid grid =
-        new Correction.Taps(List.of(at(1), at(1.5), at(2), at(2.5))).apply(BeatGrid.EMPTY);
+    BeatGrid grid = new TapBeats(List.of(at(1), at(1.5), at(2), at(2.5))).apply(BeatGrid.EMPTY);
     assertThat(grid.bpm()).isCloseTo(120, within(0.1));
     assertThat(grid.size()).isGreaterThanOrEqualTo(5);
   }
@@ -116,38 +112,37 @@ class CorrectionTest {
   @MethodSource("app.latethistle.core.Seeds#many")
   void anyRowOfCorrectionsLeavesAGrid(long seed) {
     SplittableRandom random = new SplittableRandom(seed);
-    List<Correction> corrections = new ArrayList<>();
+    List<SongCorrection> corrections = new ArrayList<>();
     for (int i = 0; i < 8; i++) {
       long a = at(random.nextDouble(-2, 25));
       long b = at(random.nextDouble(-2, 25));
       corrections.add(
           switch (random.nextInt(7)) {
-            case 0 -> new Correction.Halve();
-            case 1 -> new Correction.Twice();
-            case 2 -> new Correction.Downbeat(a);
-            case 3 -> new Correction.Bars(random.nextInt(2, 13));
-            case 4 -> new Correction.MoveBeat(a, b);
-            case 5 -> new Correction.HoldTempo(a, b);
+            case 0 -> new HalveTempo();
+            case 1 -> new DoubleTempo();
+            case 2 -> new MoveDownbeat(a);
+            case 3 -> new CountBars(random.nextInt(2, 13));
+            case 4 -> new MoveBeat(a, b);
+            case 5 -> new HoldTempo(a, b);
             default ->
-                new Correction.Taps(
-                    List.of(at(5), at(5.4), at(5.9), at(6.3 + random.nextDouble(0.3))));
+                new TapBeats(List.of(at(5), at(5.4), at(5.9), at(6.3 + random.nextDouble(0.3))));
           });
     }
-    BeatGrid once = Correction.all(GRID, corrections);
+    BeatGrid once = SongCorrection.all(GRID, corrections);
     assertThat(once.samples()).isSorted().doesNotHaveDuplicates();
-    assertThat(Correction.all(GRID, corrections).samples()).isEqualTo(once.samples());
-    assertThat(Correction.all(BeatGrid.EMPTY, corrections).beatsPerBar()).isBetween(2, 12);
+    assertThat(SongCorrection.all(GRID, corrections).samples()).isEqualTo(once.samples());
+    assertThat(SongCorrection.all(BeatGrid.EMPTY, corrections).beatsPerBar()).isBetween(2, 12);
   }
 
   @Test
   void aTempoMapTakesThePlaceOfWhatWasHeard() {
     List<Long> beats = List.of(4_800L, 28_800L, 52_800L, 76_800L, 100_800L);
-    BeatGrid grid = new Correction.TempoMap(beats, 3, 1).apply(BeatGrid.even(100, 0, 20, 4));
+    BeatGrid grid = new FollowTempoMap(beats, 3, 1).apply(BeatGrid.even(100, 0, 20, 4));
     assertThat(grid.samples()).containsExactly(4_800, 28_800, 52_800, 76_800, 100_800);
     assertThat(grid.beatsPerBar()).isEqualTo(3);
     assertThat(grid.isDownbeat(1)).isTrue();
     assertThatIllegalArgumentException()
-        .isThrownBy(() -> new Correction.TempoMap(List.of(0L, 10L, 9_000L, 20_000L), 4, 0))
+        .isThrownBy(() -> new FollowTempoMap(List.of(0L, 10L, 9_000L, 20_000L), 4, 0))
         .withMessageContaining("Beats 1 and 2");
   }
 
@@ -158,12 +153,11 @@ class CorrectionTest {
             new Section(0, 1000, 'A', Section.Name.OPENING, 0.4),
             new Section(1000, 4000, 'B', Section.Name.FULL, 1));
     List<Section> parts =
-        Correction.allSections(
-            heard, List.of(new Correction.AddBorder(2000), new Correction.MoveBorder(900, 700)));
+        SongCorrection.allSections(heard, List.of(new AddBorder(2000), new MoveBorder(900, 700)));
     assertThat(parts.stream().map(Section::start)).containsExactly(0L, 700L, 2000L);
     assertThat(parts.stream().map(Section::end)).containsExactly(700L, 2000L, 4000L);
     assertThat(parts.stream().map(Section::kind)).containsExactly('A', 'B', 'B');
-    assertThat(new Correction.MoveBorder(700, 2500).applyTo(parts)).isEqualTo(parts);
-    assertThat(new Correction.AddBorder(9000).applyTo(parts)).isEqualTo(parts);
+    assertThat(new MoveBorder(700, 2500).applyTo(parts)).isEqualTo(parts);
+    assertThat(new AddBorder(9000).applyTo(parts)).isEqualTo(parts);
   }
 }

@@ -10,7 +10,7 @@ import java.util.Arrays;
  * reference's strongest-edged points, coarse to fine over three sizes, with Tukey's biweight whose
  * scale is set from the median residual. Formulas from memory.
  */
-final class Alignment {
+final class PictureAlignment {
   private static final int LEVELS = 3;
   private static final int MOST_POINTS = 2500;
   private static final int STEPS = 14;
@@ -92,7 +92,7 @@ final class Alignment {
   }
 
   /** Prepares a reference. */
-  Alignment(Gray[] pyramid) {
+  PictureAlignment(Gray[] pyramid) {
     for (int i = 0; i < LEVELS; i++) {
       levels[i] = new Level(pyramid[i]);
     }
