@@ -228,7 +228,7 @@ class EditingJourneyTest {
     // Both slip it: the second is asked.
     int in = inOfFirst(page);
     press(page, "Home", "s", "m", "ArrowRight", "ArrowRight");
-    page.waitForFunction("in => " + FILM + ".then(f => f.shots[0].in === in)", in + 2);
+    page.waitForFunction("wanted => " + FILM + ".then(f => f.shots[0].in === wanted)", in + 2);
     press(other, "ArrowRight");
     Locator dialog = other.getByRole(AriaRole.DIALOG);
     assertThat(dialog).containsText("Changed in two windows");
