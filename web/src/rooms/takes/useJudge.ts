@@ -21,7 +21,8 @@ export function useJudge(id: number) {
       const faults = take.faults.includes(fault)
         ? take.faults.filter((f) => f !== fault)
         : [...take.faults, fault];
-      change.mutate({ take, faults, rejected: faults.length > 0 || take.rejected });
+      // What is put back meanwhile stays back: only a fault puts a take aside.
+      change.mutate({ take, faults, ...(faults.length > 0 ? { rejected: true } : {}) });
     },
     note: (take: Take, note: string) => change.mutate({ take, note }),
   };
