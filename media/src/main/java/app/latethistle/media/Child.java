@@ -9,7 +9,6 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
-import java.util.regex.Pattern;
 
 /**
  * A child process with its standard error kept in the background, so that it never blocks on it.
@@ -17,7 +16,6 @@ import java.util.regex.Pattern;
  */
 final class Child implements Closeable {
   private static final int KEPT_ERROR = 16_384;
-  private static final Pattern PLACE = Pattern.compile("(?:file:)?(?:/[\\w.+~-]+){2,}/?");
 
   private final Process process;
   private final Thread errorReader;
@@ -100,7 +98,7 @@ final class Child implements Closeable {
   /** The last line it said on standard error, without places of the machine. */
   String errorLine() {
     String[] lines = errorText().strip().split("\n");
-    String last = PLACE.matcher(lines[lines.length - 1].strip()).replaceAll("the file");
+    String last = MachinePlaces.replaced(lines[lines.length - 1].strip(), "the file");
     return last.isEmpty() ? "It ended without saying why." : last;
   }
 

@@ -6,12 +6,9 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.channels.FileChannel;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Sounds of files, decoded once into files of plain samples from which any part is read, so that
@@ -20,7 +17,7 @@ import java.util.concurrent.ConcurrentHashMap;
 public final class SoundFiles implements SoundSource {
   private final Path folder;
   private final Finder files;
-  private final Map<Path, Object> locks = new ConcurrentHashMap<>();
+  private final MadeOnce made = new MadeOnce();
 
   /** A file and what it is. */
   public record File(Path path, Container container) {}
@@ -47,14 +44,13 @@ public final class SoundFiles implements SoundSource {
   @Override
   public Sound open(String media, int channels) throws IOException {
     Path decoded = folder.resolve(Fingerprint.of(media).substring(0, 40) + "-" + channels + ".f32");
-    synchronized (locks.computeIfAbsent(decoded, k -> new Object())) {
-      if (!Files.exists(decoded)) {
-        File file = files.file(media);
-        SongDecoder.toFile(file.path(), file.container(), channels, decoded);
-      }
-    }
-    locks.remove(decoded);
+    made.get(decoded, to -> decode(media, channels, to));
     return new Decoded(FileChannel.open(decoded, StandardOpenOption.READ), channels);
+  }
+
+  private void decode(String media, int channels, Path to) throws IOException {
+    File file = files.file(media);
+    SongDecoder.toFile(file.path(), file.container(), channels, to);
   }
 
   /** A file of samples, as little-endian floats, channels in turn. */

@@ -3,6 +3,7 @@ package app.latethistle.core.film;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /**
  * A film and how it came to be: the edits done, and those undone that can be done again. A new edit
@@ -29,13 +30,13 @@ public final class EditLog {
   /**
    * Replays stored edits on an empty film.
    *
-   * @param edits in the order they were made
+   * @param edits in the order they were made; each is understood on the film as it was before it
    * @param done how many of them are in force; the rest were undone
    */
-  public static EditLog replay(List<Edit> edits, int done) {
+  public static EditLog replay(List<Function<Film, Edit>> edits, int done) {
     EditLog log = of(Film.EMPTY);
-    for (Edit edit : edits) {
-      log = log.apply(edit);
+    for (Function<Film, Edit> edit : edits) {
+      log = log.apply(edit.apply(log.film));
     }
     while (log.done > done) {
       log = log.undo();

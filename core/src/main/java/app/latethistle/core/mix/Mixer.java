@@ -20,6 +20,8 @@ public final class Mixer implements Closeable {
   private final Mix mix;
   private final SoundSource source;
   private final Ducking ducking;
+  private final List<Part> ducked;
+  private final List<Part> steady;
   private final Map<Part, SoundSource.Sound> open = new HashMap<>();
   private float[] read = new float[0];
 
@@ -39,6 +41,8 @@ public final class Mixer implements Closeable {
     this.mix = mix;
     this.source = source;
     ducking = new Ducking(mix.speech());
+    ducked = mix.parts().stream().filter(p -> p.bus().ducks()).toList();
+    steady = mix.parts().stream().filter(p -> !p.bus().ducks()).toList();
   }
 
   /** Mixes a range of the film. */
@@ -61,9 +65,9 @@ public final class Mixer implements Closeable {
     int frames = stereo.length / 2;
     Arrays.fill(stereo, 0);
     SampleRange range = SampleRange.ofLength(from, frames);
-    add(mix.parts().stream().filter(p -> p.bus().ducks()).toList(), range, stereo);
+    add(ducked, range, stereo);
     ducking.apply(stereo, from, frames);
-    add(mix.parts().stream().filter(p -> !p.bus().ducks()).toList(), range, stereo);
+    add(steady, range, stereo);
     for (int i = 0; i < frames; i++) {
       long at = from + i;
       boolean outside = at < 0 || at >= mix.length();

@@ -96,15 +96,10 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
   /** Ranges that are black because the film says so: gaps, takes that are missing, its fade. */
   public List<FrameRange> plannedBlack() {
     List<FrameRange> black = new ArrayList<>();
-    Layer layer = root;
-    if (layer instanceof Layer.Faded faded) {
+    if (root instanceof Layer.Faded faded) {
       black.add(new FrameRange(Math.max(0, length - faded.fade().frames()), length));
-      layer = faded.layer();
     }
-    if (layer instanceof Layer.Stack stack) {
-      layer = stack.base();
-    }
-    if (layer instanceof Layer.Sequence sequence) {
+    if (cut() instanceof Layer.Sequence sequence) {
       long at = 0;
       for (Layer.Part part : sequence.parts()) {
         black.add(new FrameRange(at, Math.max(at, part.range().start())));
@@ -117,15 +112,14 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
 
   /** The frames at which shots of the cut begin, in order; the film's start is not among them. */
   List<Long> cuts() {
-    Layer layer = root;
-    if (layer instanceof Layer.Faded faded) {
-      layer = faded.layer();
-    }
-    if (layer instanceof Layer.Stack stack) {
-      layer = stack.base();
-    }
-    return layer instanceof Layer.Sequence sequence
+    return cut() instanceof Layer.Sequence sequence
         ? sequence.parts().stream().map(p -> p.range().start()).filter(f -> f > 0).toList()
         : List.of();
+  }
+
+  /** What lies under the film's fade and its overlays. */
+  private Layer cut() {
+    Layer layer = root instanceof Layer.Faded faded ? faded.layer() : root;
+    return layer instanceof Layer.Stack stack ? stack.base() : layer;
   }
 }

@@ -7,6 +7,7 @@ import app.latethistle.core.look.Framing;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -56,10 +57,10 @@ class EditTest {
   void aReplayedLogIsTheSameFilm(long seed) {
     Random random = new Random(seed);
     EditLog log = EditLog.of(Film.EMPTY);
-    List<Edit> edits = new ArrayList<>();
+    List<Function<Film, Edit>> edits = new ArrayList<>();
     for (int i = 0; i < 60; i++) {
       Edit edit = Films.edit(log.film(), random);
-      edits.add(edit);
+      edits.add(before -> edit);
       log = log.apply(edit);
     }
     EditLog undone = log.undo().undo().undo();

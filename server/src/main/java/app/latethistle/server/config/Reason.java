@@ -1,11 +1,10 @@
 package app.latethistle.server.config;
 
+import app.latethistle.media.MachinePlaces;
 import java.nio.file.FileSystemException;
-import java.util.regex.Pattern;
 
 /** Why something failed, as a person can be told: one line, without places of the machine. */
 public final class Reason {
-  private static final Pattern PLACE = Pattern.compile("(?:file:)?(?:/[\\w.+~-]+){2,}/?");
   private static final String FULL = "No space left on device";
 
   private Reason() {}
@@ -28,7 +27,7 @@ public final class Reason {
           : "It failed (" + failure.getClass().getSimpleName() + "). Try again.";
     }
     String line = message.strip().lines().findFirst().orElse("");
-    return PLACE.matcher(line).replaceAll("a file");
+    return MachinePlaces.replaced(line, "a file");
   }
 
   /** A text cut to so many letters, so that a long list of faults fits where it is kept. */

@@ -522,14 +522,11 @@ public class FilmService {
   }
 
   private EditLog replayed(Production production) {
-    EditLog log = EditLog.of(Film.EMPTY);
+    List<Function<Film, Edit>> edits = new ArrayList<>();
     for (EditRow row : rows.findByProductionIdOrderByPlace(production.id())) {
-      log = log.apply(StoredEdit.read(row.body()).on(log.film()));
+      edits.add(StoredEdit.read(row.body())::on);
     }
-    while (log.done() > production.done()) {
-      log = log.undo();
-    }
-    return log;
+    return EditLog.replay(edits, production.done());
   }
 
   private FilmState resolve(Production production, EditLog log) {

@@ -9,6 +9,7 @@ import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.Jpeg;
+import app.latethistle.media.MadeOnce;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.ProxyFile;
 import java.io.IOException;
@@ -17,7 +18,6 @@ import java.nio.file.Path;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
 
 /** Pictures of takes from their light copies. */
@@ -30,7 +30,7 @@ public class Pictures {
   private final Media media;
   private final ContentStore store;
   private final Map<String, ProxyFile> known = new LinkedHashMap<>(16, 0.75f, true);
-  private final Map<Path, Object> making = new ConcurrentHashMap<>();
+  private final MadeOnce made = new MadeOnce();
 
   Pictures(ProxyPaths paths, Media media, ContentStore store) {
     this.paths = paths;
@@ -113,17 +113,16 @@ public class Pictures {
             .orElseThrow(() -> new IOException("The file of a take is not in the store any more."))
             .facts();
     Path copy = paths.of(hash, rate);
-    synchronized (making.computeIfAbsent(copy, path -> new Object())) {
-      if (!Files.exists(copy)) {
-        Path original = store.path(hash);
-        if (!Files.exists(original)) {
-          throw new IOException(
-              "The file of a take is gone from the store; bring it in again in Takes.");
-        }
-        ProxyFile.make(original, facts, rate, copy, done -> {});
-      }
-    }
-    making.remove(copy);
+    made.get(copy, to -> make(hash, facts, rate, to));
     return ProxyFile.open(copy, ProxyFile.shapeOf(facts.shape().orElseThrow()));
+  }
+
+  private void make(String hash, MediaFacts facts, FrameRate rate, Path copy) throws IOException {
+    Path original = store.path(hash);
+    if (!Files.exists(original)) {
+      throw new IOException(
+          "The file of a take is gone from the store; bring it in again in Takes.");
+    }
+    ProxyFile.make(original, facts, rate, copy, done -> {});
   }
 }

@@ -72,13 +72,10 @@ class PreviewController {
   @GetMapping("/picture.m3u8")
   ResponseEntity<String> picture(@PathVariable long productionId, @PathVariable String revision) {
     Program program = previews.program(current(productionId, revision));
-    StringBuilder text = new StringBuilder("#EXTM3U\n#EXT-X-VERSION:7\n");
-    text.append("#EXT-X-PLAYLIST-TYPE:VOD\n#EXT-X-TARGETDURATION:4\n");
-    text.append("#EXT-X-INDEPENDENT-SEGMENTS\n");
+    StringBuilder text = parts(4);
     for (Segment segment : previews.segments(program)) {
       double seconds = program.rate().secondsOf(segment.range().length());
-      text.append(String.format(Locale.ROOT, "#EXTINF:%.6f,%n", seconds));
-      text.append(segment.index()).append('-').append(segment.key()).append(".ts\n");
+      add(text, seconds, segment.index() + "-" + segment.key() + ".ts");
     }
     return playlist(text.append("#EXT-X-ENDLIST\n").toString());
   }
@@ -113,13 +110,10 @@ class PreviewController {
   @GetMapping("/sound.m3u8")
   ResponseEntity<String> sound(@PathVariable long productionId, @PathVariable String revision) {
     Mix mix = current(productionId, revision).mix();
-    StringBuilder text = new StringBuilder("#EXTM3U\n#EXT-X-VERSION:7\n");
-    text.append("#EXT-X-PLAYLIST-TYPE:VOD\n#EXT-X-TARGETDURATION:5\n");
-    text.append("#EXT-X-INDEPENDENT-SEGMENTS\n#EXT-X-MAP:URI=\"sound-head.mp4\"\n");
+    StringBuilder text = parts(5).append("#EXT-X-MAP:URI=\"sound-head.mp4\"\n");
     for (PreviewService.SoundPart part : previews.sounds(mix)) {
       double seconds = Samples.toSeconds(part.range().length());
-      text.append(String.format(Locale.ROOT, "#EXTINF:%.6f,%n", seconds));
-      text.append("sound-").append(part.index()).append('-').append(part.key()).append(".m4s\n");
+      add(text, seconds, "sound-" + part.index() + "-" + part.key() + ".m4s");
     }
     return playlist(text.append("#EXT-X-ENDLIST\n").toString());
   }
@@ -142,6 +136,19 @@ class PreviewController {
       throw changed();
     }
     return part("audio/mp4", previews.sound(mix, parts, index));
+  }
+
+  /** The beginning of a list of parts, none longer than so many seconds. */
+  private static StringBuilder parts(int longest) {
+    return new StringBuilder("#EXTM3U\n#EXT-X-VERSION:7\n#EXT-X-PLAYLIST-TYPE:VOD\n")
+        .append("#EXT-X-TARGETDURATION:")
+        .append(longest)
+        .append("\n#EXT-X-INDEPENDENT-SEGMENTS\n");
+  }
+
+  private static void add(StringBuilder text, double seconds, String name) {
+    text.append(String.format(Locale.ROOT, "#EXTINF:%.6f,%n", seconds));
+    text.append(name).append('\n');
   }
 
   private static ResponseEntity<String> playlist(String text) {

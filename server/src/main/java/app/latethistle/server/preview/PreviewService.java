@@ -12,6 +12,7 @@ import app.latethistle.core.time.SampleRange;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.FragmentedMp4;
 import app.latethistle.media.Jpeg;
+import app.latethistle.media.MadeOnce;
 import app.latethistle.media.SoundEncoder;
 import app.latethistle.media.TransportTime;
 import app.latethistle.media.VideoEncoder;
@@ -24,8 +25,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.slf4j.Logger;
@@ -41,7 +40,7 @@ class PreviewService {
   private final ContentStore store;
   private final Pictures pictures;
   private final SoundSource sounds;
-  private final Map<String, Object> locks = new ConcurrentHashMap<>();
+  private final MadeOnce made = new MadeOnce();
   private final ExecutorService ahead =
       Executors.newSingleThreadExecutor(
           task -> {
@@ -124,25 +123,8 @@ class PreviewService {
   }
 
   private Path rendered(Program program, Segment segment) throws IOException {
-    return made(
+    return made.get(
         store.derived("preview", segment.key() + ".ts"), file -> render(program, segment, file));
-  }
-
-  /** Writes a file. */
-  private interface Writing {
-    void write(Path file) throws IOException;
-  }
-
-  /** A file that is made if it is not kept, by one who wants it; others wait for it. */
-  private Path made(Path file, Writing writing) throws IOException {
-    String name = file.toString();
-    synchronized (locks.computeIfAbsent(name, k -> new Object())) {
-      if (!Files.exists(file)) {
-        writing.write(file);
-      }
-    }
-    locks.remove(name);
-    return file;
   }
 
   private void render(Program program, Segment segment, Path file) throws IOException {
@@ -196,7 +178,7 @@ class PreviewService {
   }
 
   private Path encoded(Mix mix, SoundPart part) throws IOException {
-    return made(
+    return made.get(
         store.derived("heard", part.key() + ".mp4"),
         file -> SoundEncoder.part(mix, part.range(), sounds, file));
   }
