@@ -35,9 +35,9 @@ need() {
 }
 
 PG=/usr/lib/postgresql/15/bin
-RUNTIME=(javac:openjdk-17-jdk-headless mvn:maven node:nodejs npm:npm ffmpeg:ffmpeg bwrap:bubblewrap
-  "$PG/postgres:postgresql-15" flock:util-linux
-  espeak-ng:espeak-ng)
+DATABASE=("$PG/postgres:postgresql-15")
+PROGRAMS=(javac:openjdk-17-jdk-headless mvn:maven node:nodejs npm:npm ffmpeg:ffmpeg bwrap:bubblewrap
+  flock:util-linux espeak-ng:espeak-ng)
 
 check_versions() {
   local java node

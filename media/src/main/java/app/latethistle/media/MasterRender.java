@@ -2,42 +2,47 @@ package app.latethistle.media;
 
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
-import app.latethistle.core.picture.Frame;
 import app.latethistle.core.render.Compositor;
 import app.latethistle.core.render.PictureSource;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Segment;
 import app.latethistle.core.render.Segmentation;
-import app.latethistle.core.time.FrameRange;
-import java.io.Closeable;
 import java.io.IOException;
 import java.io.InterruptedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayDeque;
-import java.util.Deque;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.FutureTask;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
 
 /**
- * Renders a master: segment by segment, each kept by its hash, then joined without encoding again.
- * A render that was stopped goes on with the segments it has.
+ * Renders a master: segments, each kept by its hash, then joined without encoding again. A render
+ * that was stopped goes on with the segments it has. Segments do not know of each other, so that
+ * several processes may make those of one master: whoever makes one, it has the same bytes.
  */
 public final class MasterRender {
-  /** Frames before a segment's end at which the next one's encoder is started. */
-  private static final int AHEAD = 20;
+  /**
+   * Segments that a process makes at once: one keeps about two cores busy, and while its encoder
+   * starts and ends the next one works.
+   */
+  public static final int AT_ONCE =
+      Integer.getInteger("atonce", 1 + Runtime.getRuntime().availableProcessors() / 2);
 
   private final Program program;
   private final PictureSource source;
   private final Quality quality;
-  private final Path segments;
+  private final Path folder;
 
-  /** Told how far a render is, and asked whether to go on. */
+  /** Told how far a render is, and asked whether to go on. Several threads may ask. */
   public interface Progress {
-    /** So many frames of the film are done. */
+    /** So many frames are done. */
     void frames(long done);
 
     /** Whether to stop. */
@@ -45,13 +50,62 @@ public final class MasterRender {
   }
 
   /**
-   * @param segments the folder in which segments are kept
+   * @param folder in which segments are kept
    */
-  public MasterRender(Program program, PictureSource source, Quality quality, Path segments) {
+  public MasterRender(Program program, PictureSource source, Quality quality, Path folder) {
     this.program = program;
     this.source = source;
     this.quality = quality;
-    this.segments = segments;
+    this.folder = folder;
+  }
+
+  /** The segments of the master, in their order. */
+  public List<Segment> segments() {
+    return Segmentation.MASTER.of(program);
+  }
+
+  /** Whether a segment is kept already. */
+  public boolean isMade(Segment segment) {
+    return Files.exists(pathOf(segment));
+  }
+
+  private Path pathOf(Segment segment) {
+    return folder.resolve(segment.key() + "-" + quality.name().toLowerCase(Locale.ROOT) + ".mp4");
+  }
+
+  /**
+   * Makes a segment, unless it is kept already.
+   *
+   * @param progress told of the frames of this segment
+   * @throws CancellationException if the progress says so
+   */
+  public void make(Segment segment, Progress progress) throws IOException {
+    if (isMade(segment)) {
+      progress.frames(segment.range().length());
+      return;
+    }
+    Files.createDirectories(folder);
+    Path kept = pathOf(segment);
+    Path part = ContentStore.partOf(kept);
+    AtomicLong drawn = new AtomicLong();
+    try (VideoEncoder encoder =
+        VideoEncoder.master(part, program.width(), program.height(), program.rate(), quality)) {
+      new Compositor(program, source)
+          .draw(
+              segment.range(),
+              picture -> {
+                if (progress.isCancelled()) {
+                  throw new CancellationException("The render was cancelled.");
+                }
+                encoder.write(picture);
+                progress.frames(drawn.incrementAndGet());
+              });
+      encoder.end();
+      encoder.await();
+      ContentStore.moveInto(part, kept);
+    } finally {
+      Files.deleteIfExists(part);
+    }
   }
 
   /**
@@ -61,157 +115,94 @@ public final class MasterRender {
    */
   public void render(Mix mix, SoundSource sounds, Path target, Progress progress)
       throws IOException {
-    Files.createDirectories(segments);
-    List<Segment> all = Segmentation.MASTER.of(program);
-    List<Path> pieces = all.stream().map(this::pathOf).toList();
     Path track = ContentStore.partOf(target.resolveSibling("sound"));
     // The sound is encoded beside the pictures: neither keeps a core busy all the time.
-    FutureTask<Void> sound =
-        new FutureTask<>(
-            () -> {
-              SoundEncoder.m4a(mix, sounds, track);
-              return null;
-            });
-    Thread beside = new Thread(sound, "master-sound");
-    beside.setDaemon(true);
-    beside.start();
+    ExecutorService threads = Executors.newFixedThreadPool(AT_ONCE + 1);
+    List<Future<?>> works = new ArrayList<>();
     try {
-      for (int i = 0; i < all.size(); ) {
-        int end = i;
-        while (end < all.size() && !Files.exists(pieces.get(end))) {
-          end++;
-        }
-        if (end > i) {
-          draw(all.subList(i, end), progress);
-          i = end;
-        } else {
-          progress.frames(all.get(i).range().end());
-          i++;
-        }
+      works.add(
+          threads.submit(
+              () -> {
+                SoundEncoder.m4a(mix, sounds, track);
+                return null;
+              }));
+      AtomicLong done = new AtomicLong();
+      for (Segment segment : segments()) {
+        works.add(
+            threads.submit(
+                () -> {
+                  make(segment, part(progress, done));
+                  return null;
+                }));
       }
-      await(sound);
-      join(all, pieces, track, target);
+      for (Future<?> work : works) {
+        await(work);
+      }
+      join(track, target);
     } finally {
-      stop(sound, beside);
+      end(threads);
       Files.deleteIfExists(track);
     }
   }
 
-  /** Ends the sound's encoding if it still goes on, so that it writes no more. */
-  private static void stop(FutureTask<Void> sound, Thread beside) {
-    sound.cancel(true);
+  /** The progress of a segment, as a part of the whole. */
+  private static Progress part(Progress whole, AtomicLong done) {
+    return new Progress() {
+      private long before;
+
+      @Override
+      public void frames(long now) {
+        whole.frames(done.addAndGet(now - before));
+        before = now;
+      }
+
+      @Override
+      public boolean isCancelled() {
+        return whole.isCancelled();
+      }
+    };
+  }
+
+  /** Ends what still goes on, so that nothing is written any more. */
+  private static void end(ExecutorService threads) {
+    threads.shutdownNow();
     try {
-      beside.join(5_000);
+      threads.awaitTermination(5, TimeUnit.SECONDS);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
   }
 
-  private static void await(FutureTask<Void> sound) throws IOException {
+  private static void await(Future<?> work) throws IOException {
     try {
-      sound.get();
+      work.get();
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
-      throw new InterruptedIOException("Interrupted while the sound was encoded.");
+      throw new InterruptedIOException("Interrupted while a master was rendered.");
     } catch (ExecutionException e) {
       if (e.getCause() instanceof IOException failed) {
+        throw failed;
+      }
+      if (e.getCause() instanceof RuntimeException failed) {
         throw failed;
       }
       throw new IllegalStateException(e.getCause());
     }
   }
 
-  private Path pathOf(Segment segment) {
-    return segments.resolve(segment.key() + "-" + quality.name().toLowerCase(Locale.ROOT) + ".mp4");
-  }
-
-  /** Draws neighbouring segments in one go, so that decoders run on across their borders. */
-  private void draw(List<Segment> run, Progress progress) throws IOException {
-    FrameRange range =
-        new FrameRange(run.get(0).range().start(), run.get(run.size() - 1).range().end());
-    try (Pieces pieces = new Pieces(run, progress)) {
-      new Compositor(program, source).draw(range, pieces);
-    }
-  }
-
-  /** Writes each segment with an encoder of its own; the next begins while the last one drains. */
-  private final class Pieces implements Compositor.Sink, Closeable {
-    private final List<Segment> run;
-    private final Progress progress;
-    private final Deque<Piece> open = new ArrayDeque<>();
-    private final Deque<Piece> draining = new ArrayDeque<>();
-    private int begun;
-    private long frame;
-
-    private record Piece(VideoEncoder encoder, long end, Path part, Path kept) {}
-
-    Pieces(List<Segment> run, Progress progress) throws IOException {
-      this.run = run;
-      this.progress = progress;
-      frame = run.get(0).range().start();
-      begin();
-    }
-
-    private void begin() throws IOException {
-      Segment segment = run.get(begun++);
-      Path kept = pathOf(segment);
-      Path part = ContentStore.partOf(kept);
-      VideoEncoder encoder =
-          VideoEncoder.master(part, program.width(), program.height(), program.rate(), quality);
-      open.add(new Piece(encoder, segment.range().end(), part, kept));
-    }
-
-    @Override
-    public void accept(Frame picture) throws IOException {
-      if (progress.isCancelled()) {
-        throw new CancellationException("The render was cancelled.");
-      }
-      Piece piece = open.getFirst();
-      if (frame >= piece.end() - AHEAD && open.size() < 2 && begun < run.size()) {
-        begin();
-      }
-      piece.encoder().write(picture);
-      progress.frames(++frame);
-      if (frame == piece.end()) {
-        piece.encoder().end();
-        draining.add(open.removeFirst());
-        keepAllBut(1);
-      }
-    }
-
-    private void keepAllBut(int drainingStill) throws IOException {
-      while (draining.size() > drainingStill) {
-        Piece piece = draining.getFirst();
-        piece.encoder().await();
-        ContentStore.moveInto(piece.part(), piece.kept());
-        draining.removeFirst();
-      }
-    }
-
-    /** Keeps what is whole and drops the rest, so that a stopped render loses little. */
-    @Override
-    public void close() throws IOException {
-      try {
-        keepAllBut(0);
-      } finally {
-        draining.addAll(open);
-        for (Piece piece : draining) {
-          piece.encoder().close();
-          Files.deleteIfExists(piece.part());
-        }
-      }
-    }
-  }
-
-  private void join(List<Segment> all, List<Path> pieces, Path track, Path target)
-      throws IOException {
+  /**
+   * Joins the segments, which have all been made, with the sound.
+   *
+   * @param track the sound as {@link SoundEncoder#m4a} writes it
+   */
+  public void join(Path track, Path target) throws IOException {
     Path list = ContentStore.partOf(target.resolveSibling("list"));
     Path part = ContentStore.partOf(target);
     try {
       StringBuilder text = new StringBuilder();
-      for (int i = 0; i < pieces.size(); i++) {
-        text.append("file '").append(escaped(pieces.get(i))).append("'\n");
-        double seconds = program.rate().secondsOf(all.get(i).range().length());
+      for (Segment segment : segments()) {
+        text.append("file '").append(escaped(pathOf(segment))).append("'\n");
+        double seconds = program.rate().secondsOf(segment.range().length());
         text.append(String.format(Locale.ROOT, "duration %.9f%n", seconds));
       }
       Files.writeString(list, text);

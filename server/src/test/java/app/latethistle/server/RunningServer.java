@@ -82,6 +82,11 @@ public final class RunningServer implements AutoCloseable {
     return context.getBean(name, type);
   }
 
+  /** The JDBC address of its database. */
+  String database() {
+    return database;
+  }
+
   public Path data() {
     return data;
   }

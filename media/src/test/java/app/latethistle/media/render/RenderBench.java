@@ -71,10 +71,11 @@ public final class RenderBench {
       System.out.printf(
           Locale.ROOT,
           "{\"straightCuts\": %.3f, \"rippleShare\": %.3f, \"slowMotion\": %.3f,"
-              + " \"workers\": 1, \"cores\": %d}%n",
+              + " \"workers\": %d, \"cores\": %d}%n",
           straight,
           ripple,
           slow,
+          MasterRender.AT_ONCE,
           Runtime.getRuntime().availableProcessors());
     } finally {
       delete(folder);

@@ -8,6 +8,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
 /** Heads the schema that the front end's types are made from. */
+@ServerOnly
 @Configuration(proxyBeanMethods = false)
 class OpenApiConfig {
   @Bean

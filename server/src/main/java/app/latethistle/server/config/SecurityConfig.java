@@ -9,6 +9,7 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.csrf.CsrfFilter;
 
 /** One local user without an account: loopback only, no foreign pages, CSRF protection. */
+@ServerOnly
 @Configuration(proxyBeanMethods = false)
 class SecurityConfig {
   private static final String POLICY =

@@ -14,6 +14,7 @@ import app.latethistle.core.take.NaturalOrder;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.server.config.Reason;
+import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.config.Settings;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
@@ -53,6 +54,7 @@ import org.springframework.transaction.support.TransactionTemplate;
  * Makes the demo productions from the files that ship with the application, through the same door
  * as any other files, while the page is already up.
  */
+@ServerOnly
 @Component
 class DemoShelf {
   private static final Logger LOG = LoggerFactory.getLogger(DemoShelf.class);

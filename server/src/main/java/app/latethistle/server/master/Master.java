@@ -143,11 +143,10 @@ public class Master {
   void begin() {
     state = State.RENDERING;
     startedAt = Instant.now();
-    framesDone = 0;
   }
 
-  void enter(State next) {
-    state = next;
+  void check() {
+    state = State.CHECKING;
   }
 
   void end(State how, String why, Long size) {

@@ -3,13 +3,12 @@ package app.latethistle.server.master;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRate;
-import app.latethistle.media.ContentStore;
 import app.latethistle.media.Quality;
-import app.latethistle.server.config.Jobs;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Jobs;
 import app.latethistle.server.stored.StoredOrder;
-import com.github.kagkarlsson.scheduler.task.Task;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -40,19 +39,22 @@ import org.springframework.web.bind.annotation.RestController;
 class MasterController {
   private final Masters masters;
   private final FilmService films;
-  private final ContentStore store;
+  private final MasterOrders orders;
+  private final MasterEnds ends;
   private final Jobs jobs;
-  private final Task<Long> renderMaster;
+  private final Job renderMaster;
 
   MasterController(
       Masters masters,
       FilmService films,
-      ContentStore store,
+      MasterOrders orders,
+      MasterEnds ends,
       Jobs jobs,
-      @Qualifier("render-master") Task<Long> renderMaster) {
+      @Qualifier("render-master") Job renderMaster) {
     this.masters = masters;
     this.films = films;
-    this.store = store;
+    this.orders = orders;
+    this.ends = ends;
     this.jobs = jobs;
     this.renderMaster = renderMaster;
   }
@@ -162,13 +164,9 @@ class MasterController {
   /** Stops a render; the segments it made are kept. */
   @PostMapping("/{id}/cancel")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  @Transactional
-  public void cancel(@PathVariable long productionId, @PathVariable long id) {
+  void cancel(@PathVariable long productionId, @PathVariable long id) {
     masters.get(productionId, id);
-    Master master = masters.lock(id).orElseThrow();
-    if (master.state().isOpen()) {
-      master.end(Master.State.CANCELLED, "Cancelled; what was rendered is kept.", null);
-    }
+    ends.end(id, Master.State.CANCELLED, "Cancelled; what was rendered is kept.", null);
   }
 
   @GetMapping("/{id}/file")
@@ -187,6 +185,6 @@ class MasterController {
                 .filename(name, StandardCharsets.UTF_8)
                 .build()
                 .toString())
-        .body(new FileSystemResource(RenderMaster.fileOf(store, id)));
+        .body(new FileSystemResource(orders.fileOf(id)));
   }
 }

@@ -6,18 +6,11 @@ import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
-import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
-import org.springframework.transaction.annotation.Transactional;
 
 /** The masters kept. */
 public interface Masters extends JpaRepository<Master, Long> {
   List<Master> findByProductionIdOrderByIdDesc(long productionId);
-
-  @Transactional
-  @Modifying
-  @Query("update Master m set m.framesDone = :done where m.id = :id")
-  void progress(long id, long done);
 
   /** A master whose state nobody else may change until the transaction ends. */
   @Lock(LockModeType.PESSIMISTIC_WRITE)

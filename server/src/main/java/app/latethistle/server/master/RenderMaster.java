@@ -1,139 +1,119 @@
 package app.latethistle.server.master;
 
-import app.latethistle.core.mix.SoundSource;
 import app.latethistle.core.render.Program;
-import app.latethistle.media.ContentStore;
+import app.latethistle.core.render.Segment;
 import app.latethistle.media.MasterCheck;
 import app.latethistle.media.MasterRender;
-import app.latethistle.media.Originals;
-import app.latethistle.server.config.Job;
-import app.latethistle.server.material.FilmSoundFiles;
-import app.latethistle.server.material.Media;
-import app.latethistle.server.stored.StoredOrder;
-import com.github.kagkarlsson.scheduler.task.Task;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Jobs;
+import app.latethistle.server.jobs.Lane;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.HashMap;
-import java.util.Map;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.CancellationException;
-import java.util.function.Consumer;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** The job that renders a master and checks the file. */
+/**
+ * The job that makes a master of its parts: it queues those that are not made, comes back when they
+ * are, joins them and checks the file.
+ */
 @Configuration(proxyBeanMethods = false)
 class RenderMaster {
-  private static final Logger LOG = LoggerFactory.getLogger(RenderMaster.class);
-  private static final long TELL_EVERY_NANOS = 300_000_000;
+  /** When to look again, should nobody say that the last part is made. */
+  private static final Duration LOOK = Duration.ofSeconds(5);
 
   @Bean("render-master")
-  Task<Long> renderMaster(
+  Job renderMaster(
       Masters masters,
-      Media media,
-      ContentStore store,
-      FilmSoundFiles sounds,
+      MasterParts parts,
+      MasterOrders orders,
+      MasterEnds ends,
+      ObjectProvider<Jobs> jobs,
+      @Qualifier("render-part") Job renderPart,
       TransactionTemplate transaction) {
     return Job.of(
+        Lane.DESK,
         "render-master",
         id -> {
-          new Run(id, masters, media, store, sounds, transaction).run();
-          return Optional.empty();
+          Sharing sharing = new Sharing(masters, parts, orders, jobs.getObject(), renderPart);
+          return switch (transaction.execute(status -> sharing.look(id))) {
+            case PARTS_LEFT -> Optional.of(Instant.now().plus(LOOK));
+            case MADE -> {
+              finish(masters.findById(id).orElseThrow(), orders, ends);
+              yield Optional.empty();
+            }
+            case ENDED -> Optional.empty();
+          };
         },
-        (id, why) ->
-            transaction.executeWithoutResult(
-                status ->
-                    masters
-                        .lock(id)
-                        .filter(m -> m.state().isOpen())
-                        .ifPresent(m -> m.end(Master.State.FAILED, "Not rendered: " + why, null))));
+        ends::fail);
   }
 
-  /** Where a master's file lies. */
-  static Path fileOf(ContentStore store, long id) throws IOException {
-    return store.derived("masters", id + ".mp4");
+  /** How far the parts of a master are. */
+  private enum Stage {
+    PARTS_LEFT,
+    MADE,
+    /** The master has ended, one way or another. */
+    ENDED
   }
 
-  /** One attempt at one master. */
-  private record Run(
-      long id,
-      Masters masters,
-      Media media,
-      ContentStore store,
-      SoundSource sounds,
-      TransactionTemplate transaction) {
+  /** Shares a master out in parts. */
+  private record Sharing(
+      Masters masters, MasterParts parts, MasterOrders orders, Jobs jobs, Job renderPart) {
 
-    void run() throws IOException {
-      Master master = masters.findById(id).orElse(null);
-      if (master == null || !master.state().isOpen()) {
-        return;
+    /** Looks how far the parts are; those that are not made are queued. */
+    Stage look(long id) {
+      Master master = masters.lock(id).filter(m -> m.state().isOpen()).orElse(null);
+      if (master == null) {
+        return Stage.ENDED;
       }
-      update(Master::begin);
-      try {
-        StoredOrder order = master.order();
-        Path file = fileOf(store, id);
-        render(master, order, file);
-        update(m -> m.enter(Master.State.CHECKING));
-        Program program = order.program();
-        MasterCheck check =
-            MasterCheck.of(file, program.rate(), program.length(), program.plannedBlack());
-        long size = Files.size(file);
-        Master.State how = check.faults().isEmpty() ? Master.State.DONE : Master.State.DOUBTFUL;
-        String said = check.faults().isEmpty() ? check.report() : String.join(" ", check.faults());
-        update(m -> m.end(how, said, size));
-      } catch (CancellationException e) {
-        LOG.info("Master {} was cancelled.", id);
-      }
-    }
-
-    private void render(Master master, StoredOrder order, Path file) throws IOException {
-      Program program = order.program();
-      Map<String, Originals.Original> files = new HashMap<>();
-      for (String hash : program.media()) {
-        files.put(
-            hash,
-            new Originals.Original(store.path(hash), media.findById(hash).orElseThrow().facts()));
-      }
-      MasterRender render =
-          new MasterRender(
-              program,
-              new Originals(files, program.rate()),
-              master.quality(),
-              store.derived("segments"));
-      render.render(order.mix(), sounds, file, progress());
-    }
-
-    /** Tells the database now and then, and asks it whether the person has cancelled. */
-    private MasterRender.Progress progress() {
-      return new MasterRender.Progress() {
-        private long told;
-        private boolean cancelled;
-
-        @Override
-        public void frames(long done) {
-          if (System.nanoTime() - told > TELL_EVERY_NANOS) {
-            told = System.nanoTime();
-            masters.progress(id, done);
-            cancelled =
-                masters.findById(id).map(m -> m.state() == Master.State.CANCELLED).orElse(true);
-          }
+      MasterRender render = orders.render(master);
+      List<Segment> segments = render.segments();
+      if (master.state() == Master.State.WAITING) {
+        master.begin();
+        List<MasterPart> all = new ArrayList<>();
+        for (int place = MasterPart.SOUND; place < segments.size(); place++) {
+          all.add(new MasterPart(id, place));
         }
-
-        @Override
-        public boolean isCancelled() {
-          return cancelled;
+        parts.saveAll(all);
+      }
+      Stage stage = Stage.MADE;
+      for (MasterPart part : parts.findByMasterIdOrderByPlace(id)) {
+        boolean sound = part.place() == MasterPart.SOUND;
+        Segment segment = sound ? null : segments.get(part.place());
+        boolean its = sound ? Files.exists(orders.soundOf(id)) : render.isMade(segment);
+        part.found(its, its && !sound ? segment.range().length() : 0);
+        if (!its) {
+          stage = Stage.PARTS_LEFT;
+          jobs.enqueue(renderPart, part.id());
         }
-      };
+      }
+      if (stage == Stage.MADE) {
+        master.check();
+      }
+      return stage;
     }
+  }
 
-    private void update(Consumer<Master> change) {
-      transaction.executeWithoutResult(
-          status ->
-              masters.lock(id).filter(m -> m.state() != Master.State.CANCELLED).ifPresent(change));
-    }
+  private static void finish(Master master, MasterOrders orders, MasterEnds ends)
+      throws IOException {
+    Path file = orders.fileOf(master.id());
+    orders.render(master).join(orders.soundOf(master.id()), file);
+    Program program = master.order().program();
+    MasterCheck check =
+        MasterCheck.of(file, program.rate(), program.length(), program.plannedBlack());
+    boolean good = check.faults().isEmpty();
+    ends.end(
+        master.id(),
+        good ? Master.State.DONE : Master.State.DOUBTFUL,
+        good ? check.report() : String.join(" ", check.faults()),
+        Files.size(file));
   }
 }

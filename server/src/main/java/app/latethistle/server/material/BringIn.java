@@ -6,10 +6,10 @@ import app.latethistle.media.ContentStore;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Probe;
 import app.latethistle.media.RefusedMedia;
-import app.latethistle.server.config.Jobs;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Jobs;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
-import com.github.kagkarlsson.scheduler.task.Task;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
@@ -30,8 +30,8 @@ public class BringIn {
   private final Refusals refusals;
   private final Picks picks;
   private final Jobs jobs;
-  private final Task<Long> prepareTake;
-  private final Task<Long> listenToSong;
+  private final Job prepareTake;
+  private final Job listenToSong;
   private final TransactionTemplate transaction;
 
   BringIn(
@@ -44,8 +44,8 @@ public class BringIn {
       Refusals refusals,
       Picks picks,
       Jobs jobs,
-      @Qualifier("prepare-take") Task<Long> prepareTake,
-      @Qualifier("listen-to-song") Task<Long> listenToSong,
+      @Qualifier("prepare-take") Job prepareTake,
+      @Qualifier("listen-to-song") Job listenToSong,
       TransactionTemplate transaction) {
     this.store = store;
     this.productions = productions;

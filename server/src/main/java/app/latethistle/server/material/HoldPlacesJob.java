@@ -1,7 +1,7 @@
 package app.latethistle.server.material;
 
-import app.latethistle.server.config.Job;
-import com.github.kagkarlsson.scheduler.task.Task;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Lane;
 import java.util.Optional;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.annotation.Bean;
@@ -11,8 +11,9 @@ import org.springframework.context.annotation.Configuration;
 @Configuration(proxyBeanMethods = false)
 class HoldPlacesJob {
   @Bean("hold-places")
-  Task<Long> holdPlacesTask(ObjectProvider<HoldPlaces> places, Refusals refusals) {
+  Job holdPlacesTask(ObjectProvider<HoldPlaces> places, Refusals refusals) {
     return Job.of(
+        Lane.DESK,
         "hold-places",
         id -> {
           // Again, as long as shots come in meanwhile.

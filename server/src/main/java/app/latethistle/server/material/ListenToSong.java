@@ -2,8 +2,8 @@ package app.latethistle.server.material;
 
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.RefusedMedia;
-import app.latethistle.server.config.Job;
-import com.github.kagkarlsson.scheduler.task.Task;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Lane;
 import java.io.IOException;
 import java.util.Optional;
 import org.springframework.context.annotation.Bean;
@@ -14,8 +14,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Configuration(proxyBeanMethods = false)
 class ListenToSong {
   @Bean("listen-to-song")
-  Task<Long> listenToSong(Songs songs, ContentStore store, TransactionTemplate transaction) {
+  Job listenToSong(Songs songs, ContentStore store, TransactionTemplate transaction) {
     return Job.of(
+        Lane.DESK,
         "listen-to-song",
         id -> {
           listen(id, songs, store, transaction);

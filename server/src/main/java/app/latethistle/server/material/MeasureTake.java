@@ -6,8 +6,8 @@ import app.latethistle.core.measure.PictureMeter;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.TakeMeasure;
-import app.latethistle.server.config.Job;
-import com.github.kagkarlsson.scheduler.task.Task;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Lane;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.context.annotation.Bean;
@@ -24,13 +24,14 @@ class MeasureTake {
   private static final int COMPARED = 12;
 
   @Bean("measure-take")
-  Task<Long> measureTakeTask(
+  Job measureTakeTask(
       Takes takes,
       Media media,
       EdgesKept edges,
       ContentStore store,
       TransactionTemplate transaction) {
     return Job.of(
+        Lane.DESK,
         "measure-take",
         id -> {
           TakeEntry take = takes.findById(id).orElse(null);

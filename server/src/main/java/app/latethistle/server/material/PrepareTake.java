@@ -3,11 +3,11 @@ package app.latethistle.server.material;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.ProxyFile;
 import app.latethistle.media.RefusedMedia;
-import app.latethistle.server.config.Job;
-import app.latethistle.server.config.Jobs;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Jobs;
+import app.latethistle.server.jobs.Lane;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
-import com.github.kagkarlsson.scheduler.task.Task;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -26,7 +26,7 @@ class PrepareTake {
   private static final int TELL_EVERY = 12;
 
   @Bean("prepare-take")
-  Task<Long> prepareTake(
+  Job prepareTake(
       Takes takes,
       Productions productions,
       ContentStore store,
@@ -34,11 +34,12 @@ class PrepareTake {
       Shots shots,
       Picks picks,
       ObjectProvider<Jobs> jobs,
-      @Qualifier("measure-take") Task<Long> measureTake,
+      @Qualifier("measure-take") Job measureTake,
       ApplicationEventPublisher events,
       TransactionTemplate transaction) {
     Ending ending = new Ending(takes, shots, picks, jobs, measureTake, events, transaction);
     return Job.of(
+        Lane.DESK,
         "prepare-take",
         id -> {
           TakeEntry take = takes.findById(id).orElse(null);
@@ -62,7 +63,7 @@ class PrepareTake {
       Shots shots,
       Picks picks,
       ObjectProvider<Jobs> jobs,
-      Task<Long> measureTake,
+      Job measureTake,
       ApplicationEventPublisher events,
       TransactionTemplate transaction) {
 

@@ -1,29 +1,31 @@
 package app.latethistle.server.material;
 
-import app.latethistle.server.config.Jobs;
-import com.github.kagkarlsson.scheduler.task.Task;
+import app.latethistle.server.config.ServerOnly;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Jobs;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** Queues at the start whatever takes and songs wait for and nobody is at, however that came. */
+@ServerOnly
 @Component
 class Unfinished {
   private final Takes takes;
   private final Songs songs;
   private final Jobs jobs;
-  private final Task<Long> prepareTake;
-  private final Task<Long> measureTake;
-  private final Task<Long> listenToSong;
+  private final Job prepareTake;
+  private final Job measureTake;
+  private final Job listenToSong;
 
   Unfinished(
       Takes takes,
       Songs songs,
       Jobs jobs,
-      @Qualifier("prepare-take") Task<Long> prepareTake,
-      @Qualifier("measure-take") Task<Long> measureTake,
-      @Qualifier("listen-to-song") Task<Long> listenToSong) {
+      @Qualifier("prepare-take") Job prepareTake,
+      @Qualifier("measure-take") Job measureTake,
+      @Qualifier("listen-to-song") Job listenToSong) {
     this.takes = takes;
     this.songs = songs;
     this.jobs = jobs;

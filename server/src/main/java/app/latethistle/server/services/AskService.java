@@ -4,14 +4,14 @@ import app.latethistle.core.story.ServiceProfile;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.MediaFacts;
-import app.latethistle.server.config.Job;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Lane;
 import app.latethistle.server.material.BringIn;
 import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
 import app.latethistle.server.production.Productions;
 import app.latethistle.standins.services.Order;
 import app.latethistle.standins.services.PictureService;
-import com.github.kagkarlsson.scheduler.task.Task;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -30,7 +30,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Configuration(proxyBeanMethods = false)
 class AskService {
   @Bean("ask-service")
-  Task<Long> askServiceTask(
+  Job askServiceTask(
       Requests requests,
       ServiceDesk desk,
       Takes takes,
@@ -39,6 +39,7 @@ class AskService {
       ContentStore store,
       TransactionTemplate transaction) {
     return Job.of(
+        Lane.DESK,
         "ask-service",
         id -> {
           Request request = requests.findById(id).orElse(null);

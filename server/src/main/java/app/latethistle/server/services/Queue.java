@@ -1,15 +1,12 @@
 package app.latethistle.server.services;
 
 import app.latethistle.core.story.ServiceProfile;
-import app.latethistle.server.config.Jobs;
-import com.github.kagkarlsson.scheduler.task.Task;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Jobs;
 import java.util.List;
 import org.springframework.beans.factory.annotation.Qualifier;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Sends waiting requests off, first come first served, as many at once as each service takes. */
 @Component
@@ -17,28 +14,13 @@ public class Queue {
   private final Requests requests;
   private final ServiceDesk desk;
   private final Jobs jobs;
-  private final Task<Long> askService;
+  private final Job askService;
 
-  Queue(
-      Requests requests,
-      ServiceDesk desk,
-      Jobs jobs,
-      @Qualifier("ask-service") Task<Long> askService) {
+  Queue(Requests requests, ServiceDesk desk, Jobs jobs, @Qualifier("ask-service") Job askService) {
     this.requests = requests;
     this.desk = desk;
     this.jobs = jobs;
     this.askService = askService;
-  }
-
-  /** What was being made and nobody is at any more waits again; nothing was charged for it. */
-  @EventListener(ApplicationReadyEvent.class)
-  @Transactional
-  public void started() {
-    for (ServiceRow row : desk.all()) {
-      requests.findByServiceAndStateOrderById(row.profile().name(), Request.State.RUNNING).stream()
-          .filter(request -> !jobs.isKnown(askService, request.id()))
-          .forEach(Request::again);
-    }
   }
 
   @Scheduled(fixedDelay = 700)

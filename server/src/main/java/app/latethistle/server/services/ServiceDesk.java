@@ -3,8 +3,6 @@ package app.latethistle.server.services;
 import app.latethistle.core.story.ServiceProfile;
 import java.util.List;
 import java.util.NoSuchElementException;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -17,9 +15,9 @@ public class ServiceDesk {
     this.rows = rows;
   }
 
-  @EventListener(ApplicationReadyEvent.class)
+  /** Puts the profiles that ship on an empty desk. */
   @Transactional
-  public void started() {
+  void furnish() {
     if (rows.count() == 0) {
       ServiceProfile.USUAL.forEach(profile -> rows.save(new ServiceRow(profile)));
     }

@@ -1,11 +1,11 @@
 package app.latethistle.server.story;
 
 import app.latethistle.core.story.Story;
-import app.latethistle.server.config.Jobs;
 import app.latethistle.server.config.StaleRevision;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Jobs;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
-import com.github.kagkarlsson.scheduler.task.Task;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
@@ -28,7 +28,7 @@ public class StoryService {
   private final StoryVersions versions;
   private final StoryShots shots;
   private final Jobs jobs;
-  private final Task<Long> holdPlaces;
+  private final Job holdPlaces;
 
   StoryService(
       Productions productions,
@@ -36,7 +36,7 @@ public class StoryService {
       StoryVersions versions,
       StoryShots shots,
       Jobs jobs,
-      @Qualifier("hold-places") Task<Long> holdPlaces) {
+      @Qualifier("hold-places") Job holdPlaces) {
     this.productions = productions;
     this.rows = rows;
     this.versions = versions;

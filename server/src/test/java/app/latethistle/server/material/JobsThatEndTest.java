@@ -6,8 +6,8 @@ import app.latethistle.media.Container;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.server.Api;
 import app.latethistle.server.RunningServer;
-import app.latethistle.server.config.Jobs;
-import com.github.kagkarlsson.scheduler.task.Task;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Jobs;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -20,17 +20,16 @@ class JobsThatEndTest {
   private RunningServer server;
   private Songs songs;
   private Jobs jobs;
-  private Task<Long> listen;
+  private Job listen;
   private TransactionTemplate transaction;
   private long production;
 
   @BeforeEach
-  @SuppressWarnings("unchecked") // the bean of that name is such a task
   void make() {
     server = RunningServer.shared();
     songs = server.bean(Songs.class);
     jobs = server.bean(Jobs.class);
-    listen = server.bean("listen-to-song", Task.class);
+    listen = server.bean("listen-to-song", Job.class);
     transaction = server.bean(TransactionTemplate.class);
     production = server.api().production("Jobs", 640, 360, 20);
   }

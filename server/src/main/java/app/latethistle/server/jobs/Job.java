@@ -1,5 +1,6 @@
-package app.latethistle.server.config;
+package app.latethistle.server.jobs;
 
+import app.latethistle.server.config.Reason;
 import com.github.kagkarlsson.scheduler.task.CompletionHandler;
 import com.github.kagkarlsson.scheduler.task.ExecutionComplete;
 import com.github.kagkarlsson.scheduler.task.ExecutionOperations;
@@ -24,7 +25,21 @@ public final class Job {
   private static final Duration FIRST_WAIT = Duration.ofSeconds(2);
   private static final int LATER = 5;
 
-  private Job() {}
+  private final Lane lane;
+  private final Task<Long> task;
+
+  private Job(Lane lane, Task<Long> task) {
+    this.lane = lane;
+    this.task = task;
+  }
+
+  Lane lane() {
+    return lane;
+  }
+
+  Task<Long> task() {
+    return task;
+  }
 
   /** What a job does. */
   @FunctionalInterface
@@ -63,7 +78,11 @@ public final class Job {
    *
    * @param name unique among jobs; it is stored
    */
-  public static Task<Long> of(String name, Work work, GivenUp givenUp) {
+  public static Job of(Lane lane, String name, Work work, GivenUp givenUp) {
+    return new Job(lane, task(name, work, givenUp));
+  }
+
+  private static Task<Long> task(String name, Work work, GivenUp givenUp) {
     return Tasks.custom(name, Long.class)
         .onFailure((complete, operations) -> failed(name, complete, operations, givenUp))
         .execute(

@@ -1,4 +1,4 @@
-package app.latethistle.server.config;
+package app.latethistle.server.jobs;
 
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
