@@ -1,13 +1,15 @@
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
-import { useEffect, useState, type DragEvent } from "react";
-import { Outlet, useNavigate, useParams } from "react-router";
+import { Suspense, useEffect, useState, type DragEvent } from "react";
+import { Outlet, useLocation, useNavigate, useParams } from "react-router";
 import { filesOf, useArrivals } from "./api/arrivals";
+import { ApiProblem } from "./api/client";
 import { usePulse } from "./api/events";
 import { useProduction } from "./api/queries";
 import { KeyHelp } from "./parts/KeyHelp";
 import { MeetingDialog } from "./parts/meeting";
+import { NotYet } from "./parts/NotYet";
 import { TopBar } from "./parts/TopBar";
+import { RoomBoundary, Trouble } from "./parts/Trouble";
 import { useNotice } from "./parts/notice";
 import { useRoom } from "./store";
 import { ink } from "./theme";
@@ -16,7 +18,8 @@ import { ink } from "./theme";
 export function ProductionFrame() {
   const id = Number(useParams()["id"]);
   const production = useProduction(id);
-  const pulse = usePulse(id);
+  const heard = usePulse(id);
+  const room = useLocation().pathname;
   const bring = useArrivals((s) => s.bring);
   const tell = useNotice((s) => s.tell);
   const set = useRoom((s) => s.set);
@@ -39,14 +42,17 @@ export function ProductionFrame() {
   };
 
   if (production.error) {
+    const gone = production.error instanceof ApiProblem && production.error.status === 404;
     return (
-      <Box sx={{ p: 10 }}>
-        <p>{production.error.message}</p>
-        <Button onClick={() => void go("/")}>Back to the shelf</Button>
-      </Box>
+      <Trouble
+        title={gone ? "There is no such production." : "The production could not be read."}
+        says={production.error.message}
+        act={gone ? "Back to the shelf" : "Try again"}
+        onAct={() => (gone ? void go("/") : void production.refetch())}
+      />
     );
   }
-  if (!production.data) return null;
+  if (!production.data) return <NotYet what="The production" of={[production]} />;
   return (
     <Box
       sx={{ height: "100%", display: "flex", flexDirection: "column" }}
@@ -61,9 +67,13 @@ export function ProductionFrame() {
       }}
       onDrop={(e) => void drop(e)}
     >
-      <TopBar production={production.data} pulse={pulse} />
+      <TopBar production={production.data} heard={heard} />
       <Box component="main" sx={{ flex: 1, minHeight: 0, position: "relative" }}>
-        <Outlet context={production.data} />
+        <RoomBoundary name={room}>
+          <Suspense fallback={<NotYet what="The room" of={[]} />}>
+            <Outlet context={production.data} />
+          </Suspense>
+        </RoomBoundary>
         {over && (
           <Box
             sx={{

@@ -13,7 +13,11 @@ import { NoticeLine } from "./parts/notice";
 import { theme } from "./theme";
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { staleTime: 30_000, retry: 1, refetchOnWindowFocus: true } },
+  defaultOptions: {
+    // The server is on this machine: there may be no network at all.
+    queries: { staleTime: 30_000, retry: 1, refetchOnWindowFocus: true, networkMode: "always" },
+    mutations: { networkMode: "always" },
+  },
 });
 
 const root = document.getElementById("root");

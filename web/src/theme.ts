@@ -7,6 +7,8 @@ export const ink = {
   band: "#EDE7DB",
   rule: "#D9D1C3",
   rule2: "#C4BAAA",
+  /** Borders of what can be pressed or written in: 3:1 on paper, sheet and band. */
+  edge: "#877D72",
   ink: "#27212D",
   ink2: "#5A5262",
   ink3: "#6E6676",
@@ -89,7 +91,7 @@ export const theme = createTheme({
         },
         outlined: {
           backgroundColor: ink.sheet,
-          borderColor: ink.rule2,
+          borderColor: ink.edge,
           "&:hover": { backgroundColor: ink.band, borderColor: ink.ink3 },
         },
       },
@@ -102,7 +104,7 @@ export const theme = createTheme({
           padding: "0 10px",
           fontSize: 13,
           color: ink.ink2,
-          borderColor: ink.rule2,
+          borderColor: ink.edge,
           backgroundColor: ink.sheet,
           textTransform: "none",
           "&.Mui-selected": {
@@ -118,10 +120,11 @@ export const theme = createTheme({
       defaultProps: { size: "small" },
       styleOverrides: {
         root: { backgroundColor: ink.sheet, fontSize: 13 },
-        notchedOutline: { borderColor: ink.rule2 },
+        notchedOutline: { borderColor: ink.edge },
         input: { padding: "3px 8px", height: 20 },
       },
     },
+    MuiCheckbox: { styleOverrides: { root: { color: ink.ink2 } } },
     MuiSelect: { defaultProps: { size: "small" } },
     MuiPaper: {
       defaultProps: { elevation: 0 },

@@ -72,7 +72,13 @@ describe("what a change of the clocks did to the film", () => {
   const moved = (by: number) => ({
     joints: film().joints.map((j, i) => (i > 3 ? { ...j, frame: j.frame + by } : j)),
   });
-  const problem = { kind: "INSIDE_WORD" as const, place: 2, frames: 4, text: "inside a word" };
+  const problem = {
+    kind: "INSIDE_WORD" as const,
+    place: 2,
+    frames: 4,
+    text: "inside a word",
+    remedies: [],
+  };
 
   it("counts cuts that moved and says what is wrong now", () => {
     expect(movesBetween(film(), film())).toBe("");

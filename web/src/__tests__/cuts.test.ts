@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { aimCut, aimShot, partAt } from "../rooms/score/aim";
-import { inLimits, limitsOf, nudged, stepped, tied } from "../rooms/score/cuts";
+import { inLimits, limitsOf, nudged, onBeat, stepped, tied } from "../rooms/score/cuts";
 import { lyricsOf } from "../rooms/score/lyrics";
 import { wordName } from "../rooms/score/words";
 import { Ruler, partsFor, placeStaves, stavesOf } from "../rooms/score/layout";
@@ -14,7 +14,11 @@ const freed = (joint: number, frame: number): Film => {
   const made = film();
   return {
     ...made,
-    joints: made.joints.map((j, i) => (i === joint ? { ...j, tie: "FREE", beat: -1, frame } : j)),
+    joints: made.joints.map((j, i) => {
+      if (i === joint) return { ...j, tie: "FREE", beat: -1, frame };
+      if (i !== joint - 1 || !j.reach) return j;
+      return { ...j, reach: { ...j.reach, trim: { ...j.reach.trim, most: frame - 1 } } };
+    }),
   };
 };
 
@@ -40,7 +44,7 @@ describe("moving a cut", () => {
   });
 
   it("steps from beat to beat, from a free place to the beats around it", () => {
-    expect(stepped(film(), 2, 1)).toEqual({ joint: 2, beat: 18, offset: 0, frame: 0 });
+    expect(stepped(film(), 2, 1)).toEqual({ joint: 2, ...onBeat(18) });
     expect(stepped(film(), 2, -1)).toMatchObject({ beat: 16 });
     expect(stepped(freed(2, 200), 2, 1)).toMatchObject({ beat: 17 });
     expect(stepped(freed(2, 200), 2, -1)).toMatchObject({ beat: 16 });
@@ -53,8 +57,13 @@ describe("moving a cut", () => {
   });
 
   it("nudges a tied cut off its beat and a free one by frames", () => {
-    expect(nudged(film(), 2, -3)).toEqual({ joint: 2, beat: 17, offset: -3, frame: 0 });
-    expect(nudged(freed(2, 200), 2, 4)).toEqual({ joint: 2, beat: null, offset: 0, frame: 204 });
+    expect(nudged(film(), 2, -3)).toEqual({ joint: 2, ...onBeat(17, -3) });
+    expect(nudged(freed(2, 200), 2, 4)).toMatchObject({
+      joint: 2,
+      beat: null,
+      word: null,
+      frame: 204,
+    });
   });
 
   it("ties to the nearest beat or downbeat, or frees", () => {
@@ -79,7 +88,7 @@ describe("ways to move a cut", () => {
 
   it("take hold of the right joint and make their edits", () => {
     const made = film();
-    const to = { beat: 18, offset: 0, frame: 0 };
+    const to = onBeat(18);
     expect(jointFor(made, 3, "slide", "end")).toBe(2);
     expect(jointFor(made, 0, "slide", "start")).toBeNull();
     expect(jointFor(made, 0, "ripple", "start")).toBe(0);
@@ -139,6 +148,7 @@ describe("cuts and words", () => {
     end,
     startFrame: start,
     endFrame: end,
+    stressed: text !== "The",
   });
   const spoken = film(12, {
     voice: [

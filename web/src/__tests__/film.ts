@@ -12,6 +12,7 @@ export function film(shots = 12, over: Partial<Film> = {}): Film {
     beats: Array.from({ length: 240 }, (_, i) => i * 12),
     frames: Array.from({ length: 240 }, (_, i) => i * 12),
   };
+  const frameOf = (joint: number) => (joint === 0 ? 0 : (1 + 8 * joint) * 12);
   const joints: Joint[] = Array.from({ length: shots + 1 }, (_, i) => {
     const beat = i === 0 ? -1 : 1 + 8 * i;
     return {
@@ -26,6 +27,17 @@ export function film(shots = 12, over: Partial<Film> = {}): Film {
       word: -1,
       edge: null,
       reason: i === 0 ? "the film begins" : `downbeat of bar ${2 * i + 1}`,
+      reach: {
+        trim: {
+          least: i === 0 ? 0 : frameOf(i - 1) + 1,
+          most: i === shots ? null : frameOf(i + 1) - 1,
+        },
+        // Ten frames of each take lie before what is used of it.
+        roll: { least: frameOf(i) - 10, most: frameOf(i + 1) - 1 },
+        rippleEnd: { least: frameOf(i - 1) + 1, most: null },
+        rippleStart: { least: frameOf(i) - 10, most: frameOf(i + 1) - 1 },
+        slide: { least: frameOf(i) - 10, most: frameOf(i + 1) - 1 },
+      },
     };
   });
   const placed: Placed[] = Array.from({ length: shots }, (_, i) => ({

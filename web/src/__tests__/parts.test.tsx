@@ -46,7 +46,7 @@ describe("words", () => {
   });
 
   it("pass the server's sentence on", () => {
-    expect(sentenceOf(422, '{"detail":"The film is empty."}')).toBe("The film is empty.");
+    expect(sentenceOf(422, { detail: "The film is empty." })).toBe("The film is empty.");
     expect(sentenceOf(500, "<html>")).toContain("500");
     expect(sentenceOf(0, "")).toContain("./start");
     expect(new ApiProblem(409, "late").isConflict).toBe(true);

@@ -1,12 +1,12 @@
 // @vitest-environment jsdom
 import { ThemeProvider } from "@mui/material/styles";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, screen, within, waitFor } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Film, Master, Material, Production, Take } from "../api/client";
-import { useFilmEdit } from "../api/queries";
+import { useFilmEdit, type FilmEdit } from "../api/queries";
 import { MeetingDialog } from "../parts/meeting";
 import { NoticeLine } from "../parts/notice";
 import { MasterRow } from "../rooms/master/MasterRow";
@@ -94,11 +94,12 @@ beforeEach(() => {
   vi.spyOn(HTMLCanvasElement.prototype, "getContext").mockReturnValue(null);
   vi.stubGlobal(
     "fetch",
-    vi.fn((path: string, init: RequestInit) => {
-      const body: unknown = typeof init.body === "string" ? JSON.parse(init.body) : null;
-      asked.push({ method: init.method ?? "GET", path, body });
+    vi.fn(async (request: Request) => {
+      const text = await request.text();
+      const body: unknown = text === "" ? null : JSON.parse(text);
+      asked.push({ method: request.method, path: new URL(request.url).pathname, body });
       const next = answers.shift() ?? { status: 200, body: film() };
-      return Promise.resolve(new Response(JSON.stringify(next.body), { status: next.status }));
+      return new Response(JSON.stringify(next.body), { status: next.status });
     }),
   );
 });
@@ -170,7 +171,9 @@ describe("a stave", () => {
     const joints = made.joints.map((j, i) =>
       i === 1 ? { ...j, offset: -3, frame: j.frame - 3 } : j,
     );
-    const problems = [{ kind: "OUT_OF_MATERIAL" as const, place: 1, frames: 4, text: "4 f short" }];
+    const problems = [
+      { kind: "OUT_OF_MATERIAL" as const, place: 1, frames: 4, text: "4 f short", remedies: [] },
+    ];
     const svg = drawn({ ...made, joints, problems }, 0);
     expect(svg.textContent).toContain("−3 f");
     expect(svg.textContent).toContain("4 f short");
@@ -200,8 +203,20 @@ describe("a stave", () => {
 describe("the foot", () => {
   it("counts cuts and steps through problems", () => {
     const problems = [
-      { kind: "OUT_OF_MATERIAL" as const, place: 2, frames: 4, text: "Shot 030 is 4 f short" },
-      { kind: "TAKE_MISSING" as const, place: 5, frames: 0, text: "Shot 060 has lost its take" },
+      {
+        kind: "OUT_OF_MATERIAL" as const,
+        place: 2,
+        frames: 4,
+        text: "Shot 030 is 4 f short",
+        remedies: [],
+      },
+      {
+        kind: "TAKE_MISSING" as const,
+        place: 5,
+        frames: 0,
+        text: "Shot 060 has lost its take",
+        remedies: [],
+      },
     ];
     render(inside(<Foot production={production} film={film(12, { problems })} />));
     expect(screen.getByTestId("on-beat").textContent).toBe("Cuts on a beat 11 of 11");
@@ -245,37 +260,22 @@ describe("the shot's card", () => {
   });
 
   it("offers what can be done about too little material, with its cost", () => {
-    const problems = [{ kind: "OUT_OF_MATERIAL" as const, place: 1, frames: 6, text: "6 f short" }];
-    const actions = card(film(12, { problems }), [
-      take({ frames: 100 }),
-      take({ id: 201, number: 2, frames: 140 }),
-      take({ id: 202, number: 3, frames: 140, rejected: true }),
-    ]);
-    fireEvent.click(screen.getByText("Slip it"));
-    expect(actions["slipTo"]).toHaveBeenCalledWith(1, 4);
-    fireEvent.click(within(screen.getByLabelText("What can be done")).getByText("Take 2"));
-    expect(actions["chooseTake"]).toHaveBeenCalledWith(1, 100, 201);
-    expect(screen.queryByText("Take 3", { selector: "li button" })).toBeNull();
-    fireEvent.click(screen.getByText("End it sooner"));
-    expect(actions["toFrame"]).toHaveBeenCalledWith(2, 198, "trim", "end");
-    expect(screen.getByText("6 frames go to 030; the cut is free")).toBeTruthy();
-  });
-
-  it("slows a shot no further than its material asks", () => {
-    const made = film();
-    const shots = made.shots.map((s) => ({ ...s, in: 50, material: 125 }));
-    // 75 frames are left for 96: 74 steps of 95 make 77 %.
-    const actions = card(
+    const problems = [
       {
-        ...made,
-        shots,
-        problems: [{ kind: "OUT_OF_MATERIAL", place: 1, frames: 21, text: "21 f short" }],
+        kind: "OUT_OF_MATERIAL" as const,
+        place: 1,
+        frames: 6,
+        text: "6 f short",
+        remedies: [
+          { kind: "SLIP" as const, name: "Slip it", cost: "shows 6 f sooner in the take" },
+          { kind: "SLOW" as const, name: "Slow to 77 %", cost: "moves 23 % slower" },
+        ],
       },
-      [take()],
-    );
+    ];
+    const actions = card(film(12, { problems }), [take({ frames: 100 })]);
+    expect(screen.getByText("shows 6 f sooner in the take")).toBeTruthy();
     fireEvent.click(screen.getByText("Slow to 77 %"));
-    const slow = { way: "FORWARD", from: 77, to: 77, between: "MOTION" };
-    expect(actions["setRun"]).toHaveBeenCalledWith(slow, false);
+    expect(actions["mend"]).toHaveBeenCalledWith(1, "SLOW");
   });
 
   it("shows the takes and chooses one", () => {
@@ -424,7 +424,7 @@ describe("edits of the film", () => {
       { status: 200, body: film(12, { revision: 9, songStart: 2 }) },
     ];
     const { edit } = hook();
-    const later = {
+    const later: FilmEdit = {
       name: "set-song",
       values: (f: Film) => ({ startSeconds: f.songStart + 1, fade: 0 }),
     };

@@ -211,11 +211,16 @@ describe("shots", () => {
     const mood = screen.getByLabelText("Mood");
     fireEvent.change(mood, { target: { value: "hushed" } });
     fireEvent.blur(mood);
-    expect(change).toHaveBeenCalledWith({
-      method: "POST",
-      path: "shots/change",
-      values: { ids: [1, 2, 3], fields: { mood: "hushed" } },
-    });
+    expect(change).toHaveBeenCalledWith(
+      expect.objectContaining({
+        method: "POST",
+        path: "shots/change",
+        values: {
+          ids: [1, 2, 3],
+          fields: expect.objectContaining({ mood: "hushed", seen: null }) as object,
+        },
+      }),
+    );
   });
 
   it("are split, joined and removed one by one", () => {

@@ -1,16 +1,16 @@
-import type { components } from "./generated/schema";
+import createClient, { type Middleware } from "openapi-fetch";
+import type { components, paths } from "./generated/schema";
 
 type Schemas = components["schemas"];
 export type Production = Schemas["ProductionView"];
 export type NewProduction = Schemas["NewProduction"];
-export type Facts = Omit<Schemas["FactsView"], "verdict"> & {
-  verdict: Schemas["MoveVerdict"] | null;
-};
-export type Take = Omit<Schemas["TakeView"], "facts"> & { facts: Facts | null };
-export type Shot = Omit<Schemas["ShotView"], "takes"> & { takes: Take[] };
-export type Material = Omit<Schemas["MaterialView"], "shots"> & { shots: Shot[] };
+export type Facts = Schemas["FactsView"];
+export type Take = Schemas["TakeView"];
+export type Shot = Schemas["ShotView"];
+export type Material = Schemas["MaterialView"];
 export type Song = Schemas["SongView"];
-export type SongLength = Schemas["LengthView"];
+export type SongWish = Schemas["SongWish"];
+export type Correction = Schemas["CorrectionAsked"];
 export type Voice = Schemas["VoiceView"];
 export type VoiceLine = Voice["lines"][number];
 export type Reading = VoiceLine["readings"][number];
@@ -23,7 +23,13 @@ export type Overlay = Schemas["OverlayView"];
 export type FilmSound = Schemas["SoundView"];
 export type Marker = Schemas["MarkerView"];
 export type Joint = Schemas["JointView"];
-export type ProblemKind = Schemas["ProblemView"]["kind"];
+export type Problem = Schemas["ProblemView"];
+export type ProblemKind = Problem["kind"];
+export type Remedy = Problem["remedies"][number]["kind"];
+export type Moment = Schemas["Moment"];
+/** An end of a word of the narration, as a tie names it. */
+export type WordEdge = Schemas["WordEdge"];
+export type LimitsOf = Schemas["LimitsView"];
 export type Spoken = Schemas["SpokenView"];
 export type HeardWord = Schemas["HeardWord"];
 export type Proposal = Schemas["ProposalView"];
@@ -36,7 +42,9 @@ export type Pulse = Schemas["Pulse"];
 export type Fault = Take["faults"][number];
 export type Story = Schemas["StoryView"];
 export type StoryShot = Story["shots"][number];
+export type ShotFields = Schemas["Fields"];
 export type Sheets = Story["sheets"];
+export type Lexicon = Story["lexicon"];
 export type SoundIdea = Story["sounds"][number];
 export type Brief = Story["brief"];
 export type Draft = Schemas["Draft"];
@@ -46,6 +54,9 @@ export type Profile = Service["profile"];
 export type Asked = Schemas["RequestView"];
 export type LedgerPage = Schemas["Page"];
 export type Framing = Placed["framing"];
+export type Estimate = Schemas["Estimate"];
+export type AskedFor = Schemas["NewRequests"];
+export type Piece = Schemas["Piece"];
 
 /** An answer that is no success; the message is the server's sentence for the person. */
 export class ApiProblem extends Error {
@@ -68,39 +79,58 @@ export function csrfToken(): string {
 }
 
 /** The sentence in a problem's body (RFC 9457), or one that says what is known. */
-export function sentenceOf(status: number, body: string): string {
-  try {
-    const detail = (JSON.parse(body) as { detail?: string }).detail;
-    if (detail) return detail;
-  } catch {
-    // Not JSON: say what is known.
-  }
+export function sentenceOf(status: number, problem: unknown): string {
+  const detail = (problem as { detail?: unknown } | null | undefined)?.detail;
+  if (typeof detail === "string" && detail !== "") return detail;
   if (status === 0) return "Late Thistle does not answer. Is ./start still running?";
   return `The server answered ${status} and gave no reason.`;
 }
 
-/** Sends a change; bytes go as they are, anything else as JSON. */
-export async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
-  const raw = body instanceof Blob;
-  let response: Response;
+const withToken: Middleware = {
+  onRequest({ request }) {
+    if (request.method !== "GET") request.headers.set("X-XSRF-TOKEN", csrfToken());
+    return request;
+  },
+};
+
+/** The server's API; paths, values and answers are typed by its schema. */
+export const api = createClient<paths>({
+  baseUrl: window.location.origin,
+  fetch: (request) => fetch(request),
+});
+api.use(withToken);
+
+/** Bytes as a body, which goes as it is. */
+export const raw = (bytes: Blob) => ({
+  body: bytes as never,
+  bodySerializer: () => bytes,
+  headers: { "Content-Type": "application/octet-stream" },
+});
+
+interface Fetched {
+  data?: unknown;
+  error?: unknown;
+  response: Response;
+}
+
+/**
+ * What the server answers.
+ *
+ * @throws ApiProblem with its sentence if it refuses, or does not answer
+ */
+export async function answerTo<A extends Fetched>(
+  asked: Promise<A>,
+): Promise<Exclude<A["data"], undefined>> {
+  let got: A;
   try {
-    response = await fetch(path, {
-      method,
-      headers:
-        method === "GET"
-          ? {}
-          : {
-              "Content-Type": raw ? "application/octet-stream" : "application/json",
-              "X-XSRF-TOKEN": csrfToken(),
-            },
-      body: body === undefined ? null : raw ? body : JSON.stringify(body),
-    });
+    got = await asked;
   } catch {
-    throw new ApiProblem(0, sentenceOf(0, ""));
+    throw new ApiProblem(0, sentenceOf(0, null));
   }
-  const text = await response.text();
-  if (!response.ok) throw new ApiProblem(response.status, sentenceOf(response.status, text));
-  return (text === "" ? undefined : JSON.parse(text)) as T;
+  if (!got.response.ok) {
+    throw new ApiProblem(got.response.status, sentenceOf(got.response.status, got.error));
+  }
+  return got.data as Exclude<A["data"], undefined>;
 }
 
 /** The address of everything of one production. */

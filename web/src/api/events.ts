@@ -1,46 +1,63 @@
-import { useQueryClient } from "@tanstack/react-query";
+import { useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { useNotice } from "../parts/notice";
-import { under, type Film, type Pulse } from "./client";
+import type { Film, Pulse } from "./client";
+import { connect } from "./connection";
 import { keys } from "./queries";
 
-/** Listens to a production's server-sent events and reads again what they say has changed. */
-export function usePulse(id: number): Pulse | null {
+/** What is heard of a production: what goes on, and whether the server answers at all. */
+export interface Heard {
+  pulse: Pulse | null;
+  reached: boolean;
+}
+
+/** Listens to what goes on in a production and reads again what has changed. */
+export function usePulse(id: number): Heard {
   const client = useQueryClient();
   const tell = useNotice((s) => s.tell);
-  const [pulse, setPulse] = useState<Pulse | null>(null);
+  const [heard, setHeard] = useState<Heard>({ pulse: null, reached: true });
   useEffect(() => {
     let last: Pulse | null = null;
-    const source = new EventSource(`${under(id)}/events`);
-    source.addEventListener("pulse", (event: MessageEvent<string>) => {
-      const now = JSON.parse(event.data) as Pulse;
-      const before = last;
-      last = now;
-      setPulse(now);
-      if (!before || before.material !== now.material) {
-        void client.invalidateQueries({ queryKey: keys.material(id) });
-        void client.invalidateQueries({ queryKey: keys.songs(id) });
-        void client.invalidateQueries({ queryKey: keys.film(id) });
+    let away = false;
+    const connection = connect((told) => {
+      if (told.kind === "reach") {
+        // What failed while the server was away, and what was not told, is read again.
+        if (away && told.reached) void client.invalidateQueries();
+        away = !told.reached;
+        setHeard((h) => ({ ...h, reached: told.reached }));
+        return;
       }
-      const asking = now.work.some((w) => w.kind === "ASKED");
-      if (!before || before.requests !== now.requests || asking) {
-        void client.invalidateQueries({ queryKey: keys.requests(id) });
-      }
-      if (!before || before.requests !== now.requests) {
-        void client.invalidateQueries({ queryKey: keys.ledger(id) });
-        void client.invalidateQueries({ queryKey: keys.services });
-      }
-      const rendering = now.work.some((w) => w.kind === "MASTER");
-      if (!before || before.masters !== now.masters || rendering) {
-        void client.invalidateQueries({ queryKey: keys.masters(id) });
-      }
-      const film = client.getQueryData<Film>(keys.film(id));
-      if (film && now.revision > film.revision && client.isMutating() === 0) {
-        tell("The film was changed in another window; this is how it stands now.");
-        void client.invalidateQueries({ queryKey: keys.film(id) });
-      }
+      if (told.production !== id) return;
+      readAgain(client, id, last, told.pulse, tell);
+      last = told.pulse;
+      setHeard({ pulse: told.pulse, reached: true });
     });
-    return () => source.close();
+    connection.listen(id);
+    return () => connection.close();
   }, [id, client, tell]);
-  return pulse;
+  return heard;
+}
+
+function readAgain(
+  client: QueryClient,
+  id: number,
+  before: Pulse | null,
+  now: Pulse,
+  tell: (text: string) => void,
+) {
+  const again = (...all: readonly (readonly unknown[])[]) =>
+    all.forEach((queryKey) => void client.invalidateQueries({ queryKey }));
+  if (!before || before.material !== now.material) {
+    again(keys.material(id), keys.songs(id), keys.film(id));
+  }
+  const asking = now.work.some((w) => w.kind === "ASKED");
+  if (!before || before.requests !== now.requests || asking) again(keys.requests(id));
+  if (!before || before.requests !== now.requests) again(keys.ledger(id), keys.services);
+  const rendering = now.work.some((w) => w.kind === "MASTER");
+  if (!before || before.masters !== now.masters || rendering) again(keys.masters(id));
+  const film = client.getQueryData<Film>(keys.film(id));
+  if (film && now.revision > film.revision && client.isMutating() === 0) {
+    tell("The film was changed in another window; this is how it stands now.");
+    again(keys.film(id));
+  }
 }

@@ -2,24 +2,8 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tansta
 import { useMeeting } from "../parts/meeting";
 import { useNotice } from "../parts/notice";
 import { useRoom } from "../store";
-import {
-  ApiProblem,
-  call,
-  stillUrl,
-  under,
-  type Asked,
-  type Film,
-  type LedgerPage,
-  type Master,
-  type Material,
-  type Peaks,
-  type Production,
-  type Proposal,
-  type Service,
-  type Song,
-  type Version,
-  type Voice,
-} from "./client";
+import { ApiProblem, answerTo, api, stillUrl, type Film, type Song } from "./client";
+import type { paths } from "./generated/schema";
 
 export const keys = {
   shelf: ["shelf"] as const,
@@ -37,12 +21,12 @@ export const keys = {
 };
 
 export const useShelf = () =>
-  useQuery({ queryKey: keys.shelf, queryFn: () => call<Production[]>("GET", "/api/productions") });
+  useQuery({ queryKey: keys.shelf, queryFn: () => answerTo(api.GET("/api/productions")) });
 
 export const useProduction = (id: number) =>
   useQuery({
     queryKey: [...keys.production(id), "self"],
-    queryFn: () => call<Production>("GET", under(id)),
+    queryFn: () => answerTo(api.GET("/api/productions/{id}", { params: { path: { id } } })),
   });
 
 /** The ways to cut a film at a revision; worked out when asked for. */
@@ -50,17 +34,14 @@ export const useProposals = (id: number, revision: number, everything: boolean, 
   useQuery({
     queryKey: [...keys.proposals(id), revision, everything, pool],
     queryFn: () =>
-      call<Proposal[]>("GET", `${under(id)}/film/proposals?everything=${everything}&pool=${pool}`),
+      answerTo(
+        api.GET("/api/productions/{productionId}/film/proposals", {
+          params: { path: { productionId: id }, query: { everything, pool } },
+        }),
+      ),
     placeholderData: keepPreviousData,
     retry: false,
   });
-
-/** Asks the service that made a take for it again: going on for longer, or larger. */
-export const useAskAgain = (id: number) =>
-  useChange<{ path: "extend" | "enlarge"; body: { take: number; seconds?: number } }>(
-    id,
-    ({ path, body }) => ({ method: "POST", path: `${under(id)}/requests/${path}`, body }),
-  );
 
 /** Draws how quickly the sections of a song are to move; none to follow its energy. */
 export function useDrawPace(id: number, song: number) {
@@ -68,7 +49,12 @@ export function useDrawPace(id: number, song: number) {
   const tell = useNotice((s) => s.tell);
   return useMutation({
     mutationFn: (speeds: readonly number[]) =>
-      call("PUT", `${under(id)}/songs/${song}/pace`, { speeds }),
+      answerTo(
+        api.PUT("/api/productions/{productionId}/songs/{songId}/pace", {
+          params: { path: { productionId: id, songId: song } },
+          body: { speeds: [...speeds] },
+        }),
+      ),
     onMutate: (speeds) => {
       client.setQueryData<Song[]>(keys.songs(id), (songs) =>
         songs?.map((s) => (s.id === song ? { ...s, pace: [...speeds] } : s)),
@@ -87,65 +73,114 @@ export function useDrawPace(id: number, song: number) {
 export const useVersions = (id: number, revision: number) =>
   useQuery({
     queryKey: [...keys.film(id), "versions", revision],
-    queryFn: () => call<Version[]>("GET", `${under(id)}/film/versions`),
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/film/versions", {
+          params: { path: { productionId: id } },
+        }),
+      ),
   });
 
 export const useMaterial = (id: number) =>
   useQuery({
     queryKey: keys.material(id),
-    queryFn: () => call<Material>("GET", `${under(id)}/material`),
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/material", {
+          params: { path: { productionId: id } },
+        }),
+      ),
   });
 
 export const useSongs = (id: number) =>
-  useQuery({ queryKey: keys.songs(id), queryFn: () => call<Song[]>("GET", `${under(id)}/songs`) });
+  useQuery({
+    queryKey: keys.songs(id),
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/songs", {
+          params: { path: { productionId: id } },
+        }),
+      ),
+  });
 
 export const usePeaks = (id: number, song: number | null | undefined) =>
   useQuery({
     queryKey: keys.peaks(id, song ?? 0),
-    queryFn: () => call<Peaks>("GET", `${under(id)}/songs/${song}/peaks`),
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/songs/{songId}/peaks", {
+          params: { path: { productionId: id, songId: song ?? 0 } },
+        }),
+      ),
     enabled: song != null,
     staleTime: Infinity,
   });
 
 export const useFilm = (id: number) =>
-  useQuery({ queryKey: keys.film(id), queryFn: () => call<Film>("GET", `${under(id)}/film`) });
+  useQuery({
+    queryKey: keys.film(id),
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/film", { params: { path: { productionId: id } } }),
+      ),
+  });
 
 export const useVoice = (id: number) =>
-  useQuery({ queryKey: keys.voice(id), queryFn: () => call<Voice>("GET", `${under(id)}/voice`) });
+  useQuery({
+    queryKey: keys.voice(id),
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/voice", {
+          params: { path: { productionId: id } },
+        }),
+      ),
+  });
 
 export const useMasters = (id: number) =>
   useQuery({
     queryKey: keys.masters(id),
-    queryFn: () => call<Master[]>("GET", `${under(id)}/masters`),
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/masters", {
+          params: { path: { productionId: id } },
+        }),
+      ),
   });
 
 export const useServices = () =>
-  useQuery({ queryKey: keys.services, queryFn: () => call<Service[]>("GET", "/api/services") });
+  useQuery({ queryKey: keys.services, queryFn: () => answerTo(api.GET("/api/services")) });
 
 export const useRequests = (id: number) =>
   useQuery({
     queryKey: keys.requests(id),
-    queryFn: () => call<Asked[]>("GET", `${under(id)}/requests`),
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/requests", {
+          params: { path: { productionId: id } },
+        }),
+      ),
   });
 
 export const useLedger = (id: number) =>
   useQuery({
     queryKey: keys.ledger(id),
-    queryFn: () => call<LedgerPage>("GET", `${under(id)}/requests/ledger`),
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/requests/ledger", {
+          params: { path: { productionId: id } },
+        }),
+      ),
   });
 
 /** A change that is told when it fails and after which parts of the production are read again. */
-export function useChange<Body>(
+export function useChange<Body, Answer = unknown>(
   id: number,
-  request: (body: Body) => { method: string; path: string; body?: unknown },
+  send: (body: Body) => Promise<{ data?: Answer; error?: unknown; response: Response }>,
 ) {
   const client = useQueryClient();
   const tell = useNotice((s) => s.tell);
   return useMutation({
-    mutationFn: (body: Body) => {
-      const { method, path, body: sent } = request(body);
-      return call<unknown>(method, path, sent);
-    },
+    mutationFn: (body: Body) => answerTo(send(body)),
     onError: (error) => tell(error.message, "wrong"),
     onSettled: async () => {
       await client.invalidateQueries({ queryKey: keys.production(id) });
@@ -156,21 +191,44 @@ export function useChange<Body>(
 
 /** Makes a take its shot's pick. */
 export const useSetPick = (id: number) =>
-  useChange<{ shot: number; take: number }>(id, ({ shot, take }) => ({
-    method: "PATCH",
-    path: `${under(id)}/shots/${shot}`,
-    body: { pick: take },
-  }));
+  useChange<{ shot: number; take: number }>(id, ({ shot, take }) =>
+    api.PATCH("/api/productions/{productionId}/shots/{shotId}", {
+      params: { path: { productionId: id, shotId: shot } },
+      body: { pick: take, title: null },
+    }),
+  );
+
+/** Values that may be null may be left out. */
+type Given<T> = { [K in keyof T as null extends T[K] ? never : K]: T[K] } & {
+  [K in keyof T as null extends T[K] ? K : never]?: T[K];
+};
+
+type FilmPath<Name extends string> = `/api/productions/{productionId}/film/${Name}`;
+
+/** The names of the edits, and the values each takes. */
+type Edits = {
+  [P in keyof paths as P extends FilmPath<infer Name> ? Name : never]: paths[P] extends {
+    post: { requestBody: { content: { "application/json": infer Body } } };
+  }
+    ? Body extends { revision: number }
+      ? Given<Omit<Body, "revision">>
+      : never
+    : never;
+};
+export type EditName = { [N in keyof Edits]: [Edits[N]] extends [never] ? never : N }[keyof Edits];
+export type EditValues<Name extends EditName> = Edits[Name];
 
 /**
  * An edit of the film: its name in the API and its values, without the revision. Values, or the
  * whole edit, that are a function are worked out when the edits before have been answered; null
  * means no edit.
  */
-export interface FilmEdit {
-  name: string;
-  values?: object | ((film: Film) => object | null);
-}
+export type FilmEdit = {
+  [Name in EditName]: {
+    name: Name;
+    values?: Edits[Name] | ((film: Film) => Edits[Name] | null);
+  };
+}[EditName];
 
 type Asking = FilmEdit | ((film: Film) => FilmEdit | null);
 
@@ -183,14 +241,18 @@ export function useFilmEdit(id: number) {
   const client = useQueryClient();
   const tell = useNotice((s) => s.tell);
   const meet = useMeeting((s) => s.meet);
+  const whole = { params: { path: { productionId: id } } };
   const send = async (asked: Asking): Promise<Film> => {
     const film =
-      client.getQueryData<Film>(keys.film(id)) ?? (await call<Film>("GET", `${under(id)}/film`));
+      client.getQueryData<Film>(keys.film(id)) ??
+      (await answerTo(api.GET("/api/productions/{productionId}/film", whole)));
     const edit = typeof asked === "function" ? asked(film) : asked;
     const sent = typeof edit?.values === "function" ? edit.values(film) : (edit?.values ?? {});
     if (!edit || sent === null) return film;
     const body = { ...sent, revision: film.revision };
-    const after = await call<Film>("POST", `${under(id)}/film/${edit.name}`, body);
+    // Each edit's values were checked against its own name; here any of them goes.
+    const path = `/api/productions/{productionId}/film/${edit.name}` as FilmPath<"undo">;
+    const after = await answerTo(api.POST(path, { ...whole, body }));
     // Its still is on its way while the page is drawn anew.
     const { frame, playing } = useRoom.getState();
     if (!playing && after.length > 0) {

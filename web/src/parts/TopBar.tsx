@@ -1,14 +1,17 @@
 import Box from "@mui/material/Box";
+import ButtonBase from "@mui/material/ButtonBase";
 import LinearProgress from "@mui/material/LinearProgress";
 import { Link, useLocation } from "react-router";
-import type { Film, Master, Material, Production, Pulse, Song, Story } from "../api/client";
+import type { Film, Master, Material, Production, Song, Story } from "../api/client";
+import type { Heard } from "../api/events";
 import { useFilm, useMasters, useMaterial, useSongs } from "../api/queries";
 import { useStory } from "../api/story";
 import { fraunces, ink } from "../theme";
+import { useKeySheet } from "./keys";
 import { plural, shapeName } from "./words";
 
 /** The production's title and the rooms, each with where it stands. */
-export function TopBar({ production, pulse }: { production: Production; pulse: Pulse | null }) {
+export function TopBar({ production, heard }: { production: Production; heard: Heard }) {
   const id = production.id;
   const material = useMaterial(id).data;
   const songs = useSongs(id).data;
@@ -109,19 +112,25 @@ export function TopBar({ production, pulse }: { production: Production; pulse: P
         })}
       </Box>
       <Box sx={{ flex: 1 }} />
-      <Work pulse={pulse} />
+      <Work heard={heard} />
     </Box>
   );
 }
 
-function Work({ pulse }: { pulse: Pulse | null }) {
+function Work({ heard: { pulse, reached } }: { heard: Heard }) {
   const first = pulse?.work[0];
   return (
     <Box
       sx={{ width: 232, px: 4, alignSelf: "center", typography: "body2", color: ink.ink2 }}
       aria-live="polite"
     >
-      {first ? (
+      {!reached ? (
+        <Box role="alert" sx={{ textAlign: "right", color: ink.rust }}>
+          Late Thistle does not answer;
+          <br />
+          this goes on when it does
+        </Box>
+      ) : first ? (
         <>
           <Box sx={{ whiteSpace: "nowrap", overflow: "hidden", textOverflow: "ellipsis" }}>
             {first.what}
@@ -137,7 +146,13 @@ function Work({ pulse }: { pulse: Pulse | null }) {
       ) : (
         <Box sx={{ textAlign: "right" }}>
           saved
-          <br />? shows the keys
+          <br />
+          <ButtonBase
+            onClick={() => useKeySheet.getState().show(true)}
+            sx={{ font: "inherit", color: "inherit", textDecoration: "underline dotted" }}
+          >
+            ? shows the keys
+          </ButtonBase>
         </Box>
       )}
     </Box>

@@ -20,6 +20,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["listen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/machine": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["machine"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions": {
         parameters: {
             query?: never;
@@ -50,22 +82,6 @@ export interface paths {
         options?: never;
         head?: never;
         patch: operations["change_3"];
-        trace?: never;
-    };
-    "/api/productions/{id}/events": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["listen"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
         trace?: never;
     };
     "/api/productions/{productionId}/band": {
@@ -270,6 +286,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["markerOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/mend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mend"];
         delete?: never;
         options?: never;
         head?: never;
@@ -884,6 +916,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/requests/enlarge/estimate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["estimateEnlargement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/requests/estimate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["estimate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/requests/extend": {
         parameters: {
             query?: never;
@@ -894,6 +958,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["extend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/requests/extend/estimate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["estimateExtension"];
         delete?: never;
         options?: never;
         head?: never;
@@ -925,7 +1005,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["again"];
+        post: operations["again_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -974,6 +1054,22 @@ export interface paths {
         get: operations["songs"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/songs/{songId}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["again_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1540,6 +1636,22 @@ export interface paths {
         patch: operations["correct_1"];
         trace?: never;
     };
+    "/api/productions/{productionId}/takes/{takeId}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/takes/{takeId}/frames/{frame}.jpg": {
         parameters: {
             query?: never;
@@ -1764,6 +1876,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/storage": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["unused"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/storage/clear": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["clear"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1832,7 +1976,7 @@ export interface components {
             to: number;
         };
         ChangeOverlay: {
-            end: components["schemas"]["Moment"];
+            end: components["schemas"]["Moment"] | null;
             /** @enum {string|null} */
             framing: "FIT" | "FILL" | "SOFT" | null;
             /** Format: int64 */
@@ -1845,10 +1989,10 @@ export interface components {
             opacity: number | null;
             /** Format: int64 */
             revision: number;
-            run: components["schemas"]["Speed"];
+            run: components["schemas"]["Speed"] | null;
             /** Format: int32 */
             size: number | null;
-            start: components["schemas"]["Moment"];
+            start: components["schemas"]["Moment"] | null;
             /** Format: int32 */
             x: number | null;
             /** Format: int32 */
@@ -1883,6 +2027,16 @@ export interface components {
             /** Format: int64 */
             song: number | null;
             title: string;
+        };
+        CorrectionAsked: {
+            /** Format: double */
+            at: number | null;
+            /** Format: int32 */
+            count: number | null;
+            name: string;
+            taps: number[] | null;
+            /** Format: double */
+            to: number | null;
         };
         Cut: {
             left: string;
@@ -1941,6 +2095,16 @@ export interface components {
             /** Format: int64 */
             take: number;
         };
+        Estimate: {
+            /** Format: double */
+            credits: number;
+            /** Format: double */
+            left: number;
+            /** @enum {string} */
+            period: "DAY" | "MONTH";
+            /** Format: double */
+            seconds: number;
+        };
         Extension: {
             /** Format: double */
             seconds: number;
@@ -1968,7 +2132,7 @@ export interface components {
             travel: components["schemas"]["Travel"];
             troubles: string[];
             usable: components["schemas"]["Stretch"];
-            verdict: components["schemas"]["MoveVerdict"];
+            verdict: components["schemas"]["MoveVerdict"] | null;
             warps: components["schemas"]["Stretch"][];
         };
         Fields: {
@@ -2032,6 +2196,7 @@ export interface components {
             start: number;
             /** Format: int64 */
             startFrame: number;
+            stressed: boolean;
             text: string;
             /** Format: int32 */
             word: number;
@@ -2057,6 +2222,7 @@ export interface components {
             line: string;
             /** Format: int32 */
             offset: number;
+            reach: components["schemas"]["ReachView"] | null;
             reason: string;
             /** @enum {string} */
             tie: "BEAT" | "WORD" | "FREE";
@@ -2103,6 +2269,12 @@ export interface components {
             sounds: {
                 [key: string]: components["schemas"]["Sound"];
             };
+        };
+        LimitsView: {
+            /** Format: int64 */
+            least: number;
+            /** Format: int64 */
+            most: number | null;
         };
         Line: {
             /** Format: int32 */
@@ -2162,6 +2334,9 @@ export interface components {
             shape: string;
             tone: string;
         };
+        MachineView: {
+            fenced: boolean;
+        };
         MarkerView: {
             at: components["schemas"]["JointView"];
             name: string;
@@ -2198,6 +2373,14 @@ export interface components {
             refusals: components["schemas"]["RefusalView"][];
             shots: components["schemas"]["ShotView"][];
         };
+        Mend: {
+            /** Format: int32 */
+            place: number;
+            /** @enum {string} */
+            remedy: "SLIP" | "TAKE" | "SLOW" | "BACK_AND_FORTH" | "END_SOONER" | "FILL";
+            /** Format: int64 */
+            revision: number;
+        };
         Moment: {
             /** Format: int32 */
             beat: number | null;
@@ -2205,7 +2388,7 @@ export interface components {
             frame: number;
             /** Format: int32 */
             offset: number;
-            word: components["schemas"]["WordEdge"];
+            word: components["schemas"]["WordEdge"] | null;
         };
         MomentView: {
             /** Format: double */
@@ -2274,6 +2457,8 @@ export interface components {
         NewRequests: {
             /** Format: int64 */
             picture: number | null;
+            /** Format: int32 */
+            pictures: number;
             /** Format: int64 */
             seed: number;
             service: string;
@@ -2362,10 +2547,10 @@ export interface components {
             in: number;
             /** Format: int64 */
             length: number;
-            run: components["schemas"]["Speed"];
+            run: components["schemas"]["Speed"] | null;
             /** Format: int64 */
             shotId: number;
-            sound: components["schemas"]["ClipSound"];
+            sound: components["schemas"]["ClipSound"] | null;
             /** Format: int64 */
             takeId: number;
         };
@@ -2409,6 +2594,7 @@ export interface components {
             kind: "TIE_NOT_HONOURED" | "BEAT_MISSING" | "WORD_MISSING" | "TIED_IN_CIRCLE" | "INSIDE_WORD" | "LINE_PAST_END" | "OUT_OF_MATERIAL" | "TAKE_MISSING" | "NOT_PLACED";
             /** Format: int32 */
             place: number;
+            remedies: components["schemas"]["RemedyView"][];
             text: string;
         };
         ProductionChange: {
@@ -2498,6 +2684,13 @@ export interface components {
             revision: number;
             work: components["schemas"]["Work"][];
         };
+        ReachView: {
+            rippleEnd: components["schemas"]["LimitsView"] | null;
+            rippleStart: components["schemas"]["LimitsView"] | null;
+            roll: components["schemas"]["LimitsView"] | null;
+            slide: components["schemas"]["LimitsView"] | null;
+            trim: components["schemas"]["LimitsView"];
+        };
         ReadingFacts: {
             /** Format: int32 */
             clipped: number;
@@ -2541,6 +2734,12 @@ export interface components {
             /** Format: int64 */
             id: number;
             reason: string;
+        };
+        RemedyView: {
+            cost: string;
+            /** @enum {string} */
+            kind: "SLIP" | "TAKE" | "SLOW" | "BACK_AND_FORTH" | "END_SOONER" | "FILL";
+            name: string;
         };
         RemoveShot: {
             /** Format: int32 */
@@ -2680,7 +2879,7 @@ export interface components {
             revision: number;
         };
         SetMarker: {
-            at: components["schemas"]["Moment"];
+            at: components["schemas"]["Moment"] | null;
             name: string | null;
             note: string;
             /** Format: int64 */
@@ -2709,7 +2908,7 @@ export interface components {
             name: string;
             /** Format: int64 */
             revision: number;
-            start: components["schemas"]["Moment"];
+            start: components["schemas"]["Moment"] | null;
         };
         Sheets: {
             exclusions: string[];
@@ -2735,6 +2934,11 @@ export interface components {
             id: number;
             /** Format: int64 */
             revision: number;
+        };
+        ShotSettled: {
+            /** Format: int64 */
+            pick: number | null;
+            title: string | null;
         };
         ShotView: {
             /** @enum {string|null} */
@@ -2797,6 +3001,7 @@ export interface components {
             /** Format: double */
             loudness: number | null;
             moments: components["schemas"]["MomentView"][];
+            ownPace: number[];
             pace: number[];
             reason: string | null;
             redo: string;
@@ -2817,6 +3022,8 @@ export interface components {
             mood: "DARK" | "WARM" | "BRIGHT";
             /** Format: double */
             seconds: number;
+            /** Format: int32 */
+            songs: number;
             style: string;
             voice: boolean;
         };
@@ -2874,6 +3081,12 @@ export interface components {
             /** Format: double */
             start: number;
             words: components["schemas"]["HeardWord"][];
+        };
+        StorageView: {
+            /** Format: int64 */
+            bytes: number;
+            /** Format: int64 */
+            days: number;
         };
         StoryShot: {
             action: string;
@@ -2960,7 +3173,7 @@ export interface components {
         TakeView: {
             /** Format: double */
             cost: number;
-            facts: components["schemas"]["FactsView"];
+            facts: components["schemas"]["FactsView"] | null;
             faults: ("WRONG_MOVE" | "EXTRA_LIMBS" | "FACE" | "LETTERING" | "LOOK" | "OTHER")[];
             fileName: string;
             /** Format: int64 */
@@ -3002,6 +3215,11 @@ export interface components {
             givenOut: number[];
             /** Format: int64 */
             revision: number;
+        };
+        Told: {
+            /** Format: int64 */
+            production: number;
+            pulse: components["schemas"]["Pulse"];
         };
         Travel: {
             /** Format: double */
@@ -3093,16 +3311,6 @@ export interface components {
             kind: "CLIPS" | "MEASURING" | "ASKED" | "SONG" | "MASTER";
             what: string;
         };
-        Wrong: {
-            /** Format: double */
-            at: number | null;
-            /** Format: int32 */
-            count: number | null;
-            name: string;
-            taps: number[] | null;
-            /** Format: double */
-            to: number | null;
-        };
     };
     responses: never;
     parameters: never;
@@ -3127,6 +3335,48 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    listen: {
+        parameters: {
+            query: {
+                productions: number[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["Told"];
+                };
+            };
+        };
+    };
+    machine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MachineView"];
+                };
             };
         };
     };
@@ -3238,28 +3488,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProductionView"];
-                };
-            };
-        };
-    };
-    listen: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "text/event-stream": components["schemas"]["Pulse"];
                 };
             };
         };
@@ -3581,6 +3809,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Named"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    mend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Mend"];
             };
         };
         responses: {
@@ -4603,6 +4857,58 @@ export interface operations {
             };
         };
     };
+    estimateEnlargement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Enlargement"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Estimate"];
+                };
+            };
+        };
+    };
+    estimate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRequests"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Estimate"];
+                };
+            };
+        };
+    };
     extend: {
         parameters: {
             query?: never;
@@ -4629,6 +4935,32 @@ export interface operations {
             };
         };
     };
+    estimateExtension: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Extension"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Estimate"];
+                };
+            };
+        };
+    };
     ledger: {
         parameters: {
             query?: never;
@@ -4651,7 +4983,7 @@ export interface operations {
             };
         };
     };
-    again: {
+    again_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4686,8 +5018,8 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4707,12 +5039,12 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ShotChange"];
+                "application/json": components["schemas"]["ShotSettled"];
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4739,6 +5071,27 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SongView"][];
                 };
+            };
+        };
+    };
+    again_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                songId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -4775,12 +5128,12 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Wrong"];
+                "application/json": components["schemas"]["CorrectionAsked"];
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4925,8 +5278,8 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4969,8 +5322,8 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4990,8 +5343,8 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5623,8 +5976,29 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5674,8 +6048,8 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5977,8 +6351,8 @@ export interface operations {
             };
         };
         responses: {
-            /** @description OK */
-            200: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5993,6 +6367,44 @@ export interface operations {
             path: {
                 id: number;
             };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    unused: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StorageView"];
+                };
+            };
+        };
+    };
+    clear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;

@@ -6,7 +6,7 @@ import MenuItem from "@mui/material/MenuItem";
 import OutlinedInput from "@mui/material/OutlinedInput";
 import Select from "@mui/material/Select";
 import { useState } from "react";
-import { under, type Production } from "../../api/client";
+import { api, type Production, type SongWish } from "../../api/client";
 import { useChange } from "../../api/queries";
 import { NumberField } from "../../parts/NumberField";
 import { ink } from "../../theme";
@@ -18,21 +18,26 @@ interface Props {
 
 const MOODS = { DARK: "dark", WARM: "warm", BRIGHT: "bright" };
 
-/** What is asked of the house band, which answers with two songs. */
+/** The band plays so many songs at a time at most. */
+const MOST = 4;
+
+/** What is asked of the house band, which answers with as many songs as are asked for. */
 export function BandPanel({ production, onClose }: Props) {
-  const [wish, setWish] = useState({
+  const [wish, setWish] = useState<SongWish>({
     style: "drums",
     mood: "WARM",
     bpm: 96,
     seconds: Math.round(production.targetSeconds),
     voice: false,
+    songs: 2,
   });
-  const ask = useChange<typeof wish>(production.id, (body) => ({
-    method: "POST",
-    path: `${under(production.id)}/band`,
-    body,
-  }));
-  const set = (part: Partial<typeof wish>) => setWish((w) => ({ ...w, ...part }));
+  const ask = useChange<SongWish>(production.id, (body) =>
+    api.POST("/api/productions/{productionId}/band", {
+      params: { path: { productionId: production.id } },
+      body,
+    }),
+  );
+  const set = (part: Partial<SongWish>) => setWish((w) => ({ ...w, ...part }));
   return (
     <Box
       component="form"
@@ -57,12 +62,12 @@ export function BandPanel({ production, onClose }: Props) {
         placeholder="style: drums, waltz, slow reeds"
         inputProps={{ "aria-label": "style", maxLength: 120 }}
         onChange={(e) => set({ style: e.target.value })}
-        sx={{ width: 230 }}
+        sx={{ width: 190 }}
       />
       <Select
         value={wish.mood}
         inputProps={{ "aria-label": "mood" }}
-        onChange={(e) => set({ mood: e.target.value })}
+        onChange={(e) => set({ mood: e.target.value as SongWish["mood"] })}
       >
         {Object.entries(MOODS).map(([value, text]) => (
           <MenuItem key={value} value={value}>
@@ -84,6 +89,13 @@ export function BandPanel({ production, onClose }: Props) {
         value={wish.seconds}
         onChange={(seconds) => set({ seconds })}
       />
+      <NumberField
+        label="songs"
+        unit=""
+        digits={0}
+        value={wish.songs}
+        onChange={(songs) => set({ songs: Math.max(1, Math.min(MOST, Math.round(songs))) })}
+      />
       <FormControlLabel
         label="somebody hums"
         control={
@@ -95,7 +107,7 @@ export function BandPanel({ production, onClose }: Props) {
         }
       />
       <Box sx={{ color: ink.ink2 }} aria-live="polite">
-        {ask.isPending ? "The band plays …" : "it answers with two"}
+        {ask.isPending && "The band plays …"}
       </Box>
       <Box sx={{ flex: 1 }} />
       <Button onClick={onClose}>Close</Button>

@@ -5,6 +5,7 @@ import type { Song } from "../../api/client";
 import { useFilm, useSongs } from "../../api/queries";
 import { BringInButtons } from "../../parts/BringInButtons";
 import { plural } from "../../parts/words";
+import { NotYet } from "../../parts/NotYet";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { fraunces, ink } from "../../theme";
 import { ArrivalsPanel } from "../takes/ArrivalsPanel";
@@ -19,14 +20,16 @@ import { VoiceBand } from "./voice/VoiceBand";
 /** The two clocks: the music with its beats and bars, the voice with its words. */
 export function Cues() {
   const production = useRoomProduction();
-  const songs = useSongs(production.id).data;
+  const reading = useSongs(production.id);
+  const songs = reading.data;
   const film = useFilm(production.id).data;
   useTellMoves(film);
   const [shown, setShown] = useState<number | null>(null);
   const [panel, setPanel] = useState<"band" | "length" | null>(null);
   const spot = useSpot();
   const song = songs?.find((s) => s.id === shown) ?? songs?.find((s) => s.chosen) ?? songs?.[0];
-  if (songs?.length === 0) {
+  if (!songs) return <NotYet what="The music" of={[reading]} />;
+  if (songs.length === 0) {
     return (
       <Box sx={{ height: "100%", bgcolor: ink.sheet, display: "flex" }}>
         <Box sx={{ p: 20, flex: 1 }}>
@@ -53,7 +56,7 @@ export function Cues() {
         <Box component="h1" sx={{ typography: "h1", m: 0 }}>
           Music
         </Box>
-        <Box sx={{ color: ink.ink2 }}>{songs && plural(songs.length, "candidate")}</Box>
+        <Box sx={{ color: ink.ink2 }}>{plural(songs.length, "candidate")}</Box>
         <Box sx={{ flex: 1 }} />
         {song?.state === "READY" && song.beats.length > 0 && (
           <Button onClick={() => setPanel((p) => (p === "length" ? null : "length"))}>
@@ -80,7 +83,7 @@ export function Cues() {
         />
       )}
       <Box sx={{ display: "grid", gridTemplateColumns: "repeat(2, minmax(0, 1fr))", gap: 4 }}>
-        {songs?.map((s) => (
+        {songs.map((s) => (
           <SongChoice
             key={s.id}
             song={s}
@@ -97,10 +100,10 @@ export function Cues() {
           production={production}
           film={film}
           spot={spot}
-          volume={volumeOf(song, songs ?? [])}
+          volume={volumeOf(song, songs)}
         />
       )}
-      <VoiceBand production={production} song={songs?.find((s) => s.chosen)} film={film} />
+      <VoiceBand production={production} song={songs.find((s) => s.chosen)} film={film} />
     </Box>
   );
 }

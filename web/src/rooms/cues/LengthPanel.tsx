@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useQuery } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import { call, under, type Production, type Song, type SongLength } from "../../api/client";
+import { answerTo, api, under, type Production, type Song } from "../../api/client";
 import { keys, useChange } from "../../api/queries";
 import { NumberField } from "../../parts/NumberField";
 import { clockTime } from "../../parts/time";
@@ -24,18 +24,24 @@ const HEARD = 0.7;
 export function LengthPanel({ song, production, wanted, onClose }: Props) {
   const [seconds, setSeconds] = useState(Math.round(wanted * 10) / 10);
   const audio = useRef<HTMLAudioElement>(null);
-  const path = `${under(production.id)}/songs/${song.id}/lengths`;
+  const at = { productionId: production.id, songId: song.id };
   const { data, error, isFetching } = useQuery({
     queryKey: [...keys.songs(production.id), song.id, "lengths", seconds],
-    queryFn: () => call<SongLength[]>("GET", `${path}?seconds=${seconds}`),
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/songs/{songId}/lengths", {
+          params: { path: at, query: { seconds } },
+        }),
+      ),
     retry: false,
     staleTime: Infinity,
   });
-  const take = useChange<number>(production.id, (choice) => ({
-    method: "POST",
-    path,
-    body: { seconds, choice },
-  }));
+  const take = useChange<number>(production.id, (choice) =>
+    api.POST("/api/productions/{productionId}/songs/{songId}/lengths", {
+      params: { path: at },
+      body: { seconds, choice },
+    }),
+  );
   const x = (at: number) => (at / song.seconds) * WIDTH;
   return (
     <Box
@@ -93,7 +99,7 @@ export function LengthPanel({ song, production, wanted, onClose }: Props) {
               onClick={() => {
                 const element = audio.current;
                 if (!element) return;
-                element.src = `${path}/${i}/joins/${j}.wav?seconds=${seconds}`;
+                element.src = `${under(production.id)}/songs/${song.id}/lengths/${i}/joins/${j}.wav?seconds=${seconds}`;
                 void element.play();
               }}
               sx={{ color: join.cost > HEARD ? ink.rust : undefined, minWidth: 0 }}

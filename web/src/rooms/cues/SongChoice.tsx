@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import { useMemo } from "react";
-import { under, type Production, type Song } from "../../api/client";
+import { api, type Production, type Song } from "../../api/client";
 import { useChange, usePeaks } from "../../api/queries";
 import { clockTime } from "../../parts/time";
 import { fraunces, ink } from "../../theme";
@@ -23,10 +23,13 @@ const HEIGHT = 40;
 export function SongChoice({ song, production, shown, onShow }: Props) {
   const ready = song.state === "READY";
   const peaks = usePeaks(production.id, ready ? song.id : null).data;
-  const choose = useChange<void>(production.id, () => ({
-    method: "POST",
-    path: `${under(production.id)}/songs/${song.id}/choose`,
-  }));
+  const at = { productionId: production.id, songId: song.id };
+  const choose = useChange<void>(production.id, () =>
+    api.POST("/api/productions/{productionId}/songs/{songId}/choose", { params: { path: at } }),
+  );
+  const again = useChange<void>(production.id, () =>
+    api.POST("/api/productions/{productionId}/songs/{songId}/again", { params: { path: at } }),
+  );
   const path = useMemo(() => {
     if (!peaks) return null;
     const { perSecond, peak } = outlineOf(peaks);
@@ -103,7 +106,14 @@ export function SongChoice({ song, production, shown, onShow }: Props) {
             <LinearProgress sx={{ mt: 2 }} />
           </Box>
         )}
-        {song.state === "REFUSED" && <Box sx={{ color: ink.rust }}>{song.reason}</Box>}
+        {song.state === "REFUSED" && (
+          <Box sx={{ color: ink.rust }} role="alert">
+            {song.reason}
+            <Button sx={{ ml: 2 }} onClick={() => again.mutate()}>
+              Listen again
+            </Button>
+          </Box>
+        )}
         {song.sections.length > 1 && (
           <Box sx={{ position: "relative", height: 18, overflow: "hidden" }}>
             {song.sections.map((section) => (

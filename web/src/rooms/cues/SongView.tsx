@@ -12,7 +12,7 @@ import {
 import { under, type Film, type Production, type Song } from "../../api/client";
 import { usePeaks, useVoice } from "../../api/queries";
 import { clockTime } from "../../parts/time";
-import { isTyping } from "../../parts/isTyping";
+import { useKeys } from "../../parts/keys";
 import { face, ink } from "../../theme";
 import { Beats } from "./Beats";
 import { CorrectionBar } from "./CorrectionBar";
@@ -102,40 +102,70 @@ export function SongView({ song, production, film, spot, volume }: Props) {
     return () => cancelAnimationFrame(handle);
   }, [playing, song.seconds]);
 
-  const keys = useRef({ corrections, taps, song });
-  useEffect(() => {
-    keys.current = { corrections, taps, song };
-  });
-  useEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      if (isTyping(e)) return;
-      const { corrections: correct, taps: tapping, song: shown } = keys.current;
-      const time = audio.current?.currentTime ?? 0;
-      if (e.ctrlKey || e.metaKey) {
-        if (e.key.toLowerCase() !== "z") return;
-        if (e.shiftKey && shown.redo !== "") correct.redo();
-        else if (!e.shiftKey && shown.undo !== "") correct.undo();
-      } else if (e.key === " ") {
-        const onControl = (e.target as HTMLElement).closest("button, a, [role=combobox]");
-        if (onControl) return;
-        toggle(audio.current);
-      } else if (e.key === "t" && !e.repeat) tapping.tap();
-      else if (e.key === "h") correct.halve();
-      else if (e.key === "d") correct.double();
-      else if (e.key === "b") correct.downbeatAt(time);
-      else if (e.key === "s") correct.addBorder(time);
-      else if (e.key === "c") setClicks((on) => !on);
-      else if (e.key === "z") setClose((now) => (now ? null : closeTo(time, shown.seconds)));
-      else if (e.key === "," || e.key === ".") {
-        const beat = nearest(shown.beats, time);
-        const by = e.key === "," ? -0.01 : 0.01;
-        if (beat !== null) correct.moveBeat(beat, beat + by);
-      } else return;
-      e.preventDefault();
-    };
-    window.addEventListener("keydown", press);
-    return () => window.removeEventListener("keydown", press);
-  }, []);
+  const time = () => audio.current?.currentTime ?? 0;
+  const moveBeat = (by: number) => () => {
+    const beat = nearest(song.beats, time());
+    if (beat !== null) corrections.moveBeat(beat, beat + by);
+  };
+  useKeys([
+    {
+      name: "The song",
+      keys: [
+        {
+          shown: "Space",
+          says: "hear the song, stop",
+          acts: { Space: () => toggle(audio.current) },
+        },
+        {
+          shown: "C",
+          says: "clicks on the beats",
+          acts: { C: () => setClicks((on) => !on) },
+        },
+        {
+          shown: "T",
+          says: "tap the beats along",
+          acts: { T: (e) => (e.repeat ? undefined : taps.tap()) },
+        },
+        {
+          shown: "H, D",
+          says: "halve, double the tempo",
+          acts: { H: () => corrections.halve(), D: () => corrections.double() },
+        },
+        {
+          shown: "B",
+          says: "the beat at the playhead begins a bar",
+          acts: { B: () => corrections.downbeatAt(time()) },
+        },
+        {
+          shown: "S",
+          says: "a section begins at the playhead",
+          acts: { S: () => corrections.addBorder(time()) },
+        },
+        {
+          shown: "Z",
+          says: "look closely at the song, or see all of it",
+          acts: { Z: () => setClose((now) => (now ? null : closeTo(time(), song.seconds))) },
+        },
+        { shown: "Alt+drag", says: "move a beat a tenth as far" },
+        {
+          shown: ", .",
+          says: "move the beat at the playhead 10 ms",
+          acts: { ",": moveBeat(-0.01), ".": moveBeat(0.01) },
+        },
+        {
+          shown: "Ctrl+Z",
+          says: "undo",
+          acts: { "Ctrl+Z": () => song.undo !== "" && corrections.undo() },
+        },
+        {
+          shown: "Ctrl+Shift+Z",
+          says: "redo",
+          acts: { "Ctrl+Shift+Z": () => song.redo !== "" && corrections.redo() },
+        },
+        { shown: "Tab, Enter", says: "go from line to line, open its tools" },
+      ],
+    },
+  ]);
 
   const paths = useMemo(() => {
     if (!peaks) return null;

@@ -1,4 +1,4 @@
-import { under, type Production, type Song } from "../../api/client";
+import { api, raw, type Correction, type Production, type Song } from "../../api/client";
 import { useChange } from "../../api/queries";
 
 export interface Corrections {
@@ -22,25 +22,35 @@ export interface Corrections {
   redo: () => void;
 }
 
+const NOTHING: Omit<Correction, "name"> = { at: null, to: null, count: null, taps: null };
+
 /** What a person can put right in a song's grid. */
 export function useCorrections(production: Production, song: Song): Corrections {
-  const { mutate } = useChange<{ path: string; body: object | File }>(
-    production.id,
-    ({ path, body }) => ({
-      method: "POST",
-      path: `${under(production.id)}/songs/${song.id}/${path}`,
-      body,
+  const params = { path: { productionId: production.id, songId: song.id } };
+  const { mutate: put } = useChange<Correction>(production.id, (body) =>
+    api.POST("/api/productions/{productionId}/songs/{songId}/corrections", { params, body }),
+  );
+  const { mutate: tempoMap } = useChange<File>(production.id, (file) =>
+    api.POST("/api/productions/{productionId}/songs/{songId}/tempo-map", {
+      params,
+      ...raw(file),
     }),
   );
-  const correct = (name: string, values: object = {}) =>
-    mutate({ path: "corrections", body: { name, ...values } });
+  const { mutate: undo } = useChange<void>(production.id, () =>
+    api.POST("/api/productions/{productionId}/songs/{songId}/undo", { params }),
+  );
+  const { mutate: redo } = useChange<void>(production.id, () =>
+    api.POST("/api/productions/{productionId}/songs/{songId}/redo", { params }),
+  );
+  const correct = (name: string, values: Partial<Correction> = {}) =>
+    put({ ...NOTHING, name, ...values });
   return {
     halve: () => correct("halve"),
     double: () => correct("double"),
     downbeatAt: (at) => correct("downbeat", { at }),
     shiftDownbeat: (by) => {
       const next = (song.firstDownbeat + by + song.beatsPerBar) % song.beatsPerBar;
-      correct("downbeat", { at: song.beats[next] });
+      correct("downbeat", { at: song.beats[next] ?? 0 });
     },
     bars: (count) => correct("bars", { count }),
     moveBeat: (at, to) => correct("move-beat", { at, to }),
@@ -48,9 +58,9 @@ export function useCorrections(production: Production, song: Song): Corrections 
     sung: (at, to, sung) => correct(sung ? "sung" : "not-sung", { at, to }),
     addBorder: (at) => correct("add-border", { at }),
     moveBorder: (at, to) => correct("move-border", { at, to }),
-    tempoMap: (file) => mutate({ path: "tempo-map", body: file }),
-    taps: (at) => correct("taps", { taps: at }),
-    undo: () => mutate({ path: "undo", body: {} }),
-    redo: () => mutate({ path: "redo", body: {} }),
+    tempoMap: (file) => tempoMap(file),
+    taps: (at) => correct("taps", { taps: [...at] }),
+    undo: () => undo(),
+    redo: () => redo(),
   };
 }

@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useNavigate } from "react-router";
 import { useFilm, useMasters } from "../../api/queries";
+import { NotYet } from "../../parts/NotYet";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { fraunces, ink } from "../../theme";
 import { MasterRow } from "./MasterRow";
@@ -10,10 +11,10 @@ import { OrderForm } from "./OrderForm";
 /** Masters: ordered, rendered with progress, checked, downloaded. */
 export function MasterRoom() {
   const production = useRoomProduction();
-  const film = useFilm(production.id).data;
-  const masters = useMasters(production.id).data;
+  const reading = [useFilm(production.id), useMasters(production.id)] as const;
+  const [film, masters] = [reading[0].data, reading[1].data];
   const go = useNavigate();
-  if (!film || !masters) return null;
+  if (!film || !masters) return <NotYet what="The list of masters" of={reading} />;
   if (film.shots.length === 0 && masters.length === 0) {
     return (
       <Box sx={{ height: "100%", bgcolor: ink.sheet, p: 20 }}>

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
-import { under, type Master, type Production } from "../../api/client";
+import { api, under, type Master, type Production } from "../../api/client";
 import { useChange } from "../../api/queries";
 import { fileSize } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
@@ -10,7 +10,11 @@ import { qualityName } from "./quality";
 /** One master: what it is, how far it has come or what its check said, and its file. */
 export function MasterRow({ master, production }: { master: Master; production: Production }) {
   const path = `${under(production.id)}/masters/${master.id}`;
-  const cancel = useChange<void>(production.id, () => ({ method: "POST", path: `${path}/cancel` }));
+  const cancel = useChange<void>(production.id, () =>
+    api.POST("/api/productions/{productionId}/masters/{id}/cancel", {
+      params: { path: { productionId: production.id, id: master.id } },
+    }),
+  );
   const open = ["WAITING", "RENDERING", "CHECKING"].includes(master.state);
   const rate = rateOf(master.rate);
   return (

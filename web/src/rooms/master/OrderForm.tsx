@@ -6,7 +6,7 @@ import Select from "@mui/material/Select";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState, type FormEvent } from "react";
-import { stillUrl, under, type Film, type NewMaster, type Production } from "../../api/client";
+import { stillUrl, api, type Film, type NewMaster, type Production } from "../../api/client";
 import { useChange } from "../../api/queries";
 import { Labelled } from "../../parts/Labelled";
 import { ink } from "../../theme";
@@ -21,11 +21,12 @@ export function OrderForm({ production, film }: { production: Production; film: 
   const [size, setSize] = useState<NewMaster["size"]>("PRODUCTION");
   const [rate, setRate] = useState(production.rate);
   const [quality, setQuality] = useState<NewMaster["quality"]>("STANDARD");
-  const order = useChange<NewMaster>(production.id, (body) => ({
-    method: "POST",
-    path: `${under(production.id)}/masters`,
-    body,
-  }));
+  const order = useChange<NewMaster>(production.id, (body) =>
+    api.POST("/api/productions/{productionId}/masters", {
+      params: { path: { productionId: production.id } },
+      body,
+    }),
+  );
   const rates = RATES.includes(production.rate) ? RATES : [production.rate, ...RATES];
   const short = Math.min(production.width, production.height);
   const submit = (e: FormEvent) => {

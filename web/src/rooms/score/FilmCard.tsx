@@ -11,7 +11,7 @@ import { ink } from "../../theme";
 import type { ScoreActions } from "./useScoreActions";
 import { meansOf } from "./means";
 import { stillest } from "./stillest";
-import { goTo, select, setRange } from "./useScoreKeys";
+import { goTo, select, setRange } from "./playing";
 
 /** The film as a whole, while no shot is selected: what to look at, and which shots are out. */
 export function FilmCard({

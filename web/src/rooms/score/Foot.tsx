@@ -6,7 +6,7 @@ import { face, ink } from "../../theme";
 import { isOffbeat } from "./cuts";
 import { HeadSign } from "./Head";
 import type { HeadKind } from "./heads";
-import { nextProblem } from "./useScoreKeys";
+import { nextProblem } from "./playing";
 
 /** The film in numbers, which is also the legend of the heads; problems, each press to the next. */
 export function Foot({ production, film }: { production: Production; film: Film }) {

@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import type { MouseEvent } from "react";
 import type { Film, Material, Production } from "../../api/client";
 import { useFilm, useMaterial } from "../../api/queries";
+import { NotYet } from "../../parts/NotYet";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
@@ -19,8 +20,9 @@ import { useScoreActions, type ScoreActions } from "./useScoreActions";
 /** The surface the film is cut on. */
 export function Score() {
   const production = useRoomProduction();
-  const film = useFilm(production.id).data;
-  if (!film) return null;
+  const reading = useFilm(production.id);
+  const film = reading.data;
+  if (!film) return <NotYet what="The film" of={[reading]} />;
   if (film.shots.length === 0) return <NotCutYet production={production} film={film} />;
   return <Cut production={production} film={film} />;
 }

@@ -15,9 +15,9 @@ import { aimCut, aimShot, partAt, type Aim } from "./aim";
 import type { Ruler, StavePlace } from "./layout";
 import { jointFor, limitsFor, type Manner, type Side } from "./manner";
 import type { ScoreActions } from "./useScoreActions";
-import { momentAt, onWord } from "./cuts";
+import { onBeat, momentAt, onWord } from "./cuts";
 import type { Window } from "./useWindow";
-import { goTo, select, setRange } from "./useScoreKeys";
+import { goTo, select, setRange } from "./playing";
 
 interface Props {
   production: Production;
@@ -228,7 +228,7 @@ export const Sheet = memo(function Sheet(props: Props) {
       const { joint, manner, side } = aim;
       if (aim.word) actions.toMoment(joint, onWord(aim.word), manner, side);
       else if (aim.beat >= 0) {
-        actions.toMoment(joint, { beat: aim.beat, offset: 0, frame: 0 }, manner, side);
+        actions.toMoment(joint, onBeat(aim.beat), manner, side);
       } else actions.toFrame(joint, aim.frame, manner, side);
     } else if (aim?.kind === "shot") {
       if (aim.carry) void actions.carry(aim.from, aim.to);

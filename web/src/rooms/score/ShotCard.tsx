@@ -34,7 +34,7 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
   const takes = material?.shots.find((s) => s.id === shot.shotId)?.takes ?? [];
   const take = takes.find((t) => t.id === shot.takeId);
   const problems = film.problems.filter((p) => p.place === shot.place);
-  const missing = problems.find((p) => p.kind === "OUT_OF_MATERIAL")?.frames ?? 0;
+  const short = problems.find((p) => p.kind === "OUT_OF_MATERIAL");
   const also = useRoom((s) => s.also);
   const many = also.length > 1;
   const copied = useRoom((s) => s.copied.length);
@@ -92,12 +92,11 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
           )}
         </Box>
       ))}
-      {missing > 0 && (
+      {short && (
         <Remedies
           production={production}
-          film={film}
           shot={shot}
-          missing={missing}
+          problem={short}
           material={material}
           actions={actions}
         />

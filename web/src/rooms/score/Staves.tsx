@@ -11,7 +11,8 @@ import { placeStaves } from "./layout";
 import { useNeeds } from "./useNeeds";
 import { useRulers } from "./useRulers";
 import type { ScoreActions } from "./useScoreActions";
-import { useScoreKeys } from "./useScoreKeys";
+import { useKeys } from "../../parts/keys";
+import { scoreKeys } from "./scoreKeys";
 import { useFollow, useWindow } from "./useWindow";
 
 interface Props {
@@ -42,7 +43,7 @@ export function Staves({ production, film, actions }: Props) {
     },
     [sheet, boxRef],
   );
-  useScoreKeys(film, fps, rulers, actions);
+  useKeys(scoreKeys({ film, fps, rulers, actions }));
   return (
     <Box
       sx={{

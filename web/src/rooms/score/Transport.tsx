@@ -6,7 +6,7 @@ import type { Film, Production } from "../../api/client";
 import { barBeat, timecode } from "../../parts/time";
 import { useRoom } from "../../store";
 import { face, ink } from "../../theme";
-import { goTo, loopRound, playTwoBars } from "./useScoreKeys";
+import { goTo, loopRound, playTwoBars } from "./playing";
 import { useScrubSound } from "./useScrubSound";
 
 /** Timecode, bar and beat, and the buttons that play. */

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import OutlinedInput from "@mui/material/OutlinedInput";
 import { useState } from "react";
-import { under, type Film, type Production, type Version } from "../../api/client";
+import { api, type Film, type Production, type Version } from "../../api/client";
 import { useChange, useVersions } from "../../api/queries";
 import { timecode } from "../../parts/time";
 import { plural } from "../../parts/words";
@@ -24,16 +24,26 @@ export function Versions({ production, film, onClose }: Props) {
   const versions = useVersions(production.id, film.revision).data;
   const [name, setName] = useState("");
   const [watched, setWatched] = useState<Version | null>(null);
-  const { mutateAsync: change } = useChange<{ method: string; path: string; body?: object }>(
-    production.id,
-    ({ method, path, body }) => ({
-      method,
-      path: `${under(production.id)}/film/versions${path}`,
-      body,
+  const at = { productionId: production.id };
+  const { mutateAsync: keepAs } = useChange<string>(production.id, (to) =>
+    api.POST("/api/productions/{productionId}/film/versions", {
+      params: { path: at },
+      body: { name: to },
+    }),
+  );
+  const { mutateAsync: goBack } = useChange<number>(production.id, (version) =>
+    api.POST("/api/productions/{productionId}/film/versions/{id}/back", {
+      params: { path: { ...at, id: version } },
+      body: { revision: film.revision },
+    }),
+  );
+  const { mutateAsync: remove } = useChange<number>(production.id, (version) =>
+    api.DELETE("/api/productions/{productionId}/film/versions/{id}", {
+      params: { path: { ...at, id: version } },
     }),
   );
   const keep = async () => {
-    await change({ method: "POST", path: "", body: { name } }).then(
+    await keepAs(name).then(
       () => setName(""),
       () => undefined,
     );
@@ -87,15 +97,9 @@ export function Versions({ production, film, onClose }: Props) {
               production={production}
               onWatch={() => setWatched(version)}
               onBack={() => {
-                void change({
-                  method: "POST",
-                  path: `/${version.id}/back`,
-                  body: { revision: film.revision },
-                }).then(onClose, () => undefined);
+                void goBack(version.id).then(onClose, () => undefined);
               }}
-              onRemove={() =>
-                void change({ method: "DELETE", path: `/${version.id}` }).catch(() => undefined)
-              }
+              onRemove={() => void remove(version.id).catch(() => undefined)}
             />
           ))}
         </Box>

@@ -1,6 +1,6 @@
-import type { Film } from "../../api/client";
+import type { Film, WordEdge } from "../../api/client";
 import { nearestBeat } from "../../parts/time";
-import { nearestWord, type WordEdge } from "./words";
+import { nearestWord } from "./words";
 import { SHEET, SOUND_ROW, type Parts, type Ruler } from "./layout";
 import type { Manner, Side } from "./manner";
 

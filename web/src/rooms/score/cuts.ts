@@ -1,17 +1,9 @@
-import type { Film, Joint } from "../../api/client";
-import { nearestWord, wordEdges, type WordEdge } from "./words";
+import type { Film, Joint, LimitsOf, Moment, WordEdge } from "../../api/client";
+import { nearestWord, wordEdges } from "./words";
 import { beatAt, isDownbeat, nearestBeat } from "../../parts/time";
 
 /** What a cut can be tied to. */
 export type TieTo = "downbeat" | "beat" | "word" | "free";
-
-/** A moment of the film as the API names it. */
-export interface Moment {
-  beat: number | null;
-  word?: WordEdge;
-  offset: number;
-  frame: number;
-}
 
 /** A joint and the moment it goes to. */
 export interface Move extends Moment {
@@ -24,8 +16,19 @@ export type Limits = { least: number; most: number };
 /** The beat that falls exactly on a frame, or the frame itself. */
 export function momentAt(film: Film, frame: number): Moment {
   const beat = film.clock.frames.indexOf(frame);
-  return beat < 0 ? { beat: null, offset: 0, frame } : { beat, offset: 0, frame: 0 };
+  return beat < 0 ? freeAt(frame) : onBeat(beat);
 }
+
+/** A moment tied to nothing. */
+export const freeAt = (frame: number): Moment => ({ beat: null, word: null, offset: 0, frame });
+
+/** The moment of a beat, or so many frames from it. */
+export const onBeat = (beat: number, offset = 0): Moment => ({
+  beat,
+  word: null,
+  offset,
+  frame: 0,
+});
 
 /** The end of a word a joint is tied to. */
 export function wordOf(joint: Joint): WordEdge {
@@ -38,14 +41,15 @@ export function isOffbeat({ frames }: Film["clock"], { tie, beat, offset }: Join
   return tie === "BEAT" && offset > 1 && Math.abs(offset - gap / 2) <= 1;
 }
 
-/** The frames a joint may take: between its neighbours. */
-export function limitsOf(film: Film, joint: number): Limits {
-  const isEnd = joint === film.joints.length - 1;
-  return {
-    least: (film.joints[joint - 1]?.frame ?? -1) + 1,
-    most: isEnd ? Infinity : (film.joints[joint + 1]?.frame ?? Infinity) - 1,
-  };
-}
+/** Limits as the film tells them. */
+export const toLimits = (told: LimitsOf | null | undefined): Limits => ({
+  least: told?.least ?? 0,
+  most: told?.most ?? Infinity,
+});
+
+/** The frames a joint may take when one side gives the time to the other. */
+export const limitsOf = (film: Film, joint: number): Limits =>
+  toLimits(film.joints[joint]?.reach?.trim);
 
 export function inLimits(
   film: Film,
@@ -76,7 +80,7 @@ export function stepped(
       ? it.beat + direction
       : beatAt(film.clock, direction > 0 ? it.frame : it.frame - 1) + (direction > 0 ? 1 : 0);
   const at = film.clock.frames[beat];
-  return at === undefined || at < least || at > most ? null : { joint, beat, offset: 0, frame: 0 };
+  return at === undefined || at < least || at > most ? null : { joint, ...onBeat(beat) };
 }
 
 /** By frames; a tied joint keeps its beat and the distance from it. */
@@ -92,8 +96,8 @@ export function nudged(
   if (frame === it.frame) return null;
   if (it.tie === "WORD") return { joint, ...onWord(wordOf(it), it.offset + frame - it.frame) };
   return it.tie === "BEAT"
-    ? { joint, beat: it.beat, offset: it.offset + frame - it.frame, frame: 0 }
-    : { joint, beat: null, offset: 0, frame };
+    ? { joint, ...onBeat(it.beat, it.offset + frame - it.frame) }
+    : { joint, ...freeAt(frame) };
 }
 
 /** The moment of an end of a word, or so many frames from it. */
@@ -110,8 +114,7 @@ export function tied(
 ): Move | null {
   const it = film.joints[joint];
   if (!it) return null;
-  if (to === "free")
-    return it.tie === "FREE" ? null : { joint, beat: null, offset: 0, frame: it.frame };
+  if (to === "free") return it.tie === "FREE" ? null : { joint, ...freeAt(it.frame) };
   if (to === "word") {
     const word = nearestWord(film, it.frame, (at) => at >= least && at <= most);
     return word && { joint, ...onWord(word) };
@@ -120,5 +123,5 @@ export function tied(
     const at = film.clock.frames[b] ?? -1;
     return at >= least && at <= most && (to === "beat" || isDownbeat(film.clock, b));
   });
-  return beat < 0 ? null : { joint, beat, offset: 0, frame: 0 };
+  return beat < 0 ? null : { joint, ...onBeat(beat) };
 }

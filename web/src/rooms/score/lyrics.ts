@@ -23,20 +23,6 @@ const FURTHEST = 12;
 const NARROWEST = 0.8;
 const GAP = 4;
 
-/** Words that carry no stress of their own: the function words of English. */
-const UNSTRESSED = new Set(
-  (
-    "a an the and or but nor so yet of to in on at by for from with into onto over under as if than " +
-    "that this these those it its he him his she her they them their we us our you your i me my who " +
-    "whom whose which what is are was were be been am do does did has have had will would can could " +
-    "shall should may might must not no there here then when where while"
-  ).split(" "),
-);
-
-export function isStressed(text: string): boolean {
-  return !UNSTRESSED.has(text.toLowerCase().replace(/[^a-z']/g, ""));
-}
-
 /** The words of the lines that fall on a stave, on as few rows as keep them near their place. */
 export function lyricsOf(
   lines: readonly Spoken[],
@@ -51,7 +37,7 @@ export function lyricsOf(
       .map((word): Lyric => {
         const from = x(word.start);
         const to = x(word.end);
-        const stressed = isStressed(word.text);
+        const { stressed } = word;
         const full = measure(word.text, stressed);
         const width = Math.max(full * NARROWEST, Math.min(full, to - from));
         return { word, line, from, to, x: from, width, row: stressed ? 0 : 1, stressed };

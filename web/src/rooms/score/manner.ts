@@ -1,5 +1,6 @@
 import type { Film } from "../../api/client";
-import { limitsOf, type Limits, type Move } from "./cuts";
+import type { FilmEdit } from "../../api/queries";
+import { toLimits, type Limits, type Move } from "./cuts";
 
 /** What moving a cut does to what is around it. */
 export type Manner = "trim" | "ripple" | "roll" | "slide";
@@ -16,35 +17,18 @@ export const mannerMeaning: Record<Manner, string> = {
 /** Which end of a shot a cut is taken hold of by. */
 export type Side = "start" | "end";
 
-/** Frames of the take before a shot's first used one, in frames of the film. */
-function spareBefore(film: Film, place: number): number {
-  const shot = film.shots[place];
-  if (!shot || shot.takeId === 0 || shot.run.way !== "FORWARD") return Infinity;
-  return Math.floor((shot.in * 100) / shot.run.from);
-}
-
-/**
- * The frames a joint may be moved to: no shot is left without a frame, and none is asked for
- * pictures before its take begins.
- */
+/** The frames a joint may be moved to, as the film tells them. */
 export function limitsFor(film: Film, joint: number, manner: Manner, side: Side): Limits {
-  const at = (j: number) => film.joints[j]?.frame ?? (j < 0 ? -1 : Infinity);
-  const here = at(joint);
-  const { least: before, most: after } = limitsOf(film, joint);
+  const reach = film.joints[joint]?.reach;
   switch (manner) {
     case "trim":
-      return { least: before, most: after };
+      return toLimits(reach?.trim);
     case "roll":
-      return { least: Math.max(before, here - spareBefore(film, joint)), most: after };
+      return toLimits(reach?.roll);
     case "ripple":
-      return side === "end"
-        ? { least: before, most: Infinity }
-        : { least: Math.max(0, here - spareBefore(film, joint)), most: after };
-    case "slide": {
-      const next = Math.max(0, at(joint + 2) - at(joint + 1) - 1);
-      const room = Math.min(here - before, spareBefore(film, joint + 1));
-      return { least: here - room, most: here + next };
-    }
+      return toLimits(side === "end" ? reach?.rippleEnd : reach?.rippleStart);
+    case "slide":
+      return toLimits(reach?.slide);
   }
 }
 
@@ -61,7 +45,7 @@ export function jointFor(film: Film, joint: number, manner: Manner, side: Side):
 }
 
 /** The edit that moves a joint in a manner: its name and its values. */
-export function editFor(move: Move, manner: Manner, side: Side): { name: string; values: object } {
+export function editFor(move: Move, manner: Manner, side: Side): FilmEdit {
   const { joint, ...to } = move;
   switch (manner) {
     case "trim":

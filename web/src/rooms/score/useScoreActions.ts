@@ -4,23 +4,32 @@ import {
   type Film,
   type Framing,
   type Material,
+  type Moment,
   type Pace,
   type Placed,
   type Production,
+  type Remedy,
   type Run,
 } from "../../api/client";
-import { useFilmEdit, useSetPick } from "../../api/queries";
+import {
+  useFilmEdit,
+  useSetPick,
+  type EditName,
+  type EditValues,
+  type FilmEdit,
+} from "../../api/queries";
 import { nearestBeat } from "../../parts/time";
 import { chosenPlaces, useRoom } from "../../store";
 import { copiesOf, copyOf } from "./copies";
 import {
+  freeAt,
   inLimits,
   momentAt,
   nudged,
+  onBeat,
   stepped,
   tied,
   type Limits,
-  type Moment,
   type TieTo,
 } from "./cuts";
 import { editFor, jointFor, limitsFor, type Manner, type Side } from "./manner";
@@ -52,8 +61,10 @@ export function useScoreActions(id: Production["id"], material: Material | undef
   const { mutateAsync: setPick } = useSetPick(id);
   return useMemo(() => {
     const room = () => useRoom.getState();
-    const run = (name: string, values: object | ((film: Film) => object | null) = {}) =>
-      edit({ name, values }).catch(() => undefined);
+    const run = <N extends EditName>(
+      name: N,
+      values: EditValues<N> | ((film: Film) => EditValues<N> | null),
+    ) => edit({ name, values } as unknown as FilmEdit).catch(() => undefined);
 
     /** The selected cut, by its joint and the side it is held by; null without one. */
     const cut = (): { joint: number; side: Side } | null => {
@@ -99,12 +110,7 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       toFrame: (joint: number, frame: number, manner: Manner, side: Side) =>
         moveCut(
           { joint, side },
-          (film, j, limits) => ({
-            joint: j,
-            beat: null,
-            offset: 0,
-            frame: inLimits(film, j, frame, limits),
-          }),
+          (film, j, limits) => ({ joint: j, ...freeAt(inLimits(film, j, frame, limits)) }),
           manner,
         ),
       /** Moves a cut to the beat before or after where it is. */
@@ -133,7 +139,7 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       nextFraming: (place: number) =>
         void run("set-framing", (film) => {
           const now = FRAMINGS.indexOf(film.shots[place]?.framing ?? "FIT");
-          return { place, framing: FRAMINGS[(now + 1) % FRAMINGS.length] };
+          return { place, framing: FRAMINGS[(now + 1) % FRAMINGS.length] ?? "FIT" };
         }),
       toggleLock: () => {
         const all = places();
@@ -158,11 +164,8 @@ export function useScoreActions(id: Production["id"], material: Material | undef
           const place = film.shots.findIndex((s) => at > s.start && at < s.end);
           return place < 0 ? null : { place, to: momentAt(film, at) };
         }),
-      /** Parts a shot and shows another of its takes from there on. */
-      fillWith: async (place: number, from: number, shot: number, take: number) => {
-        await run("split", (film) => ({ place, to: momentAt(film, from) }));
-        await chooseTake(place + 1, shot, take);
-      },
+      /** Does what is offered for a shot that is short of material. */
+      mend: (place: number, remedy: Remedy) => void run("mend", { place, remedy }),
       move: async (from: number, to: number) => {
         room().set({ place: to, also: [] });
         await run("move-shot", (film) =>
@@ -207,7 +210,7 @@ export function useScoreActions(id: Production["id"], material: Material | undef
                 : best,
             0,
           );
-          return { joint: after === undefined ? nearest : after + 1, pieces: copied, plain };
+          return { joint: after === undefined ? nearest : after + 1, pieces: [...copied], plain };
         });
       },
       group: (together: boolean) => {
@@ -255,11 +258,11 @@ export function useScoreActions(id: Production["id"], material: Material | undef
 /** Where what is laid over ends: on the beat nearest to its length, if it begins on one. */
 function endOf(film: Film, from: number, length: number): Moment {
   const end = Math.min(film.length, from + length);
-  const onBeat = film.clock.frames.includes(from);
-  const beat = onBeat
+  const begins = film.clock.frames.includes(from);
+  const beat = begins
     ? nearestBeat(film.clock, end, (b) => (film.clock.frames[b] ?? 0) > from)
     : -1;
-  return beat < 0 ? momentAt(film, end) : { beat, offset: 0, frame: 0 };
+  return beat < 0 ? momentAt(film, end) : onBeat(beat);
 }
 
 export type ScoreActions = ReturnType<typeof useScoreActions>;

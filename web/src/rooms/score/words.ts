@@ -1,11 +1,4 @@
-import type { Film } from "../../api/client";
-
-/** An end of a word of the narration, as a tie names it. */
-export interface WordEdge {
-  line: string;
-  word: number;
-  edge: "START" | "END";
-}
+import type { Film, WordEdge } from "../../api/client";
 
 /** All ends of words with the frames of cuts tied to them, in order. */
 export function wordEdges(film: Film): (WordEdge & { frame: number })[] {

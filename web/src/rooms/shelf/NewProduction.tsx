@@ -10,7 +10,7 @@ import Select from "@mui/material/Select";
 import { useQueryClient } from "@tanstack/react-query";
 import { useState, type FormEvent } from "react";
 import { useNavigate } from "react-router";
-import { call, type NewProduction as Asked, type Production } from "../../api/client";
+import { answerTo, api, type NewProduction as Asked } from "../../api/client";
 import { keys } from "../../api/queries";
 import { Labelled } from "../../parts/Labelled";
 import { ink } from "../../theme";
@@ -45,7 +45,7 @@ export function NewProduction({ onClose }: { onClose: () => void }) {
     const { width, height } = SHAPES[shape] ?? { width: 1920, height: 1080 };
     const asked: Asked = { title, width, height, rate, targetSeconds: Number(length) };
     try {
-      const made = await call<Production>("POST", "/api/productions", asked);
+      const made = await answerTo(api.POST("/api/productions", { body: asked }));
       await client.invalidateQueries({ queryKey: keys.shelf });
       void go(`/productions/${made.id}/takes`);
     } catch (e) {

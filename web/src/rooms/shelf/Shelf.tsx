@@ -2,10 +2,12 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { call } from "../../api/client";
+import { answerTo, api } from "../../api/client";
 import { keys, useShelf } from "../../api/queries";
+import { NotYet } from "../../parts/NotYet";
 import { fraunces, ink } from "../../theme";
 import { NewProduction } from "./NewProduction";
+import { ShelfFoot } from "./ShelfFoot";
 import { ShelfRow } from "./ShelfRow";
 
 /** The list of productions. */
@@ -41,7 +43,7 @@ export function Shelf() {
         )}
       </Box>
       <Box component="main" sx={{ flex: 1, overflow: "auto", bgcolor: ink.sheet }}>
-        {shelf.error && <Box sx={{ p: 6, color: ink.rust }}>{shelf.error.message}</Box>}
+        {!shelf.data && <NotYet what="The shelf" of={[shelf]} />}
         {shelf.data && productions.length === 0 && (
           <Box sx={{ p: 20, maxWidth: 720 }}>
             <Box sx={{ ...fraunces, fontSize: 30, lineHeight: "40px", mb: 3 }}>
@@ -70,6 +72,7 @@ export function Shelf() {
           <ShelfRow key={p.id} production={p} />
         ))}
       </Box>
+      <ShelfFoot />
       {making && <NewProduction onClose={() => setMaking(false)} />}
     </Box>
   );
@@ -80,7 +83,7 @@ function useDemo() {
   const client = useQueryClient();
   return useMutation({
     mutationFn: async () => {
-      await call("POST", "/api/demo");
+      await answerTo(api.POST("/api/demo"));
       await client.invalidateQueries({ queryKey: keys.shelf });
     },
   });

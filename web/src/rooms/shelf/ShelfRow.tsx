@@ -7,12 +7,20 @@ import DialogTitle from "@mui/material/DialogTitle";
 import OutlinedInput from "@mui/material/OutlinedInput";
 import { useState } from "react";
 import { Link } from "react-router";
-import { stillUrl, under, type Film, type Production } from "../../api/client";
+import { api, stillUrl, type Film, type Production } from "../../api/client";
 import { useChange, useFilm, useMasters, useMaterial } from "../../api/queries";
 import { plural, shapeName } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
 
-const STILLS = 6;
+/** Stills of a film on the shelf, all as high: as many as fill a row in the film's shape. */
+const HIGH = 112;
+const UPRIGHT_HIGH = 180;
+const ROW = 1200;
+
+function stillsOf({ width, height }: Production) {
+  const high = width < height ? UPRIGHT_HIGH : HIGH;
+  return { high, count: Math.max(4, Math.round(ROW / ((high * width) / height))) };
+}
 
 /** One production: a strip of its film, its title and where it stands. */
 export function ShelfRow({ production }: { production: Production }) {
@@ -22,12 +30,15 @@ export function ShelfRow({ production }: { production: Production }) {
   const masters = useMasters(id).data;
   const [title, setTitle] = useState<string | null>(null);
   const [removing, setRemoving] = useState(false);
-  const rename = useChange<string>(id, (to) => ({
-    method: "PATCH",
-    path: under(id),
-    body: { title: to, targetSeconds: production.targetSeconds },
-  }));
-  const remove = useChange<void>(id, () => ({ method: "DELETE", path: under(id) }));
+  const rename = useChange<string>(id, (to) =>
+    api.PATCH("/api/productions/{id}", {
+      params: { path: { id } },
+      body: { title: to, targetSeconds: production.targetSeconds },
+    }),
+  );
+  const remove = useChange<void>(id, () =>
+    api.DELETE("/api/productions/{id}", { params: { path: { id } } }),
+  );
   const begun = (film?.shots.length ?? 0) > 0;
   const open = `/productions/${id}/${begun ? "score" : "takes"}`;
   const made = masters?.filter((m) => m.bytes !== null).length ?? 0;
@@ -126,11 +137,12 @@ function stands(production: Production, film: Film | undefined): string {
 }
 
 function Strip({ production, film }: { production: Production; film: Film }) {
-  const frames = Array.from({ length: STILLS }, (_, i) =>
-    Math.floor((film.length * (i + 0.5)) / STILLS),
+  const { high, count } = stillsOf(production);
+  const frames = Array.from({ length: count }, (_, i) =>
+    Math.floor((film.length * (i + 0.5)) / count),
   );
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: `repeat(${STILLS}, 1fr)`, gap: "2px" }}>
+    <Box sx={{ display: "grid", gridTemplateColumns: `repeat(${count}, 1fr)`, gap: "2px" }}>
       {frames.map((frame) => (
         <Box
           key={frame}
@@ -139,7 +151,7 @@ function Strip({ production, film }: { production: Production; film: Film }) {
           alt=""
           sx={{
             width: "100%",
-            height: 112,
+            height: high,
             objectFit: "cover",
             display: "block",
             bgcolor: ink.well,

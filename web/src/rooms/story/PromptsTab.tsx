@@ -8,7 +8,7 @@ import { useEffect, useRef, useState } from "react";
 import { under } from "../../api/client";
 import { useServices } from "../../api/queries";
 import { usePrompts } from "../../api/story";
-import { isTyping } from "../../parts/isTyping";
+import { useKeys } from "../../parts/keys";
 import { useNotice } from "../../parts/notice";
 import { fraunces, ink } from "../../theme";
 import type { StoryProps } from "./props";
@@ -47,21 +47,24 @@ export function PromptsTab({ production, story, change }: StoryProps) {
     setAt(Math.min(index + 1, prompts.length - 1));
   };
 
-  useEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      if (isTyping(e) || e.ctrlKey || e.metaKey || e.altKey) return;
-      if (e.key === "ArrowDown" || e.key === "ArrowUp") {
-        e.preventDefault();
-        setAt((i) =>
-          Math.max(0, Math.min(prompts.length - 1, i + (e.key === "ArrowDown" ? 1 : -1))),
-        );
-      } else if (e.key.toLowerCase() === "c") {
-        void copy(at);
-      }
-    };
-    window.addEventListener("keydown", press);
-    return () => window.removeEventListener("keydown", press);
-  });
+  const go = (by: 1 | -1) => () => setAt((i) => Math.max(0, Math.min(prompts.length - 1, i + by)));
+  useKeys([
+    {
+      name: "Prompts",
+      keys: [
+        {
+          shown: "C",
+          says: "copy the prompt, tick it, go to the next",
+          acts: { C: () => void copy(at) },
+        },
+        {
+          shown: "↑ ↓",
+          says: "the prompt before, after",
+          acts: { ArrowUp: go(-1), ArrowDown: go(1) },
+        },
+      ],
+    },
+  ]);
 
   useEffect(() => {
     rows.current?.querySelector(`[data-row="${at}"]`)?.scrollIntoView({ block: "nearest" });

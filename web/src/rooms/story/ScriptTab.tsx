@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import Select from "@mui/material/Select";
 import { useEffect, useRef, useState } from "react";
+import type { Story } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
 import { useNotice } from "../../parts/notice";
 import { face, fraunces, ink } from "../../theme";
@@ -29,7 +30,7 @@ export function ScriptTab({ production, story, change }: StoryProps) {
     }
   }, [story.text]);
 
-  const write = (to: string, format: string | null, fileName: string) => {
+  const write = (to: string, format: Story["format"] | null, fileName: string) => {
     saved.current = to;
     return change({ method: "PUT", path: "script", values: { text: to, format, fileName } });
   };
@@ -99,7 +100,7 @@ export function ScriptTab({ production, story, change }: StoryProps) {
           <Select
             value={story.format}
             inputProps={{ "aria-label": "How the script is written" }}
-            onChange={(e) => void write(text, e.target.value, "")}
+            onChange={(e) => void write(text, e.target.value as Story["format"], "")}
           >
             {Object.entries(FORMATS).map(([value, name]) => (
               <MenuItem key={value} value={value}>

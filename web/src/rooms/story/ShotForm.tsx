@@ -5,17 +5,35 @@ import Select from "@mui/material/Select";
 import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import type { StoryShot } from "../../api/client";
+import type { ShotFields, StoryShot } from "../../api/client";
 import { Labelled } from "../../parts/Labelled";
 import { NumberField } from "../../parts/NumberField";
 import { Field } from "./BriefPanel";
 import { MOVES, type StoryProps } from "./props";
 
+const AS_THEY_ARE: ShotFields = {
+  seen: null,
+  who: null,
+  where: null,
+  action: null,
+  move: null,
+  strength: null,
+  seconds: null,
+  mood: null,
+  sounds: null,
+  lettering: null,
+  line: null,
+};
+
 /** The fields of one shot, or of several: then a field shows what they share, and sets it for all. */
 export function ShotForm({ story, change, ids }: StoryProps & { ids: readonly number[] }) {
   const shots = story.shots.filter((s) => ids.includes(s.id));
-  const set = (fields: object) =>
-    void change({ method: "POST", path: "shots/change", values: { ids, fields } });
+  const set = (fields: Partial<ShotFields>) =>
+    void change({
+      method: "POST",
+      path: "shots/change",
+      values: { ids: [...ids], fields: { ...AS_THEY_ARE, ...fields } },
+    });
   const shared = <K extends keyof StoryShot>(key: K): StoryShot[K] | undefined => {
     const first = shots[0]?.[key];
     return shots.every((s) => JSON.stringify(s[key]) === JSON.stringify(first)) ? first : undefined;
@@ -64,7 +82,7 @@ export function ShotForm({ story, change, ids }: StoryProps & { ids: readonly nu
             value={shared("move") ?? ""}
             displayEmpty
             inputProps={{ "aria-label": "Camera move" }}
-            onChange={(e) => set({ move: e.target.value })}
+            onChange={(e) => set({ move: e.target.value as StoryShot["move"] })}
           >
             {shared("move") === undefined && <MenuItem value="">several</MenuItem>}
             {MOVES.map(([value, name]) => (

@@ -17,9 +17,6 @@ export function ShotsTab(props: StoryProps) {
   const [over, setOver] = useState<number | null>(null);
   const present = chosen.filter((id) => story.shots.some((s) => s.id === id));
   const only = present.length === 1 ? story.shots.find((s) => s.id === present[0]) : undefined;
-  const post = (path: string, values: object) =>
-    change({ method: "POST", path: `shots/${path}`, values });
-
   const choose = (id: number, more: boolean, range: boolean) => {
     const last = present.at(-1);
     if (range && last !== undefined) {
@@ -34,7 +31,7 @@ export function ShotsTab(props: StoryProps) {
   };
 
   const add = async (after: number) => {
-    const now = await post("add", { id: after });
+    const now = await change({ method: "POST", path: "shots/add", values: { id: after } });
     const before = new Set(story.shots.map((s) => s.id));
     const added = now.shots.find((s) => !before.has(s.id));
     if (added) setChosen([added.id]);
@@ -47,7 +44,9 @@ export function ShotsTab(props: StoryProps) {
           <Button
             variant={story.shots.length === 0 ? "contained" : "outlined"}
             color={story.shots.length === 0 ? "primary" : "inherit"}
-            onClick={() => void post("propose", { count })}
+            onClick={() =>
+              void change({ method: "POST", path: "shots/propose", values: { count } })
+            }
           >
             {story.shots.length === 0 ? "Propose shots from the script" : "Propose anew"}
           </Button>
@@ -92,7 +91,11 @@ export function ShotsTab(props: StoryProps) {
                 }}
                 onDrop={() => {
                   if (dragged !== null && dragged !== s.id)
-                    void post("move", { id: dragged, after: s.id });
+                    void change({
+                      method: "POST",
+                      path: "shots/move",
+                      values: { id: dragged, after: s.id },
+                    });
                 }}
                 onClick={(e) => choose(s.id, e.ctrlKey || e.metaKey, e.shiftKey)}
                 sx={{
@@ -166,9 +169,19 @@ export function ShotsTab(props: StoryProps) {
               {only && (
                 <>
                   <Button onClick={() => void add(only.id)}>Add after</Button>
-                  <Button onClick={() => void post("split", { id: only.id })}>Split</Button>
+                  <Button
+                    onClick={() =>
+                      void change({ method: "POST", path: "shots/split", values: { id: only.id } })
+                    }
+                  >
+                    Split
+                  </Button>
                   {story.shots.at(-1)?.id !== only.id && (
-                    <Button onClick={() => void post("join", { id: only.id })}>
+                    <Button
+                      onClick={() =>
+                        void change({ method: "POST", path: "shots/join", values: { id: only.id } })
+                      }
+                    >
                       Join with next
                     </Button>
                   )}
@@ -176,7 +189,11 @@ export function ShotsTab(props: StoryProps) {
               )}
               <Button
                 onClick={() => {
-                  void post("remove", { ids: present });
+                  void change({
+                    method: "POST",
+                    path: "shots/remove",
+                    values: { ids: [...present] },
+                  });
                   setChosen([]);
                 }}
               >

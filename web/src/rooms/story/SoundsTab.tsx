@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
-import type { SoundIdea } from "../../api/client";
+import type { Lexicon, SoundIdea } from "../../api/client";
 import { fraunces, ink } from "../../theme";
 import { Field } from "./BriefPanel";
 import type { StoryProps } from "./props";
@@ -103,7 +103,7 @@ export function SoundsTab({ story, change }: StoryProps) {
 function Words({ story, change }: Omit<StoryProps, "production">) {
   const [word, setWord] = useState("");
   const [name, setName] = useState("");
-  const set = (sounds: object) =>
+  const set = (sounds: Lexicon) =>
     void change({ method: "PUT", path: "lexicon", values: { sounds } });
   const entries = Object.entries(story.lexicon);
   return (

@@ -2,10 +2,10 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import { useEffect } from "react";
 import { useSearchParams } from "react-router";
 import { useStory, useStoryChange } from "../../api/story";
-import { isTyping } from "../../parts/isTyping";
+import { useKeys } from "../../parts/keys";
+import { NotYet } from "../../parts/NotYet";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { ink } from "../../theme";
 import { BoardTab } from "./BoardTab";
@@ -29,25 +29,27 @@ type Tab = keyof typeof TABS;
 /** From an idea to shots that can be asked for. */
 export function StoryRoom() {
   const production = useRoomProduction();
-  const story = useStory(production.id).data;
+  const reading = useStory(production.id);
+  const story = reading.data;
   const change = useStoryChange(production.id);
   const [search, setSearch] = useSearchParams();
   const asked = search.get("tab") as Tab | null;
   const tab: Tab = asked && asked in TABS ? asked : "script";
 
-  useEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      if (isTyping(e) || !(e.ctrlKey || e.metaKey) || e.key.toLowerCase() !== "z") return;
-      e.preventDefault();
-      if (e.shiftKey ? story?.redo : story?.undo) {
-        void change({ method: "POST", path: e.shiftKey ? "redo" : "undo" });
-      }
-    };
-    window.addEventListener("keydown", press);
-    return () => window.removeEventListener("keydown", press);
-  }, [story, change]);
+  const step = (path: "undo" | "redo") => () => {
+    if (story?.[path]) void change({ method: "POST", path });
+  };
+  useKeys([
+    {
+      name: "Story",
+      keys: [
+        { shown: "Ctrl+Z", says: "undo", acts: { "Ctrl+Z": step("undo") } },
+        { shown: "Ctrl+Shift+Z", says: "redo", acts: { "Ctrl+Shift+Z": step("redo") } },
+      ],
+    },
+  ]);
 
-  if (!story) return null;
+  if (!story) return <NotYet what="The story" of={[reading]} />;
   const props = { production, story, change };
   return (
     <Box sx={{ height: "100%", display: "flex", flexDirection: "column", bgcolor: ink.sheet }}>
@@ -104,7 +106,7 @@ function Step({
     <Button
       title={`${name}: ${what}`}
       sx={{ visibility: what === "" ? "hidden" : "visible" }}
-      onClick={() => void change({ method: "POST", path: name.toLowerCase() })}
+      onClick={() => void change({ method: "POST", path: name === "Undo" ? "undo" : "redo" })}
     >
       {name}
     </Button>

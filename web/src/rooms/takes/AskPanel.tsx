@@ -5,15 +5,18 @@ import MenuItem from "@mui/material/MenuItem";
 import Select from "@mui/material/Select";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { call, under, type Asked, type Production, type Shot } from "../../api/client";
-import { keys, useChange, useRequests, useServices } from "../../api/queries";
+import { useAskForTakes, useEstimate } from "../../api/asking";
+import { api, type Asked, type Production, type Shot } from "../../api/client";
+import { useChange, useRequests, useServices } from "../../api/queries";
 import { Labelled } from "../../parts/Labelled";
-import { useNotice } from "../../parts/notice";
+import { NumberField } from "../../parts/NumberField";
 import { plural } from "../../parts/words";
 import { ink } from "../../theme";
 import { ServiceForm } from "./ServiceForm";
+
+/** So many stills of a shot can be asked for at once. */
+const MOST_STILLS = 6;
 
 type Which = "this" | "without" | "all";
 
@@ -31,8 +34,7 @@ export function AskPanel({ production, shots, current }: Props) {
   const [asked, setWhich] = useState<Which | null>(null);
   const [picture, setPicture] = useState("");
   const [editing, setEditing] = useState<"old" | "new" | null>(null);
-  const client = useQueryClient();
-  const tell = useNotice((s) => s.tell);
+  const [pictures, setPictures] = useState(3);
   const service = services.find((s) => s.profile.name === name) ?? services[1] ?? services[0];
   const known = shots.filter((s) => s.storyShot !== null);
   const without = known.filter((s) => !s.takes.some((t) => !t.rejected && t.state !== "REFUSED"));
@@ -43,35 +45,23 @@ export function AskPanel({ production, shots, current }: Props) {
       : which === "all"
         ? known
         : without;
-  const ask = useMutation({
-    mutationFn: () =>
-      call<{ count: number; message: string }>("POST", `${under(production.id)}/requests`, {
-        service: service?.profile.name,
-        shots: wanted.map((s) => s.id),
-        picture: picture === "" ? null : Number(picture),
-        seed: 0,
-      }),
-    onSuccess: ({ count, message }) => {
-      if (message !== "") tell(`${plural(count, "request")} sent. ${message}`, "wrong");
-    },
-    onError: (error) => tell(error.message, "wrong"),
-    onSettled: () => {
-      void client.invalidateQueries({ queryKey: keys.requests(production.id) });
-      void client.invalidateQueries({ queryKey: keys.services });
-    },
+  const askedFor = {
+    service: service?.profile.name ?? "",
+    shots: wanted.map((s) => s.id),
+    picture: picture === "" ? null : Number(picture),
+    pictures,
+    seed: 0,
+  };
+  const ask = useAskForTakes(production.id);
+  const estimate = useEstimate(production.id, askedFor).data;
+  const act = useChange<{ id: number; what: "cancel" | "again" }>(production.id, ({ id, what }) => {
+    const params = { path: { productionId: production.id, id } };
+    return what === "cancel"
+      ? api.POST("/api/productions/{productionId}/requests/{id}/cancel", { params })
+      : api.POST("/api/productions/{productionId}/requests/{id}/again", { params });
   });
-  const act = useChange<{ id: number; what: string }>(production.id, ({ id, what }) => ({
-    method: "POST",
-    path: `${under(production.id)}/requests/${id}/${what}`,
-  }));
   if (!service) return null;
   const profile = service.profile;
-  const each = (seconds: number) =>
-    profile.kind === "STILL"
-      ? profile.credits * 4
-      : profile.credits *
-        (profile.lengths.find((l) => l >= seconds) ?? profile.lengths.at(-1) ?? 0);
-  const cost = wanted.reduce((n, s) => n + each(s.wantedSeconds), 0);
   const stills =
     which === "this" && current ? current.takes.filter((t) => t.still && t.state === "READY") : [];
   const open = requests.filter((r) => r.state === "QUEUED" || r.state === "RUNNING");
@@ -135,6 +125,15 @@ export function AskPanel({ production, shots, current }: Props) {
             </Select>
           </Labelled>
         )}
+        {profile.kind === "STILL" && (
+          <NumberField
+            label="stills of each"
+            unit="of 6"
+            digits={0}
+            value={pictures}
+            onChange={(to) => setPictures(Math.max(1, Math.min(MOST_STILLS, Math.round(to))))}
+          />
+        )}
         <Box sx={{ color: ink.ink2 }}>
           {wanted.length === 0
             ? which === "this"
@@ -142,10 +141,11 @@ export function AskPanel({ production, shots, current }: Props) {
               : known.length === 0
                 ? "Prompts are made from the story; write its shots down first."
                 : "Every shot of the story has a take."
-            : `${plural(wanted.length, "shot")}, ${profile.kind === "STILL" ? "four stills each, " : ""}${cost.toFixed(0)} credits of ${service.left.toFixed(0)} left ${profile.period === "DAY" ? "today" : "this month"}; about ${Math.ceil((wanted.length / profile.atOnce) * profile.waitSeconds)} s.`}
+            : estimate &&
+              `${plural(wanted.length, "shot")}, ${estimate.credits.toFixed(0)} credits of ${estimate.left.toFixed(0)} left ${estimate.period === "DAY" ? "today" : "this month"}; about ${Math.ceil(estimate.seconds)} s.`}
         </Box>
         {wanted.length > 0 && (
-          <Button variant="contained" color="primary" onClick={() => ask.mutate()}>
+          <Button variant="contained" color="primary" onClick={() => ask.mutate(askedFor)}>
             Ask {profile.name} for {plural(wanted.length, "take")}
           </Button>
         )}
@@ -170,7 +170,7 @@ export function AskPanel({ production, shots, current }: Props) {
   );
 }
 
-function Row({ request: r, onAct }: { request: Asked; onAct: (what: string) => void }) {
+function Row({ request: r, onAct }: { request: Asked; onAct: (what: "cancel" | "again") => void }) {
   const open = r.state === "QUEUED" || r.state === "RUNNING";
   const part =
     r.state === "RUNNING" ? Math.min(96, (100 * r.waited) / (r.waited + r.secondsLeft)) : 0;

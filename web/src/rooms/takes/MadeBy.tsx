@@ -1,8 +1,14 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useState } from "react";
+import {
+  useEnlarge,
+  useEnlargementEstimate,
+  useExtend,
+  useExtensionEstimate,
+} from "../../api/asking";
 import type { Production, Take } from "../../api/client";
-import { useAskAgain, useServices } from "../../api/queries";
+import { useServices } from "../../api/queries";
 import { NumberField } from "../../parts/NumberField";
 import { ink } from "../../theme";
 
@@ -10,7 +16,11 @@ import { ink } from "../../theme";
 export function MadeBy({ production, take }: { production: Production; take: Take }) {
   const [longer, setLonger] = useState(2);
   const service = useServices().data?.find((s) => s.profile.name === take.service)?.profile;
-  const ask = useAskAgain(production.id);
+  const extend = useExtend(production.id);
+  const enlarge = useEnlarge(production.id);
+  const known = service !== undefined;
+  const longerFor = useExtensionEstimate(production.id, take.id, longer, known && !take.still).data;
+  const largerFor = useEnlargementEstimate(production.id, take.id, known).data;
   return (
     <Box sx={{ px: 4, py: 3, borderTop: `1px solid ${ink.rule}` }}>
       <Box>
@@ -28,19 +38,15 @@ export function MadeBy({ production, take }: { production: Production; take: Tak
                 value={longer}
                 onChange={setLonger}
               />
-              <Button
-                onClick={() =>
-                  ask.mutate({ path: "extend", body: { take: take.id, seconds: longer } })
-                }
-              >
-                Extend to {(take.seconds + longer).toFixed(1)} s,{" "}
-                {(longer * service.credits).toFixed(0)} credits
+              <Button onClick={() => extend.mutate({ take: take.id, seconds: longer })}>
+                Extend to {(take.seconds + longer).toFixed(1)} s
+                {longerFor && `, ${longerFor.credits.toFixed(0)} credits`}
               </Button>
             </>
           )}
-          <Button onClick={() => ask.mutate({ path: "enlarge", body: { take: take.id } })}>
-            Enlarge to {2 * take.width}×{2 * take.height},{" "}
-            {(take.still ? service.credits : take.seconds * service.credits).toFixed(0)} credits
+          <Button onClick={() => enlarge.mutate({ take: take.id })}>
+            Enlarge to {2 * take.width}×{2 * take.height}
+            {largerFor && `, ${largerFor.credits.toFixed(0)} credits`}
           </Button>
         </Box>
       )}

@@ -6,7 +6,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { call, type Profile, type Service } from "../../api/client";
+import { answerTo, api, type Profile, type Service } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
 import { useNotice } from "../../parts/notice";
 import { ink } from "../../theme";
@@ -47,6 +47,7 @@ export function ServiceForm({ service, onDone }: { service: Service | null; onDo
   const client = useQueryClient();
   const tell = useNotice((s) => s.tell);
   const set = (to: Partial<Profile>) => setProfile({ ...profile, ...to });
+  const kept = { profile, failsEvery };
   const settled = {
     onSuccess: onDone,
     onError: (error: Error) => tell(error.message, "wrong"),
@@ -54,14 +55,16 @@ export function ServiceForm({ service, onDone }: { service: Service | null; onDo
   };
   const save = useMutation({
     mutationFn: () =>
-      call("" + (service ? "PUT" : "POST"), `/api/services${service ? `/${service.id}` : ""}`, {
-        profile,
-        failsEvery,
-      }),
+      service
+        ? answerTo(
+            api.PUT("/api/services/{id}", { params: { path: { id: service.id } }, body: kept }),
+          )
+        : answerTo(api.POST("/api/services", { body: kept })),
     ...settled,
   });
   const remove = useMutation({
-    mutationFn: () => call("DELETE", `/api/services/${service?.id}`),
+    mutationFn: () =>
+      answerTo(api.DELETE("/api/services/{id}", { params: { path: { id: service?.id ?? 0 } } })),
     ...settled,
   });
   const list = (text: string) =>

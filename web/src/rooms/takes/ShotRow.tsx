@@ -1,12 +1,13 @@
 import Box from "@mui/material/Box";
 import OutlinedInput from "@mui/material/OutlinedInput";
 import { useEffect, useState } from "react";
-import { under, type Film, type Production, type Shot, type Take } from "../../api/client";
+import { api, type Film, type Production, type Shot, type Take } from "../../api/client";
 import { useArrivals } from "../../api/arrivals";
 import { useChange } from "../../api/queries";
 import { fraunces, ink } from "../../theme";
 import { moveName } from "../story/props";
 import { TakeTile } from "./TakeTile";
+import { tileSize } from "./tile";
 
 interface Props {
   shot: Shot;
@@ -41,11 +42,13 @@ export function ShotRow({
   const [dropping, setDropping] = useState(false);
   const bring = useArrivals((s) => s.bring);
   const playing = usePlaying(over || playAll);
-  const rename = useChange<string>(production.id, (to) => ({
-    method: "PATCH",
-    path: `${under(production.id)}/shots/${shot.id}`,
-    body: { title: to },
-  }));
+  const tile = tileSize(production, dense);
+  const rename = useChange<string>(production.id, (to) =>
+    api.PATCH("/api/productions/{productionId}/shots/{shotId}", {
+      params: { path: { productionId: production.id, shotId: shot.id } },
+      body: { title: to, pick: null },
+    }),
+  );
   const save = () => {
     if (title !== null && title.trim() !== shot.title) rename.mutate(title.trim());
     setTitle(null);
@@ -72,7 +75,7 @@ export function ShotRow({
       sx={{
         display: "flex",
         borderBottom: `1px solid ${ink.rule}`,
-        minHeight: dense ? 82 : 141,
+        minHeight: tile.height + (dense ? 28 : 69),
         bgcolor: dropping ? ink.thistleWash : "transparent",
       }}
     >
@@ -141,8 +144,7 @@ export function ShotRow({
           {shot.takes.length === 0 && (
             <Box
               sx={{
-                width: dense ? 96 : 128,
-                height: dense ? 54 : 72,
+                ...tile,
                 border: `1px dashed ${ink.ink3}`,
                 display: "grid",
                 placeItems: "center",

@@ -4,7 +4,7 @@ import OutlinedInput from "@mui/material/OutlinedInput";
 import Slider from "@mui/material/Slider";
 import ToggleButton from "@mui/material/ToggleButton";
 import { useState, type FormEvent } from "react";
-import { takeFrameUrl, under, type Production, type Shot, type Take } from "../../api/client";
+import { takeFrameUrl, api, type Production, type Shot, type Take } from "../../api/client";
 import { useChange } from "../../api/queries";
 import { Field } from "../story/BriefPanel";
 import { Labelled } from "../../parts/Labelled";
@@ -162,11 +162,12 @@ function Correct({ production, shot, take }: { production: Production; shot: Sho
   const [scene, setScene] = useState(shot.scene);
   const [number, setNumber] = useState(shot.number);
   const [count, setCount] = useState(String(take.number));
-  const change = useChange<void>(production.id, () => ({
-    method: "PATCH",
-    path: `${under(production.id)}/takes/${take.id}`,
-    body: { scene, shot: number, take: Number(count) },
-  }));
+  const change = useChange<void>(production.id, () =>
+    api.PATCH("/api/productions/{productionId}/takes/{takeId}", {
+      params: { path: { productionId: production.id, takeId: take.id } },
+      body: { scene, shot: number, take: Number(count) },
+    }),
+  );
   const changed = scene !== shot.scene || number !== shot.number || count !== String(take.number);
   const submit = (e: FormEvent) => {
     e.preventDefault();

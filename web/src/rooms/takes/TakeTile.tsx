@@ -3,6 +3,7 @@ import { stripUrl, takeFrameUrl, type Film, type Production, type Take } from ".
 import { framingName } from "../../parts/words";
 import { ink } from "../../theme";
 import { faultName } from "./faults";
+import { tileSize, type TileSize } from "./tile";
 
 export interface TileProps {
   take: Take;
@@ -24,7 +25,7 @@ const STRIP_ROW = 8;
 /** A take small: its picture, whether it is the pick, what is wrong with it. */
 export function TakeTile(props: TileProps) {
   const { take, production, pick, chosen, compared, dense, short, onChoose, onPick } = props;
-  const height = dense ? 54 : 72;
+  const size = tileSize(production, dense);
   const wrong = take.facts?.troubles ?? [];
   const said = [...take.faults.map(faultName), ...(take.note ? [take.note] : [])];
   return (
@@ -43,7 +44,7 @@ export function TakeTile(props: TileProps) {
       }}
       onFocus={() => chosen || onChoose(false)}
       sx={{
-        width: dense ? 96 : 128,
+        width: size.width,
         flex: "none",
         display: "flex",
         flexDirection: "column",
@@ -62,7 +63,7 @@ export function TakeTile(props: TileProps) {
       <Box sx={{ bgcolor: ink.well, mt: -2, mx: "-6px", pt: 2, px: "6px" }}>
         <Box
           sx={{
-            height,
+            height: size.height,
             bgcolor: "#6a6a6a",
             position: "relative",
             overflow: "hidden",
@@ -74,7 +75,7 @@ export function TakeTile(props: TileProps) {
             "& > .seen": { opacity: take.rejected ? 0.42 : 1 },
           }}
         >
-          <Picture {...props} height={height} />
+          <Picture {...props} size={size} />
           {compared && <Chip right>compared</Chip>}
           {short && <Chip wrong>{short.frames} f short in score</Chip>}
         </Box>
@@ -93,7 +94,7 @@ export function TakeTile(props: TileProps) {
         }}
       >
         <Box sx={{ flex: 1 }}>
-          <b>{take.number}</b> {take.state === "READY" && lengthAndRate(take)}
+          <b>{take.number}</b> {take.state === "READY" && lengthAndRate(take, size.width < NARROW)}
         </Box>
         {pick && <b>pick</b>}
         {!pick && take.rejected && <b>aside</b>}
@@ -129,9 +130,12 @@ export function TakeTile(props: TileProps) {
   );
 }
 
-function lengthAndRate(take: Take) {
+/** On tiles narrower than this a take's own rate has no room; the panel at the side tells it. */
+const NARROW = 96;
+
+function lengthAndRate(take: Take, narrow: boolean) {
   if (take.still) return "still";
-  return `${take.seconds.toFixed(1)} s${take.rate ? `, ${take.rate} fps` : ""}`;
+  return `${take.seconds.toFixed(1)} s${take.rate && !narrow ? `, ${take.rate} fps` : ""}`;
 }
 
 function Chip({
@@ -161,7 +165,7 @@ function Chip({
   );
 }
 
-function Picture({ take, production, playing, height }: TileProps & { height: number }) {
+function Picture({ take, production, playing, size }: TileProps & { size: TileSize }) {
   if (take.state !== "READY") {
     const done = Math.floor((take.framesDone / Math.max(1, take.frames)) * 100);
     return (
@@ -176,14 +180,14 @@ function Picture({ take, production, playing, height }: TileProps & { height: nu
     <>
       <img
         className="seen"
-        src={takeFrameUrl(production.id, take.id, take.frames * 0.4, 144)}
+        src={takeFrameUrl(production.id, take.id, take.frames * 0.4, 2 * size.height)}
         alt=""
         loading="lazy"
         draggable={false}
         style={{ width: "100%", height: "100%", objectFit: "contain", display: "block" }}
       />
       {playing !== null && !take.still && (
-        <Playing take={take} production={production} part={playing} height={height} />
+        <Playing take={take} production={production} part={playing} size={size} />
       )}
     </>
   );
@@ -194,25 +198,25 @@ function Playing({
   take,
   production,
   part,
-  height,
+  size,
 }: {
   take: Take;
   production: Production;
   part: number;
-  height: number;
+  size: TileSize;
 }) {
   const at = Math.min(STRIP - 1, Math.floor(part * STRIP));
-  const width = (height * take.width) / take.height;
+  const scale = Math.min(size.width / take.width, size.height / take.height);
+  const [width, height] = [take.width * scale, take.height * scale];
   return (
     <div
       className="seen"
       style={{
         position: "absolute",
-        top: 0,
-        left: "50%",
+        top: (size.height - height) / 2,
+        left: (size.width - width) / 2,
         width,
-        marginLeft: -width / 2,
-        height: "100%",
+        height,
         pointerEvents: "none",
         backgroundImage: `url(${stripUrl(production.id, take.id)})`,
         backgroundSize: `${width * STRIP_ROW}px ${(height * STRIP) / STRIP_ROW}px`,

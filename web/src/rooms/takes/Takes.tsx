@@ -3,13 +3,14 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
-import { under, type Material, type Shot, type Take } from "../../api/client";
+import { api, type Material, type Shot, type Take } from "../../api/client";
 import { useChange, useFilm, useFilmEdit, useMaterial, useSetPick } from "../../api/queries";
 import { BringInButtons } from "../../parts/BringInButtons";
-import { isTyping } from "../../parts/isTyping";
+import { useKeys } from "../../parts/keys";
 import { plural } from "../../parts/words";
+import { NotYet } from "../../parts/NotYet";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { fraunces, ink } from "../../theme";
 import { ArrivalsPanel } from "./ArrivalsPanel";
@@ -20,6 +21,7 @@ import { Ledger } from "./Ledger";
 import { Rail } from "./Rail";
 import { ShotRow } from "./ShotRow";
 import { TakePanel } from "./TakePanel";
+import { tileSize } from "./tile";
 import { useJudge } from "./useJudge";
 
 type Show = "all" | "notes";
@@ -30,7 +32,8 @@ const MOST_COMPARED = 4;
 export function Takes() {
   const production = useRoomProduction();
   const id = production.id;
-  const material = useMaterial(id).data;
+  const reading = useMaterial(id);
+  const material = reading.data;
   const film = useFilm(id).data;
   const edit = useFilmEdit(id);
   const [search] = useSearchParams();
@@ -54,7 +57,7 @@ export function Takes() {
   const rows = useVirtualizer({
     count: shots.length,
     getScrollElement: () => scroller.current,
-    estimateSize: () => (dense ? 84 : 142),
+    estimateSize: () => tileSize(production, dense).height + (dense ? 30 : 70),
     getItemKey: (index) => shots[index]?.id ?? index,
     overscan: 3,
   });
@@ -81,31 +84,57 @@ export function Takes() {
     if (chosenTake) setChosen(chosenTake.id);
   };
 
-  useEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      if (isTyping(e) || e.ctrlKey || e.metaKey || e.altKey) return;
-      const fault = FAULTS[Number(e.key) - 1];
-      const row = current ? shots.findIndex((s) => s.id === current.shot.id) : -1;
-      const column = current ? current.shot.takes.indexOf(current.take) : 0;
-      if (e.key === "ArrowDown") go(row + 1, column);
-      else if (e.key === "ArrowUp") go(row - 1, column);
-      else if (e.key === "ArrowRight") go(Math.max(0, row), column + 1);
-      else if (e.key === "ArrowLeft") go(Math.max(0, row), column - 1);
-      else if (!current) return;
-      else if (fault) judge.toggleFault(current.take, fault[0]);
-      else if (e.key.toLowerCase() === "r") judge.reject(current.take, !current.take.rejected);
-      else if (e.key.toLowerCase() === "v") compare(current.take.id);
-      else return;
-      e.preventDefault();
-    };
-    window.addEventListener("keydown", press);
-    return () => window.removeEventListener("keydown", press);
-  });
+  const row = current ? shots.findIndex((s) => s.id === current.shot.id) : -1;
+  const column = current ? current.shot.takes.indexOf(current.take) : 0;
+  const onTake = (act: (take: Take) => void) => () => {
+    if (!current) return false;
+    act(current.take);
+    return true;
+  };
+  useKeys([
+    {
+      name: "Takes",
+      keys: [
+        {
+          shown: "← → ↑ ↓",
+          says: "go from take to take",
+          acts: {
+            ArrowDown: () => go(row + 1, column),
+            ArrowUp: () => go(row - 1, column),
+            ArrowRight: () => go(Math.max(0, row), column + 1),
+            ArrowLeft: () => go(Math.max(0, row), column - 1),
+          },
+        },
+        { shown: "Enter", says: "make it the pick" },
+        {
+          shown: "R",
+          says: "put it aside, take it back",
+          acts: { R: onTake((take) => judge.reject(take, !take.rejected)) },
+        },
+        {
+          shown: "V",
+          says: "add to what is compared, take it out",
+          acts: { V: onTake((take) => compare(take.id)) },
+        },
+        {
+          shown: "1 to 6",
+          says: "say a fault: move, limbs, face, lettering, look, other",
+          acts: Object.fromEntries(
+            FAULTS.map(([fault], i) => [
+              String(i + 1),
+              onTake((take) => judge.toggleFault(take, fault)),
+            ]),
+          ),
+        },
+      ],
+    },
+  ]);
 
   const comparedTakes = compared
     .map((t) => found(material, t))
     .filter((x): x is { shot: Shot; take: Take } => x !== null);
 
+  if (!material) return <NotYet what="The list of takes" of={[reading]} />;
   return (
     <Box sx={{ display: "flex", height: "100%" }}>
       {all.length > 0 && (
@@ -156,7 +185,7 @@ export function Takes() {
         </Box>
         <Refusals material={material} id={id} />
         <Box ref={scroller} sx={{ flex: 1, overflow: "auto" }} data-testid="shots">
-          {material && all.length === 0 && <Empty />}
+          {all.length === 0 && <Empty />}
           <div style={{ height: rows.getTotalSize(), position: "relative" }}>
             {rows.getVirtualItems().map((row) => {
               const shot = shots[row.index];
@@ -288,7 +317,11 @@ function Numbers({ material }: { material: Material | undefined }) {
 }
 
 function Refusals({ material, id }: { material: Material | undefined; id: number }) {
-  const dismiss = useChange<void>(id, () => ({ method: "DELETE", path: `${under(id)}/refusals` }));
+  const dismiss = useChange<void>(id, () =>
+    api.DELETE("/api/productions/{productionId}/refusals", {
+      params: { path: { productionId: id } },
+    }),
+  );
   const refusals = material?.refusals ?? [];
   if (refusals.length === 0) return null;
   return (

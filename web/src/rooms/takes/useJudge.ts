@@ -1,4 +1,4 @@
-import { under, type Fault, type Take } from "../../api/client";
+import { api, type Fault, type Take } from "../../api/client";
 import { useChange } from "../../api/queries";
 
 interface Said {
@@ -10,11 +10,12 @@ interface Said {
 
 /** Puts takes aside and back, and keeps what a person says is wrong with them. */
 export function useJudge(id: number) {
-  const change = useChange<Said>(id, ({ take, ...body }) => ({
-    method: "PATCH",
-    path: `${under(id)}/takes/${take.id}/judgement`,
-    body: { rejected: null, faults: null, note: null, ...body },
-  }));
+  const change = useChange<Said>(id, ({ take, ...said }) =>
+    api.PATCH("/api/productions/{productionId}/takes/{takeId}/judgement", {
+      params: { path: { productionId: id, takeId: take.id } },
+      body: { rejected: null, faults: null, note: null, ...said },
+    }),
+  );
   return {
     reject: (take: Take, rejected: boolean) => change.mutate({ take, rejected }),
     toggleFault: (take: Take, fault: Fault) => {

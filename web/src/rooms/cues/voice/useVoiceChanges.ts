@@ -1,4 +1,4 @@
-import { under, type VoiceLine } from "../../../api/client";
+import { api, raw, type VoiceLine } from "../../../api/client";
 import { useChange } from "../../../api/queries";
 
 export interface Manner {
@@ -7,35 +7,44 @@ export interface Manner {
   manner: "EVEN" | "GRAVE" | "BRIGHT" | "URGENT";
 }
 
+const LINE = "/api/productions/{productionId}/voice/lines/{number}";
+
+type Sent = Promise<{ data?: unknown; error?: unknown; response: Response }>;
+
 /** What a person can settle of the voice. Each gives a promise that is kept when it is done. */
 export function useVoiceChanges(production: number) {
-  const { mutateAsync } = useChange<{ method: string; path: string; body?: unknown }>(
-    production,
-    ({ method, path, body }) => ({ method, path: `${under(production)}/voice/${path}`, body }),
-  );
-  const line = (n: number, what: string) => `lines/${n}/${what}`;
+  // What is sent is worked out by whoever asks; this tells when it fails and reads again.
+  const { mutateAsync } = useChange<() => Sent>(production, (send) => send());
+  const line = (number: number) => ({ path: { productionId: production, number } });
   return {
     narrate: (n: number, how: Manner) =>
-      mutateAsync({ method: "POST", path: line(n, "narrate"), body: how }),
+      mutateAsync(() => api.POST(`${LINE}/narrate`, { params: line(n), body: how })),
     bring: (n: number, file: Blob, name: string, recorded: boolean) =>
-      mutateAsync({
-        method: "POST",
-        path: `${line(n, "readings")}?name=${encodeURIComponent(name)}&recorded=${recorded}`,
-        body: file,
-      }),
+      mutateAsync(() =>
+        api.POST(`${LINE}/readings`, {
+          params: { ...line(n), query: { name, recorded } },
+          ...raw(file),
+        }),
+      ),
     part: (file: File) =>
-      mutateAsync({
-        method: "POST",
-        path: `recording?name=${encodeURIComponent(file.name)}`,
-        body: file,
-      }),
+      mutateAsync(() =>
+        api.POST("/api/productions/{productionId}/voice/recording", {
+          params: { path: { productionId: production }, query: { name: file.name } },
+          ...raw(file),
+        }),
+      ),
     pick: (n: number, reading: number) =>
-      mutateAsync({ method: "PUT", path: line(n, "pick"), body: { reading } }),
+      mutateAsync(() => api.PUT(`${LINE}/pick`, { params: line(n), body: { reading } })),
     tighten: (n: number, seconds: number | null) =>
-      mutateAsync({ method: "PUT", path: line(n, "longest"), body: { seconds } }),
+      mutateAsync(() => api.PUT(`${LINE}/longest`, { params: line(n), body: { seconds } })),
     start: (n: number, kind: VoiceLine["startKind"], value: number | null) =>
-      mutateAsync({ method: "PUT", path: line(n, "start"), body: { kind, value } }),
-    remove: (reading: number) => mutateAsync({ method: "DELETE", path: `readings/${reading}` }),
+      mutateAsync(() => api.PUT(`${LINE}/start`, { params: line(n), body: { kind, value } })),
+    remove: (reading: number) =>
+      mutateAsync(() =>
+        api.DELETE("/api/productions/{productionId}/voice/readings/{id}", {
+          params: { path: { productionId: production, id: reading } },
+        }),
+      ),
   };
 }
 

@@ -7,6 +7,7 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -50,7 +51,9 @@ class ArchitectureTest {
 
   @Test
   void everyPackageHasItsPlaceInTheOrder() {
-    String[] known = ORDER.stream().map(p -> ROOT + p).toArray(String[]::new);
+    String[] known =
+        Stream.concat(Stream.of("app.latethistle.core"), ORDER.stream().map(p -> ROOT + p))
+            .toArray(String[]::new);
     classes().should().resideInAnyPackage(known).check(CORE);
   }
 

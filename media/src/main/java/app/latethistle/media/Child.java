@@ -17,6 +17,9 @@ import java.util.concurrent.TimeUnit;
 final class Child implements Closeable {
   private static final int KEPT_ERROR = 16_384;
 
+  /** So much is read of what a child prints, in bytes: ten hours of packets at 60 a second. */
+  private static final int LONGEST_ANSWER = 48 << 20;
+
   private final Process process;
   private final Thread errorReader;
   private final ByteArrayOutputStream error = new ByteArrayOutputStream();
@@ -54,7 +57,10 @@ final class Child implements Closeable {
       child.stdin().close();
       // A reader that blocks for ever would outlive the limit, so the process is ended first.
       Thread watchdog = child.endAfter(seconds);
-      byte[] answer = child.stdout().readAllBytes();
+      byte[] answer = child.stdout().readNBytes(LONGEST_ANSWER + 1);
+      if (answer.length > LONGEST_ANSWER) {
+        throw new IOException("It holds more parts than a film or song has.");
+      }
       int status = child.waitFor();
       watchdog.interrupt();
       if (status != 0) {

@@ -9,16 +9,26 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.FileTime;
 import java.security.DigestInputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.time.Instant;
 import java.util.HexFormat;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
 
 /**
  * Files named by the SHA-256 of their bytes, in a folder of two-letter folders; and, beside them,
  * files made from them, which can be made again.
  */
 public final class ContentStore {
+  /** So much of the disk is left for what is made of files, in bytes. */
+  private static final long KEPT_FREE = 256L << 20;
+
+  private static final long USE_NOTED_EVERY_MILLIS = 3_600_000;
+
   private final Path originals;
   private final Path derived;
   private final Path incoming;
@@ -69,6 +79,43 @@ public final class ContentStore {
   /** Where an original is or would be. */
   public Path path(String hash) {
     return originals.resolve(hash.substring(0, 2)).resolve(hash);
+  }
+
+  /**
+   * Refuses a file that would fill the disk.
+   *
+   * @param name of the file, for the person
+   * @param bytes it has, or below 0 if that is not known
+   * @throws RefusedMedia if so much is not free
+   */
+  public void requireRoom(String name, long bytes) throws IOException {
+    long free = Files.getFileStore(incoming).getUsableSpace() - KEPT_FREE;
+    if (bytes > free) {
+      throw new RefusedMedia(
+          String.format(
+              Locale.ROOT,
+              "%s has %.1f GB and the disk has room for %.1f GB. Make room, or clear on the Shelf"
+                  + " what no production uses, and bring it in again.",
+              name,
+              bytes / 1e9,
+              Math.max(0, free) / 1e9));
+    }
+  }
+
+  /** Notes that a file that can be made again is in use, so that it is not cleared. */
+  public static void used(Path file) throws IOException {
+    FileTime now = FileTime.from(Instant.now());
+    if (now.toMillis() - Files.getLastModifiedTime(file).toMillis() > USE_NOTED_EVERY_MILLIS) {
+      Files.setLastModifiedTime(file, now);
+    }
+  }
+
+  /** Every file that can be made again, or is on its way in. */
+  public List<Path> madeFiles() throws IOException {
+    try (Stream<Path> made = Files.walk(derived);
+        Stream<Path> coming = Files.walk(incoming)) {
+      return Stream.concat(made, coming).filter(Files::isRegularFile).toList();
+    }
   }
 
   /** Takes an original out, if nothing needs it. */

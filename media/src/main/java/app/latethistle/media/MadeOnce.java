@@ -28,7 +28,9 @@ public final class MadeOnce {
    */
   public Path get(Path file, Making making) throws IOException {
     synchronized (locks.computeIfAbsent(file, key -> new Object())) {
-      if (!Files.exists(file)) {
+      if (Files.exists(file)) {
+        ContentStore.used(file);
+      } else {
         making.make(file);
       }
     }

@@ -201,6 +201,7 @@ public final class MasterRender {
     try {
       StringBuilder text = new StringBuilder();
       for (Segment segment : segments()) {
+        ContentStore.used(pathOf(segment));
         text.append("file '").append(escaped(pathOf(segment))).append("'\n");
         double seconds = program.rate().secondsOf(segment.range().length());
         text.append(String.format(Locale.ROOT, "duration %.9f%n", seconds));

@@ -12,6 +12,9 @@ import java.util.concurrent.TimeUnit;
  * allows it, a bubblewrap sandbox without network and with only that file in sight.
  */
 public final class Sandbox {
+  /** The one file and the pipe to us; nothing that a file names is opened. */
+  private static final String PROTOCOLS = "file,pipe";
+
   private static final String MAX_PIXELS = "33177600";
   private static final String MAX_ALLOC = "134217728";
   private static final long MAX_MEMORY = 3L << 30;
@@ -35,6 +38,7 @@ public final class Sandbox {
       Path file, Container container, List<String> before, List<String> after) {
     List<String> command = wrap(file);
     command.addAll(List.of("ffmpeg", "-nostdin", "-v", "error"));
+    command.addAll(List.of("-protocol_whitelist", PROTOCOLS));
     command.addAll(List.of("-max_alloc", MAX_ALLOC, "-max_pixels", MAX_PIXELS));
     command.addAll(List.of("-threads", "2", "-f", container.demuxer()));
     command.addAll(before);
@@ -47,6 +51,7 @@ public final class Sandbox {
   static List<String> ffprobe(Path file, Container container, List<String> options) {
     List<String> command = wrap(file);
     command.addAll(List.of("ffprobe", "-v", "error", "-max_alloc", MAX_ALLOC));
+    command.addAll(List.of("-protocol_whitelist", PROTOCOLS));
     command.addAll(List.of("-f", container.demuxer()));
     command.addAll(options);
     command.add("file:" + seen(file));

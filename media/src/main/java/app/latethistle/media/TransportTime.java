@@ -1,5 +1,7 @@
 package app.latethistle.media;
 
+import app.latethistle.core.Refused;
+
 /**
  * Moves an MPEG transport stream (ITU-T H.222.0) in time: a piece that was encoded from 0 on is
  * played wherever in the film it lies, without being encoded again.
@@ -23,7 +25,7 @@ public final class TransportTime {
   public static void shift(byte[] stream, long ticks) {
     for (int at = 0; at + PACKET <= stream.length; at += PACKET) {
       if (stream[at] != 0x47) {
-        throw new IllegalArgumentException("No transport packet begins at byte " + at + ".");
+        throw new Refused("No transport packet begins at byte " + at + ".");
       }
       boolean unitStarts = (stream[at + 1] & 0x40) != 0;
       int control = (stream[at + 3] >> 4) & 3;

@@ -1,5 +1,6 @@
 package app.latethistle.media;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.story.Delivery;
 import app.latethistle.core.story.Words;
@@ -27,7 +28,7 @@ public final class WordFinder {
       models.add(ModelVoice.read(sentence));
     }
     if (models.isEmpty()) {
-      throw new IllegalArgumentException("There are no words to find.");
+      throw new Refused("There are no words to find.");
     }
     return LongReading.align(reading, models);
   }

@@ -86,7 +86,7 @@ class CorrectionTest {
   void theBandTellsWhereItSingsAndAPersonPutsItRight() {
     String production = "/api/productions/" + api.production("Band", 1280, 720, 20);
     Map<String, ?> wish =
-        Map.of("style", "", "mood", "WARM", "bpm", 120, "seconds", 40, "voice", true);
+        Map.of("style", "", "mood", "WARM", "bpm", 120, "seconds", 40, "voice", true, "songs", 2);
     assertThat(api.post(production + "/band", wish).status()).isEqualTo(204);
     JsonNode songs =
         api.until(production + "/songs", s -> s.size() == 2 && !s.toString().contains("PREPARING"));

@@ -21,7 +21,7 @@ class EventsTest {
   private final BlockingQueue<JsonNode> pulses = new LinkedBlockingQueue<>();
 
   private Stream<String> listen(int port, long production) throws IOException {
-    URI uri = URI.create("http://127.0.0.1:" + port + "/api/productions/" + production + "/events");
+    URI uri = URI.create("http://127.0.0.1:" + port + "/api/events?productions=" + production);
     try {
       Stream<String> lines =
           HttpClient.newHttpClient()
@@ -32,7 +32,9 @@ class EventsTest {
               () ->
                   lines
                       .filter(l -> l.startsWith("data:"))
-                      .forEach(l -> pulses.add(JsonMapper.shared().readTree(l.substring(5)))));
+                      .map(l -> JsonMapper.shared().readTree(l.substring(5)))
+                      .filter(told -> told.get("production").asLong() == production)
+                      .forEach(told -> pulses.add(told.get("pulse"))));
       thread.setDaemon(true);
       thread.start();
       return lines;

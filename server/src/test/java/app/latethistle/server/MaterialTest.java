@@ -157,16 +157,16 @@ class MaterialTest {
     JsonNode first = ready(id).get("shots").get(0);
     long take = first.get("takes").get(0).get("id").asLong();
     Map<String, Object> change = Map.of("scene", "", "shot", "020", "take", 2);
-    assertThat(api.json("PATCH", path + "/takes/" + take, change).status()).isEqualTo(200);
+    assertThat(api.json("PATCH", path + "/takes/" + take, change).status()).isEqualTo(204);
     JsonNode material = ready(id);
     assertThat(material.get("shots").size()).isEqualTo(1);
     JsonNode shot = material.get("shots").get(0);
     assertThat(shot.get("takes").size()).isEqualTo(2);
     assertThat(api.json("PATCH", path + "/shots/" + shot.get("id"), Map.of("pick", take)).status())
-        .isEqualTo(200);
+        .isEqualTo(204);
     assertThat(
             api.json("PATCH", path + "/shots/" + shot.get("id"), Map.of("title", "Roofs")).status())
-        .isEqualTo(200);
+        .isEqualTo(204);
     shot = ready(id).get("shots").get(0);
     assertThat(shot.get("pick").asLong()).isEqualTo(take);
     assertThat(shot.get("title").asString()).isEqualTo("Roofs");

@@ -68,6 +68,23 @@ class ServicesTest {
   }
 
   @Test
+  void asManyStillsComeAsAreAskedForAtThePriceThatWasSaid() {
+    String service = written.service("Many Still", "STILL", 50, 0, 0);
+    Map<String, Object> wish =
+        Map.of("service", service, "shots", shots.subList(0, 1), "pictures", 2, "seed", 3);
+    JsonNode estimate = written.requests("/estimate", wish).json();
+    assertThat(estimate.get("credits").asDouble()).isEqualTo(2);
+    assertThat(estimate.get("left").asDouble()).isEqualTo(50);
+    written.requests("", wish);
+    written.awaitTake(0, 2);
+    written.awaitRequest("DONE");
+    assertThat(line(service).get("spent").asDouble()).isEqualTo(2);
+    Map<String, Object> seven =
+        Map.of("service", service, "shots", shots.subList(0, 1), "pictures", 7, "seed", 3);
+    assertThat(written.requests("", seven).detail()).contains("1 to 6 stills");
+  }
+
+  @Test
   void whatTheAllowanceDoesNotCoverIsNotAsked() {
     String service = written.service("Poor Vane", "CLIP", 1, 0, 0);
     JsonNode asked = written.ask(service, shots, 0);

@@ -191,7 +191,9 @@ class VoiceTest {
     assertThat(song.get("chosen").asBoolean()).isTrue();
 
     Map<String, Object> wish =
-        Map.of("style", "waltz", "mood", "DARK", "bpm", 120, "seconds", 30, "voice", false);
+        Map.of(
+            "style", "waltz", "mood", "DARK", "bpm", 120, "seconds", 30, "voice", false, "songs",
+            2);
     assertThat(api.post(story.production + "/band", wish).status()).isEqualTo(204);
     JsonNode all =
         api.until(

@@ -94,34 +94,34 @@ class WorkersTest {
   @Test
   void aMasterIsSharedAndOneThatDiesLosesNothing() throws Exception {
     RunningServer server = RunningServer.shared();
-      CutFilm cut = CutFilm.make(server.api(), 15);
-      Process dying = worker(server, "dying");
-      worker(server, "staying");
-      untilSaid("dying", "takes what is to be rendered");
-      untilSaid("staying", "takes what is to be rendered");
-      JdbcTemplate jdbc = server.bean(JdbcTemplate.class);
-      Thread killer =
-          new Thread(
-              () -> {
-                while (!isAtWork(jdbc, "dying")) {
-                  Thread.onSpinWait();
-                }
-                dying.destroyForcibly();
-              });
-      killer.start();
-      byte[] shared = file(cut, master(cut, "Shared"));
-      killer.join(TimeUnit.SECONDS.toMillis(10));
-      assertThat(dying.isAlive()).as("was at work and killed").isFalse();
-      assertThat(jdbc.queryForObject("select count(*) from render_tasks", Long.class)).isZero();
+    CutFilm cut = CutFilm.make(server.api(), 15);
+    Process dying = worker(server, "dying");
+    worker(server, "staying");
+    untilSaid("dying", "takes what is to be rendered");
+    untilSaid("staying", "takes what is to be rendered");
+    JdbcTemplate jdbc = server.bean(JdbcTemplate.class);
+    Thread killer =
+        new Thread(
+            () -> {
+              while (!isAtWork(jdbc, "dying")) {
+                Thread.onSpinWait();
+              }
+              dying.destroyForcibly();
+            });
+    killer.start();
+    byte[] shared = file(cut, master(cut, "Shared"));
+    killer.join(TimeUnit.SECONDS.toMillis(10));
+    assertThat(dying.isAlive()).as("was at work and killed").isFalse();
+    assertThat(jdbc.queryForObject("select count(*) from render_tasks", Long.class)).isZero();
 
-      workers.get(1).destroyForcibly().waitFor();
-      try (Stream<Path> segments = Files.list(server.data().resolve("derived/segments"))) {
-        for (Path segment : segments.toList()) {
-          Files.delete(segment);
-        }
+    workers.get(1).destroyForcibly().waitFor();
+    try (Stream<Path> segments = Files.list(server.data().resolve("derived/segments"))) {
+      for (Path segment : segments.toList()) {
+        Files.delete(segment);
       }
-      byte[] alone = file(cut, master(cut, "Alone"));
-      assertThat(shared).isEqualTo(alone);
+    }
+    byte[] alone = file(cut, master(cut, "Alone"));
+    assertThat(shared).isEqualTo(alone);
   }
 
   private static boolean isAtWork(JdbcTemplate jdbc, String name) {

@@ -116,6 +116,7 @@ final class WrittenStory {
     body.put("service", service);
     body.put("shots", shots);
     body.put("picture", picture == 0 ? null : picture);
+    body.put("pictures", 4);
     body.put("seed", 7);
     return requests("", body).json();
   }

@@ -1,5 +1,7 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
+
 /**
  * What is heard of a clip's own sound, in step with its picture. It may come before the picture (a
  * J cut) and go on after it (an L cut).
@@ -18,7 +20,7 @@ public record ClipSound(boolean on, int lead, int tail, int gain) {
    */
   public ClipSound {
     if (gain < -60 || gain > 12) {
-      throw new IllegalArgumentException("A gain is from -60 to 12 dB, not " + gain + ".");
+      throw new Refused("A gain is from -60 to 12 dB, not " + gain + ".");
     }
   }
 }

@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -38,7 +39,7 @@ public record Compound(String label, List<Edit> edits) implements Edit {
       Resolved film, List<String> ids, BiFunction<Resolved, String, Edit> edit) {
     List<String> order = ids.stream().distinct().toList();
     if (order.isEmpty()) {
-      throw new IllegalArgumentException("No shot was chosen; choose one first.");
+      throw new Refused("No shot was chosen; choose one first.");
     }
     List<Edit> edits = new ArrayList<>();
     Resolved now = film;

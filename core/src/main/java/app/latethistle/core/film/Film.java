@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.look.Finish;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -51,7 +52,7 @@ public record Film(
     markers = markers.stream().sorted(Comparator.comparing(Marker::id)).toList();
     int expected = placements.isEmpty() ? 0 : placements.size() + 1;
     if (joints.size() != expected) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           placements.size() + " shots need " + expected + " joints, not " + joints.size() + ".");
     }
     Set<String> seen = new HashSet<>();
@@ -60,7 +61,7 @@ public record Film(
         .findFirst()
         .ifPresent(
             id -> {
-              throw new IllegalArgumentException(
+              throw new Refused(
                   id.isEmpty()
                       ? "An item of a film needs a name."
                       : "Two items of the film are named " + id + ".");
@@ -171,7 +172,7 @@ public record Film(
    */
   public Placement placementAt(int place) {
     if (place < 0 || place >= placements.size()) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "There is no shot at place " + place + "; the film has " + placements.size() + ".");
     }
     return placements.get(place);

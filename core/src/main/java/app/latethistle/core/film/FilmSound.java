@@ -1,5 +1,7 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
+
 /**
  * A clip's sound that goes its own way, detached from its picture.
  *
@@ -16,11 +18,11 @@ public record FilmSound(String id, String take, long in, Tie start, long length,
    */
   public FilmSound {
     if (in < 0 || length < 1) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "A sound begins at frame 0 or later of its clip and lasts a frame or more.");
     }
     if (gain < -60 || gain > 12) {
-      throw new IllegalArgumentException("A gain is from -60 to 12 dB, not " + gain + ".");
+      throw new Refused("A gain is from -60 to 12 dB, not " + gain + ".");
     }
   }
 

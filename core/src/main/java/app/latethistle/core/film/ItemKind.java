@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -65,9 +66,7 @@ public final class ItemKind<I> {
   I get(Film film, String id) {
     return find(film, id)
         .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    "That " + name + " is not in the film any more: " + id + "."));
+            () -> new Refused("That " + name + " is not in the film any more: " + id + "."));
   }
 
   /** The film with another item in place of the one of an id. */

@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.time.FrameRange;
 
 /** Edits of what lies over the cut. The film's length stays. */
@@ -19,7 +20,7 @@ public final class Layers {
         return Put.overlay(Overlay.whole(layer, fresh, start, end));
       }
     }
-    throw new IllegalArgumentException("All layers over the cut are taken there; take one out.");
+    throw new Refused("All layers over the cut are taken there; take one out.");
   }
 
   /**
@@ -31,7 +32,7 @@ public final class Layers {
   public static Edit change(Resolved film, Overlay overlay) {
     FrameRange range = ahead(film, overlay.start(), overlay.end());
     if (!isFree(film, overlay.layer(), range, overlay.name())) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "Another shot lies on layer " + overlay.layer() + " there; choose another layer.");
     }
     return Put.overlay(overlay);
@@ -46,7 +47,7 @@ public final class Layers {
     for (Overlay overlay : film.film().overlays()) {
       FrameRange range = film.cutting().beside().overlays().get(overlay.name());
       if (range != null && !isFree(film, overlay.layer(), range, overlay.name())) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "Two shots would lie over one another on layer "
                 + overlay.layer()
                 + "; move one of them first.");
@@ -58,7 +59,7 @@ public final class Layers {
     long from = film.frameOrRefuse(start);
     long to = film.frameOrRefuse(end);
     if (from < 0 || to <= from) {
-      throw new IllegalArgumentException("A shot laid over the cut ends after it starts.");
+      throw new Refused("A shot laid over the cut ends after it starts.");
     }
     return new FrameRange(from, to);
   }

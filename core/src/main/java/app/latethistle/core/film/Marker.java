@@ -1,5 +1,7 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
+
 /**
  * A place in the film to remember.
  *
@@ -15,7 +17,7 @@ public record Marker(String id, Tie at, String note) {
    */
   public Marker {
     if (note.length() > LONGEST) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "A note has at most " + LONGEST + " characters; this one has " + note.length() + ".");
     }
   }

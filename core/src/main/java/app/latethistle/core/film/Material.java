@@ -1,5 +1,7 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
+
 /**
  * What a placement shows: a take of a shot, from one of its frames on.
  *
@@ -49,8 +51,7 @@ public record Material(String shot, String take, long in, Run run) {
 
   private static void check(long in) {
     if (in < 0) {
-      throw new IllegalArgumentException(
-          "A take starts at frame 0; frame " + in + " is before it.");
+      throw new Refused("A take starts at frame 0; frame " + in + " is before it.");
     }
   }
 }

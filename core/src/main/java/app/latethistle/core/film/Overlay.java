@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.look.Lie;
 
 /**
@@ -21,8 +22,7 @@ public record Overlay(int layer, Placement placement, Ties ties, Lie lie) {
    */
   public Overlay {
     if (layer < 1 || layer > LAYERS) {
-      throw new IllegalArgumentException(
-          "A shot can lie on layer 1, 2 or 3 over the cut, not on " + layer + ".");
+      throw new Refused("A shot can lie on layer 1, 2 or 3 over the cut, not on " + layer + ".");
     }
   }
 

@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
@@ -34,7 +35,7 @@ public final class Places {
   public static Edit insert(Resolved film, int joint, List<Piece> pieces, String label) {
     Film now = film.film();
     if (joint < 0 || joint >= Math.max(1, now.joints().size()) || pieces.isEmpty()) {
-      throw new IllegalArgumentException("There is no place " + joint + " to put a shot at.");
+      throw new Refused("There is no place " + joint + " to put a shot at.");
     }
     List<Placement> fresh = new ArrayList<>();
     Set<String> taken = new HashSet<>();
@@ -212,12 +213,11 @@ public final class Places {
       return draft.edit(label);
     }
     if (place < 0 || place > now.placements().size()) {
-      throw new IllegalArgumentException("There is no place " + place + " to put a shot at.");
+      throw new Refused("There is no place " + place + " to put a shot at.");
     }
     FrameRange shared = film.range(Math.max(0, place - 1));
     if (shared.length() < 2) {
-      throw new IllegalArgumentException(
-          "The shot before is a single frame long; move its cut first.");
+      throw new Refused("The shot before is a single frame long; move its cut first.");
     }
     Tie middle = beatNearMiddle(film, shared);
     long at = film.frameOrRefuse(middle);

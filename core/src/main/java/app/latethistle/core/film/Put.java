@@ -1,5 +1,7 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
+
 /**
  * Puts an item over or beside the cut, one in place of another, or takes it away.
  *
@@ -14,8 +16,7 @@ public record Put<I>(ItemKind.ListKind<I> kind, String id, I item, String label)
    */
   public Put {
     if (item != null && !kind.idOf(item).equals(id)) {
-      throw new IllegalArgumentException(
-          "The item is named " + kind.idOf(item) + ", not " + id + ".");
+      throw new Refused("The item is named " + kind.idOf(item) + ", not " + id + ".");
     }
   }
 

@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -83,8 +84,7 @@ public record Recut(
       fits = placements.get(from + i).id().equals(without.get(i));
     }
     if (!fits) {
-      throw new IllegalArgumentException(
-          "The shots there are not those any more; look at the film as it is now.");
+      throw new Refused("The shots there are not those any more; look at the film as it is now.");
     }
     placements.subList(from, from + without.size()).clear();
     placements.addAll(from, with);
@@ -95,7 +95,7 @@ public record Recut(
       String name = j == placements.size() ? Film.END : placements.get(j).id();
       Joint joint = all.get(name);
       if (joint == null) {
-        throw new IllegalArgumentException("Nothing says where shot " + name + " begins.");
+        throw new Refused("Nothing says where shot " + name + " begins.");
       }
       result.add(joint);
     }

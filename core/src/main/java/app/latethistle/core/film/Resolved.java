@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
@@ -101,7 +102,7 @@ public record Resolved(
     return frameOf(tie)
         .orElseThrow(
             () ->
-                new IllegalArgumentException(
+                new Refused(
                     tie instanceof Tie.OnWord
                         ? "That word is not read; tie the cut to another."
                         : "The song has no such beat; tie the cut to another."));

@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.time.FrameRange;
 
 /**
@@ -61,11 +62,11 @@ public record Run(Way way, int from, int to, Between between, long over, long si
    */
   public Run {
     if (Math.min(from, to) < LEAST || Math.max(from, to) > MOST) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "A speed is from " + LEAST + " to " + MOST + " %, not " + from + " to " + to + " %.");
     }
     if (over < 0) {
-      throw new IllegalArgumentException("A run goes over 0 frames or more, not " + over + ".");
+      throw new Refused("A run goes over 0 frames or more, not " + over + ".");
     }
   }
 

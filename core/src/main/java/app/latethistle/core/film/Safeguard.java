@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.time.FrameRange;
 import java.util.Objects;
 
@@ -19,21 +20,21 @@ public final class Safeguard {
     for (int i = 0; i < before.film().placements().size(); i++) {
       Placement shot = before.film().placements().get(i);
       if (shot.locked() && !isHeld(shot, before.range(i), after)) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             Resolved.named(i) + " is locked and would move; unlock it first, or edit elsewhere.");
       }
       if (shot.locked() && showsAnother(shot, before, after)) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             Resolved.named(i) + " is locked and would show another part; unlock it first.");
       }
     }
     for (Overlay overlay : before.film().overlays()) {
       if (overlay.placement().locked() && !isHeld(overlay, before, after)) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "A locked shot on layer " + overlay.layer() + " would move; unlock it first.");
       }
       if (overlay.placement().locked() && showsAnother(overlay.placement(), before, after)) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "A locked shot on layer "
                 + overlay.layer()
                 + " would show another part; unlock it first.");

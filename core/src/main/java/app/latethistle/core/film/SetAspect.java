@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
@@ -21,7 +22,7 @@ public record SetAspect<I, T>(Aspect<I, T> aspect, Map<String, T> values, String
   public SetAspect {
     values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
     if (values.isEmpty()) {
-      throw new IllegalArgumentException("Nothing was chosen; choose a shot first.");
+      throw new Refused("Nothing was chosen; choose a shot first.");
     }
   }
 
@@ -47,7 +48,7 @@ public record SetAspect<I, T>(Aspect<I, T> aspect, Map<String, T> values, String
       String id = value.getKey();
       boolean start = aspect == Aspect.TIE && film.indexOfJoint(id) == 0;
       if (start) {
-        throw new IllegalArgumentException("The film's start stays where it is.");
+        throw new Refused("The film's start stays where it is.");
       }
       I item = aspect.kind().get(now, id);
       now = aspect.kind().with(now, id, aspect.with(item, value.getValue()));

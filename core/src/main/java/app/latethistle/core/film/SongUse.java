@@ -1,5 +1,7 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
+
 /**
  * How the film uses its song.
  *
@@ -14,7 +16,7 @@ public record SongUse(long start) {
    */
   public SongUse {
     if (start < 0) {
-      throw new IllegalArgumentException("A song cannot start before its beginning.");
+      throw new Refused("A song cannot start before its beginning.");
     }
   }
 }

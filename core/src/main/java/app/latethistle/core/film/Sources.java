@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
@@ -33,8 +34,7 @@ public final class Sources {
 
   private static Material.Source from(Resolved film, Placement shot, String take, long first) {
     if (first < 0) {
-      throw new IllegalArgumentException(
-          "A take starts at frame 0; frame " + first + " is before it.");
+      throw new Refused("A take starts at frame 0; frame " + first + " is before it.");
     }
     // A run that is fixed may use frames before the first one that is seen.
     long in = shot.in() + first - film.shown(shot.id()).start();

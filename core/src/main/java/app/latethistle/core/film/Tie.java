@@ -1,5 +1,7 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
+
 /** What binds a joint to a moment. */
 public sealed interface Tie {
 
@@ -15,8 +17,7 @@ public sealed interface Tie {
      */
     public OnBeat {
       if (beat < 0) {
-        throw new IllegalArgumentException(
-            "A song's beats are numbered from 0; there is no beat " + beat + ".");
+        throw new Refused("A song's beats are numbered from 0; there is no beat " + beat + ".");
       }
     }
   }
@@ -35,8 +36,7 @@ public sealed interface Tie {
      */
     public OnWord {
       if (word < 0) {
-        throw new IllegalArgumentException(
-            "A line's words are numbered from 0; there is no word " + word + ".");
+        throw new Refused("A line's words are numbered from 0; there is no word " + word + ".");
       }
     }
   }

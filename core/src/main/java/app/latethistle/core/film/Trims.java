@@ -1,5 +1,6 @@
 package app.latethistle.core.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.List;
@@ -109,7 +110,7 @@ public final class Trims {
     FrameRange range = film.range(place);
     long frame = film.frameOrRefuse(at);
     if (frame <= range.start() || frame >= range.end()) {
-      throw new IllegalArgumentException("A shot is split between its first and last frame.");
+      throw new Refused("A shot is split between its first and last frame.");
     }
     Placement whole = film.film().placementAt(place);
     ClipSound sound = whole.heard();
@@ -157,7 +158,7 @@ public final class Trims {
     if (by < 0 && shot.hasPicture()) {
       long before = film.spareBefore(place, -by);
       if (before < -by) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             Resolved.named(place)
                 + " has "
                 + before
@@ -171,14 +172,14 @@ public final class Trims {
 
   private static void isACut(Resolved film, int joint) {
     if (joint < 1 || joint >= film.film().placements().size()) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "There are no two shots at cut " + joint + "; the film's start and end stay.");
     }
   }
 
   private static void keepsAFrame(int place, long length) {
     if (length < 1) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "Nothing would be left of shot " + (place + 1) + " of the film; leave it a frame.");
     }
   }

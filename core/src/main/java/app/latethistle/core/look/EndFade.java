@@ -1,5 +1,7 @@
 package app.latethistle.core.look;
 
+import app.latethistle.core.Refused;
+
 /**
  * The fade to black at the film's end: a raised cosine from 1 to 0. The film's sound follows the
  * same curve, so that both are gone together.
@@ -15,7 +17,7 @@ public record EndFade(long frames) {
    */
   public EndFade {
     if (frames < 0) {
-      throw new IllegalArgumentException("A fade of " + frames + " frames cannot be; 0 is none.");
+      throw new Refused("A fade of " + frames + " frames cannot be; 0 is none.");
     }
   }
 

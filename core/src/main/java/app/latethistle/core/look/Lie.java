@@ -1,5 +1,7 @@
 package app.latethistle.core.look;
 
+import app.latethistle.core.Refused;
+
 /**
  * Where an upper layer lies on the picture.
  *
@@ -24,8 +26,7 @@ public record Lie(int opacity, int size, int x, int y) {
 
   private static void within(String what, int value, int least) {
     if (value < least || value > 100) {
-      throw new IllegalArgumentException(
-          "The " + what + " is from " + least + " to 100 %, not " + value + " %.");
+      throw new Refused("The " + what + " is from " + least + " to 100 %, not " + value + " %.");
     }
   }
 }

@@ -1,5 +1,6 @@
 package app.latethistle.core.look;
 
+import app.latethistle.core.Refused;
 import java.math.BigInteger;
 
 /**
@@ -15,7 +16,7 @@ public record Shape(int across, int down) implements Comparable<Shape> {
    */
   public Shape {
     if (across <= 0 || down <= 0) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "A picture of " + across + " to " + down + " has no shape; both sides are above 0.");
     }
     int common = BigInteger.valueOf(across).gcd(BigInteger.valueOf(down)).intValue();

@@ -1,5 +1,6 @@
 package app.latethistle.core.measure;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -36,7 +37,7 @@ public final class PictureMeter {
    */
   public PictureMeter(int width, int height, double rate) {
     if (width < 32 || height < 32 || !(rate > 0)) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "Pictures of " + width + "x" + height + " at " + rate + " a second cannot be measured.");
     }
     this.width = width;

@@ -1,5 +1,6 @@
 package app.latethistle.core.music;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.time.Samples;
 import java.util.Arrays;
 
@@ -28,21 +29,18 @@ public final class BeatGrid {
   public BeatGrid(
       long[] beats, float[] sureness, int beatsPerBar, int firstDownbeat, double confidence) {
     if (beats.length != sureness.length) {
-      throw new IllegalArgumentException(
-          beats.length + " beats but " + sureness.length + " values of sureness.");
+      throw new Refused(beats.length + " beats but " + sureness.length + " values of sureness.");
     }
     for (int i = 1; i < beats.length; i++) {
       if (beats[i] <= beats[i - 1]) {
-        throw new IllegalArgumentException("Beat " + i + " does not come after the one before it.");
+        throw new Refused("Beat " + i + " does not come after the one before it.");
       }
     }
     if (beatsPerBar < 2 || beatsPerBar > 12) {
-      throw new IllegalArgumentException(
-          "A bar of " + beatsPerBar + " beats; 2 to 12 are counted.");
+      throw new Refused("A bar of " + beatsPerBar + " beats; 2 to 12 are counted.");
     }
     if (firstDownbeat < 0 || firstDownbeat >= beatsPerBar) {
-      throw new IllegalArgumentException(
-          "First downbeat " + firstDownbeat + " lies outside the first bar.");
+      throw new Refused("First downbeat " + firstDownbeat + " lies outside the first bar.");
     }
     this.beats = beats.clone();
     this.sureness = sureness.clone();

@@ -1,5 +1,7 @@
 package app.latethistle.core.music;
 
+import app.latethistle.core.Refused;
+
 /**
  * Counts so many beats in a bar; the first downbeat stays one.
  *
@@ -11,7 +13,7 @@ public record CountBars(int beats) implements SongCorrection {
    */
   public CountBars {
     if (beats < 2 || beats > 12) {
-      throw new IllegalArgumentException("A bar of " + beats + " beats; give 2 to 12 beats a bar.");
+      throw new Refused("A bar of " + beats + " beats; give 2 to 12 beats a bar.");
     }
   }
 

@@ -1,5 +1,6 @@
 package app.latethistle.core.music;
 
+import app.latethistle.core.Refused;
 import java.util.Arrays;
 import java.util.List;
 
@@ -18,12 +19,12 @@ public record FollowTempoMap(List<Long> beats, int beatsPerBar, int firstDownbea
   public FollowTempoMap {
     beats = List.copyOf(beats);
     if (beats.size() < 4) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "A tempo map with " + beats.size() + " beats in the song; 4 or more are needed.");
     }
     for (int i = 1; i < beats.size(); i++) {
       if (beats.get(i) - beats.get(i - 1) < CLOSEST) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "Beats " + i + " and " + (i + 1) + " of the tempo map lie under 50 ms apart.");
       }
     }

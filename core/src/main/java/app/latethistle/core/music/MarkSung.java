@@ -1,5 +1,6 @@
 package app.latethistle.core.music;
 
+import app.latethistle.core.Refused;
 import java.util.List;
 
 /**
@@ -14,7 +15,7 @@ public record MarkSung(long from, long to, boolean sung) implements SongCorrecti
    */
   public MarkSung {
     if (to <= from) {
-      throw new IllegalArgumentException("Mark a span of the song; this one is empty.");
+      throw new Refused("Mark a span of the song; this one is empty.");
     }
   }
 

@@ -1,5 +1,6 @@
 package app.latethistle.core.music;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
@@ -54,7 +55,7 @@ public final class SongLength {
   public static List<SongPlan> plans(MonoSound song, BeatGrid grid, long length) {
     int perBar = grid.beatsPerBar();
     if (grid.size() - grid.firstDownbeat() < 2 * LEAST_RUN * perBar) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "The song has fewer than " + 2 * LEAST_RUN + " bars; it can only be trimmed.");
     }
     long end = Samples.ofSeconds(song.seconds());
@@ -73,7 +74,7 @@ public final class SongLength {
     long fixed = startOf(0) + songEnd - startOf(bars - 1);
     int about = (int) Math.round((length - fixed) / usual) + 1;
     if (about < 2 * LEAST_RUN) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           String.format(
               Locale.ROOT,
               "%.1f s are too short to keep the opening and the ending of the song; the least is"
@@ -82,7 +83,7 @@ public final class SongLength {
               Samples.toSeconds(Math.round(fixed + usual * (2 * LEAST_RUN - 1)))));
     }
     if (about > 4 * bars) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           String.format(
               Locale.ROOT,
               "%.1f s would be more than four times the song; %.1f s is the most.",
@@ -116,7 +117,7 @@ public final class SongLength {
       forbid(best, used);
     }
     if (found.isEmpty()) {
-      throw new IllegalArgumentException("No way was found to make the song that long.");
+      throw new Refused("No way was found to make the song that long.");
     }
     found.sort(Comparator.comparingDouble(SongPlan::cost));
     return found;

@@ -1,5 +1,6 @@
 package app.latethistle.core.music;
 
+import app.latethistle.core.Refused;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -16,7 +17,7 @@ public record SungPart(long start, long end) {
    */
   public SungPart {
     if (end <= start) {
-      throw new IllegalArgumentException("A sung part has to end after it starts.");
+      throw new Refused("A sung part has to end after it starts.");
     }
   }
 

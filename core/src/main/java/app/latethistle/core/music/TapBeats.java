@@ -1,5 +1,6 @@
 package app.latethistle.core.music;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -20,11 +21,11 @@ public record TapBeats(List<Long> at) implements SongCorrection {
   public TapBeats {
     at = List.copyOf(at);
     if (at.size() < 4) {
-      throw new IllegalArgumentException("Tap four beats or more; there were " + at.size() + ".");
+      throw new Refused("Tap four beats or more; there were " + at.size() + ".");
     }
     for (int i = 1; i < at.size(); i++) {
       if (at.get(i) - at.get(i - 1) < 2 * CLOSEST) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "Tap " + (i + 1) + " comes less than 0.1 s after the last; tap the beats again.");
       }
     }

@@ -1,5 +1,6 @@
 package app.latethistle.core.picture;
 
+import app.latethistle.core.Refused;
 import java.util.Arrays;
 
 /**
@@ -29,11 +30,10 @@ public final class Frame {
    */
   public Frame(int width, int height, byte[] data) {
     if (width < 2 || height < 2 || (width | height) % 2 != 0) {
-      throw new IllegalArgumentException(
-          "A frame has even sides of 2 or more, not " + width + "x" + height + ".");
+      throw new Refused("A frame has even sides of 2 or more, not " + width + "x" + height + ".");
     }
     if (data.length != size(width, height)) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           data.length + " bytes do not make a frame of " + width + "x" + height + ".");
     }
     this.width = width;

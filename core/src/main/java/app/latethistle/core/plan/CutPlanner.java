@@ -1,5 +1,6 @@
 package app.latethistle.core.plan;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
@@ -136,8 +137,7 @@ public interface CutPlanner {
     public Music {
       boolean fits = drawn.isEmpty() || drawn.size() == sections.size();
       if (!fits || drawn.stream().anyMatch(speed -> !(speed > 0))) {
-        throw new IllegalArgumentException(
-            "The pace drawn is not one of these sections; draw it again.");
+        throw new Refused("The pace drawn is not one of these sections; draw it again.");
       }
     }
 

@@ -1,5 +1,6 @@
 package app.latethistle.core.plan;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Tie;
@@ -102,11 +103,11 @@ record Moment(long frame, Tie tie, double cost, boolean bar) {
    */
   static List<Moment> toCut(CutPlanner.Request request) {
     if (request.shots().isEmpty()) {
-      throw new IllegalArgumentException("There is no shot to cut; bring in clips first.");
+      throw new Refused("There is no shot to cut; bring in clips first.");
     }
     List<Moment> moments = of(request);
     if (moments.stream().noneMatch(Moment::bar)) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "No bar of the song begins within the wanted length; make the film longer or start the"
               + " song earlier.");
     }

@@ -1,5 +1,6 @@
 package app.latethistle.core.plan;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Joint;
 import app.latethistle.core.film.Placement;
@@ -35,8 +36,7 @@ public final class OrderedCut implements CutPlanner {
       }
       int last = lastUnlocked(shots);
       if (shots.size() == 1 || last < 0) {
-        throw new IllegalArgumentException(
-            "The locked shots leave no room for a cut; unlock one and cut again.");
+        throw new Refused("The locked shots leave no room for a cut; unlock one and cut again.");
       }
       leftOut.add(0, shots.remove(last).placement().shot());
     }

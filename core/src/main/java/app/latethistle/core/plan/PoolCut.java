@@ -1,5 +1,6 @@
 package app.latethistle.core.plan;
 
+import app.latethistle.core.Refused;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -58,7 +59,7 @@ public final class PoolCut implements CutPlanner {
         .run()
         .orElseThrow(
             () ->
-                new IllegalArgumentException(
+                new Refused(
                     "The shots of the pool do not fill a bar of the song together; bring in more."));
   }
 

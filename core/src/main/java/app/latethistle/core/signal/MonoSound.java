@@ -1,5 +1,7 @@
 package app.latethistle.core.signal;
 
+import app.latethistle.core.Refused;
+
 /**
  * One channel of sound.
  *
@@ -12,7 +14,7 @@ public record MonoSound(float[] samples, int rate) {
    */
   public MonoSound {
     if (rate < 8_000) {
-      throw new IllegalArgumentException("Sample rate " + rate + " is under 8000 a second.");
+      throw new Refused("Sample rate " + rate + " is under 8000 a second.");
     }
   }
 

@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import java.util.Locale;
 
 /**
@@ -34,7 +35,7 @@ public record Brief(
    */
   public Brief {
     if (!(seconds >= 5 && seconds <= 1200)) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "A film of " + seconds + " s cannot be written for; give 5 to 1200 seconds.");
     }
   }

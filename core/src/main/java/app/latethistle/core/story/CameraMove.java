@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import java.util.Locale;
 
 /** What the camera is asked to do in a shot. */
@@ -55,7 +56,7 @@ public enum CameraMove {
         return move;
       }
     }
-    throw new IllegalArgumentException(
+    throw new Refused(
         "'"
             + name
             + "' is no camera move; give one of still, push in, pull out, pan left, pan right,"

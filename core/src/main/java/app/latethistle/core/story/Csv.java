@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -42,8 +43,7 @@ public final class Csv {
       }
     }
     if (quoted) {
-      throw new IllegalArgumentException(
-          "The quotation mark on line " + quotedFrom + " has no second one; add it.");
+      throw new Refused("The quotation mark on line " + quotedFrom + " has no second one; add it.");
     }
     endRow(rows, row, field);
     return rows;

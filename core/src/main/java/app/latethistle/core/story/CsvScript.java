@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.story.ScriptElement.Kind;
 import java.util.List;
 import java.util.Locale;
@@ -30,7 +31,7 @@ final class CsvScript {
     int speaker = column(columns, "speaker", "who", "name");
     int line = column(columns, "line", "text", "narration", "voice", "dialogue");
     if (action < 0 && line < 0) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "The table's first row must name its columns, with at least 'action' or 'line'; it says '"
               + String.join(", ", rows.get(0))
               + "'.");

@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -48,12 +49,10 @@ public record Delivery(double wordsPerMinute, double gap) {
    */
   public Delivery {
     if (!(wordsPerMinute >= 30 && wordsPerMinute <= 300)) {
-      throw new IllegalArgumentException(
-          wordsPerMinute + " words a minute cannot be read; give 30 to 300.");
+      throw new Refused(wordsPerMinute + " words a minute cannot be read; give 30 to 300.");
     }
     if (!(gap >= 0 && gap <= 30)) {
-      throw new IllegalArgumentException(
-          "A gap of " + gap + " s between lines cannot be kept; give 0 to 30.");
+      throw new Refused("A gap of " + gap + " s between lines cannot be kept; give 0 to 30.");
     }
   }
 

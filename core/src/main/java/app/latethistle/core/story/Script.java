@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -26,7 +27,7 @@ public record Script(List<ScriptElement> elements) {
    */
   public static Script parse(String text, ScriptFormat format) {
     if (text.length() > LONGEST) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "The script has "
               + text.length()
               + " characters; up to "

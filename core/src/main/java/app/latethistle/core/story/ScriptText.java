@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -35,7 +36,7 @@ public final class ScriptText {
                     + (opens ? "" : between))
             .matcher(text);
     if (!m.find(from)) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "The words '" + gone + "' do not stand on line " + sourceLine + " of the script.");
     }
     String before = text.substring(0, m.start());

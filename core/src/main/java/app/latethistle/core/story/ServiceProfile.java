@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import java.util.List;
 
 /**
@@ -54,8 +55,11 @@ public record ServiceProfile(
     MONTH
   }
 
-  /** How many stills come from one request. */
-  public static final int STILLS = 4;
+  /** How many stills one request may ask for at most. */
+  public static final int MOST_STILLS = 6;
+
+  /** How many stills one request asks for unless it says so. */
+  public static final int USUAL_STILLS = 3;
 
   /**
    * @throws IllegalArgumentException if a value is out of range; the message names the service
@@ -64,7 +68,7 @@ public record ServiceProfile(
     shapes = List.copyOf(shapes);
     lengths = List.copyOf(lengths);
     if (name.isBlank() || name.length() > 60) {
-      throw new IllegalArgumentException("Give the service a name of up to 60 letters.");
+      throw new Refused("Give the service a name of up to 60 letters.");
     }
     check(
         name,
@@ -90,7 +94,7 @@ public record ServiceProfile(
 
   private static void check(String name, boolean good, String rule) {
     if (!good) {
-      throw new IllegalArgumentException("Service " + name + ": " + rule + ".");
+      throw new Refused("Service " + name + ": " + rule + ".");
     }
   }
 
@@ -98,9 +102,10 @@ public record ServiceProfile(
    * The credits one request costs.
    *
    * @param seconds the clip's length; without meaning for stills
+   * @param stills how many are asked for; without meaning for clips
    */
-  public double cost(double seconds) {
-    return kind == Kind.STILL ? credits * STILLS : credits * seconds;
+  public double cost(double seconds, int stills) {
+    return kind == Kind.STILL ? credits * stills : credits * seconds;
   }
 
   /** The shortest length it makes that is long enough, or its longest. */

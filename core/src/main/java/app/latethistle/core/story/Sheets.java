@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import java.util.List;
 import java.util.Optional;
 
@@ -29,7 +30,7 @@ public record Sheets(List<Person> people, List<Place> places, Look look, List<St
      */
     public Person {
       if (name.isBlank()) {
-        throw new IllegalArgumentException("Give each person on the sheet a name.");
+        throw new Refused("Give each person on the sheet a name.");
       }
     }
 
@@ -46,7 +47,7 @@ public record Sheets(List<Person> people, List<Place> places, Look look, List<St
      */
     public Place {
       if (name.isBlank()) {
-        throw new IllegalArgumentException("Give each place on the sheet a name.");
+        throw new Refused("Give each place on the sheet a name.");
       }
     }
   }

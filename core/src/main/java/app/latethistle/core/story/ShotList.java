@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
@@ -29,11 +30,11 @@ public record ShotList(List<StoryShot> shots) {
     shots = List.copyOf(shots);
     Set<Integer> ids = shots.stream().map(StoryShot::id).collect(Collectors.toSet());
     if (ids.size() != shots.size()) {
-      throw new IllegalArgumentException("Two shots are known by the same id.");
+      throw new Refused("Two shots are known by the same id.");
     }
     for (int i = 1; i < shots.size(); i++) {
       if (value(shots.get(i)) <= value(shots.get(i - 1))) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "Shot "
                 + shots.get(i).number()
                 + " cannot come after shot "
@@ -121,7 +122,7 @@ public record ShotList(List<StoryShot> shots) {
   public ShotList join(int id) {
     int at = indexOf(id);
     if (at + 1 >= shots.size()) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "Shot " + shots.get(at).number() + " is the last; there is none behind it to join.");
     }
     StoryShot a = shots.get(at);
@@ -209,7 +210,7 @@ public record ShotList(List<StoryShot> shots) {
         return i;
       }
     }
-    throw new IllegalArgumentException("There is no shot with the id " + id + " in the story.");
+    throw new Refused("There is no shot with the id " + id + " in the story.");
   }
 
   private static int value(StoryShot shot) {

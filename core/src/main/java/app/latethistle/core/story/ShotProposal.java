@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashSet;
@@ -55,7 +56,7 @@ public final class ShotProposal {
   public static ShotList of(
       Script script, Delivery delivery, Collection<String> people, int count) {
     if (count < 0 || count > 400) {
-      throw new IllegalArgumentException(count + " shots cannot be proposed; give 1 to 400.");
+      throw new Refused(count + " shots cannot be proposed; give 1 to 400.");
     }
     ShotProposal proposal = new ShotProposal(script, delivery, people);
     proposal.propose();

@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import java.util.List;
 
 /**
@@ -43,21 +44,20 @@ public record StoryShot(
     who = List.copyOf(who);
     sounds = List.copyOf(sounds);
     if (!number.matches("\\d{1,6}")) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "'" + number + "' is not a shot number; give one to six digits, such as 010.");
     }
     if (strength < 1 || strength > 3) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "Shot " + number + ": the strength of a move is 1, 2 or 3, not " + strength + ".");
     }
     if (!(seconds >= 0.2 && seconds <= 600)) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "Shot " + number + ": " + seconds + " s is no length for a shot; give 0.2 to 600.");
     }
     for (String text : List.of(seen, where, action, mood, lettering)) {
       if (text.length() > LONGEST) {
-        throw new IllegalArgumentException(
-            "Shot " + number + ": a field holds up to " + LONGEST + " characters.");
+        throw new Refused("Shot " + number + ": a field holds up to " + LONGEST + " characters.");
       }
     }
   }

@@ -1,5 +1,6 @@
 package app.latethistle.core.story;
 
+import app.latethistle.core.Refused;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -37,7 +38,7 @@ public final class WrittenAnswer {
         Script.parse(text, format).elements().stream()
             .anyMatch(e -> e.isSpoken() || e.kind() == ScriptElement.Kind.ACTION);
     if (!any) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "No scenes, shots or lines were found in the answer. Paste the whole of it, with its"
               + " \"##\", \"-\" and \"Narrator:\" lines.");
     }

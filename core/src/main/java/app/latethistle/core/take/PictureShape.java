@@ -1,5 +1,7 @@
 package app.latethistle.core.take;
 
+import app.latethistle.core.Refused;
+
 /**
  * The size of a picture and the shape of its pixels, as it is meant to be seen (turned upright).
  *
@@ -13,8 +15,7 @@ public record PictureShape(int width, int height, double pixelAspect) {
    */
   public PictureShape {
     if (width < 2 || height < 2 || !(pixelAspect > 0)) {
-      throw new IllegalArgumentException(
-          "A picture of " + width + "x" + height + " pixels cannot be used.");
+      throw new Refused("A picture of " + width + "x" + height + " pixels cannot be used.");
     }
   }
 

@@ -1,5 +1,6 @@
 package app.latethistle.core.time;
 
+import app.latethistle.core.Refused;
 import java.math.BigInteger;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -24,7 +25,7 @@ public record FrameRate(int numerator, int denominator) {
         || denominator <= 0
         || numerator < denominator
         || (long) numerator > 240L * denominator) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "Frame rate "
               + numerator
               + "/"
@@ -62,7 +63,7 @@ public record FrameRate(int numerator, int denominator) {
       }
       return new FrameRate((int) Math.round(value * 1000), 1000);
     }
-    throw new IllegalArgumentException(
+    throw new Refused(
         "'" + text + "' is not a frame rate; write it like 24, 25, 23.976 or 30000/1001.");
   }
 

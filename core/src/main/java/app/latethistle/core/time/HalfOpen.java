@@ -1,5 +1,6 @@
 package app.latethistle.core.time;
 
+import app.latethistle.core.Refused;
 import java.util.Optional;
 
 /**
@@ -62,8 +63,7 @@ public sealed interface HalfOpen<R extends HalfOpen<R>> permits FrameRange, Samp
   /** Refuses bounds in the wrong order. */
   static void check(long start, long end) {
     if (end < start) {
-      throw new IllegalArgumentException(
-          "A range ends before it starts: " + start + " to " + end + ".");
+      throw new Refused("A range ends before it starts: " + start + " to " + end + ".");
     }
   }
 }

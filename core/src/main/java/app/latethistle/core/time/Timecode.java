@@ -1,5 +1,6 @@
 package app.latethistle.core.time;
 
+import app.latethistle.core.Refused;
 import java.util.Locale;
 
 /**
@@ -24,7 +25,7 @@ public record Timecode(long hours, int minutes, int seconds, int frames, boolean
    */
   public static Timecode of(long frame, FrameRate rate) {
     if (frame < 0) {
-      throw new IllegalArgumentException("Timecode starts at frame 0, not " + frame + ".");
+      throw new Refused("Timecode starts at frame 0, not " + frame + ".");
     }
     int nominal = nominal(rate);
     boolean drop = drops(rate);

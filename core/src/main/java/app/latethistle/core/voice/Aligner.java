@@ -1,5 +1,6 @@
 package app.latethistle.core.voice;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
@@ -57,10 +58,10 @@ public final class Aligner {
    */
   public static Alignment align(MonoSound reading, ModelReading model) {
     if (model.words().isEmpty()) {
-      throw new IllegalArgumentException("A text without words cannot be found in a reading.");
+      throw new Refused("A text without words cannot be found in a reading.");
     }
     if (reading.samples().length == 0 || reading.seconds() > LONGEST_SECONDS) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           String.format(
               Locale.ROOT,
               "A reading of %.0f seconds; more than 0 and up to %.0f are aligned.",

@@ -1,5 +1,6 @@
 package app.latethistle.core.voice;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
@@ -71,10 +72,10 @@ public final class LongReading {
    */
   public static List<SampleRange> part(MonoSound recording, List<ModelReading> lines) {
     if (lines.isEmpty()) {
-      throw new IllegalArgumentException("There are no lines to find in the recording.");
+      throw new Refused("There are no lines to find in the recording.");
     }
     if (recording.seconds() > LONGEST_SECONDS) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           String.format(
               Locale.ROOT,
               "The recording is %.0f s long; up to %.0f s are parted into lines. Cut it in two.",

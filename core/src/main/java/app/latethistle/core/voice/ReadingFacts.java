@@ -1,5 +1,6 @@
 package app.latethistle.core.voice;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.signal.Loudness;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.time.Samples;
@@ -29,7 +30,7 @@ public record ReadingFacts(
    */
   public static ReadingFacts of(MonoSound reading, List<SpokenWord> words) {
     if (reading.rate() != Samples.RATE) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "A reading at " + reading.rate() + " Hz; it is measured at " + Samples.RATE + " Hz.");
     }
     float[] samples = reading.samples();

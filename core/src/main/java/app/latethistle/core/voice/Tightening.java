@@ -1,5 +1,6 @@
 package app.latethistle.core.voice;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import java.io.IOException;
@@ -41,8 +42,7 @@ public record Tightening(List<SampleRange> cuts) {
     cuts = List.copyOf(cuts);
     for (int i = 1; i < cuts.size(); i++) {
       if (cuts.get(i).start() < cuts.get(i - 1).end()) {
-        throw new IllegalArgumentException(
-            "Cut " + (i + 1) + " begins before the one before ends.");
+        throw new Refused("Cut " + (i + 1) + " begins before the one before ends.");
       }
     }
   }
@@ -60,7 +60,7 @@ public record Tightening(List<SampleRange> cuts) {
   public static Tightening to(
       List<SampleRange> pauses, List<SpokenWord> words, double longest, long length) {
     if (!(longest >= 0.05)) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "A longest pause of " + longest + " s is too short; 0.05 s or more can be kept.");
     }
     List<SampleRange> cuts = new ArrayList<>();

@@ -118,8 +118,8 @@ class PromptTest {
 
   @Test
   void countsCreditsAndRefusesBadProfiles() {
-    assertThat(STILL.cost(0)).isEqualTo(4);
-    assertThat(CLIP.cost(5)).isEqualTo(10);
+    assertThat(STILL.cost(0, 3)).isEqualTo(3);
+    assertThat(CLIP.cost(5, 0)).isEqualTo(10);
     assertThat(CLIP.lengthFor(4.2)).isEqualTo(5);
     assertThat(CLIP.lengthFor(30)).isEqualTo(8);
     assertThatThrownBy(

@@ -1,19 +1,27 @@
 package app.latethistle.server.config;
 
+import app.latethistle.core.Refused;
 import app.latethistle.media.RefusedMedia;
-import java.util.NoSuchElementException;
+import java.io.IOException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
-import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 
-/** Turns exceptions into answers whose detail is a sentence for the person (RFC 9457). */
+/**
+ * Turns exceptions into answers whose detail is a sentence for the person (RFC 9457). Only what
+ * says so is the person's; anything else is a fault of ours and told as one.
+ */
 @RestControllerAdvice
-class Problems {
+class Problems extends ResponseEntityExceptionHandler {
   private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
   /** Somebody else changed the film first. */
@@ -22,37 +30,49 @@ class Problems {
     return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, e.getMessage());
   }
 
-  @ExceptionHandler(NoSuchElementException.class)
-  ProblemDetail missing(NoSuchElementException e) {
+  @ExceptionHandler(Missing.class)
+  ProblemDetail missing(Missing e) {
     return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, e.getMessage());
   }
 
-  @ExceptionHandler({IllegalArgumentException.class, RefusedMedia.class})
+  @ExceptionHandler({Refused.class, RefusedMedia.class})
   ProblemDetail refused(Exception e) {
     return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
   }
 
   /** A body with a value that a model refuses is answered with the model's own words. */
-  @ExceptionHandler(HttpMessageNotReadableException.class)
-  ProblemDetail unreadable(HttpMessageNotReadableException e) {
+  @Override
+  protected ResponseEntity<Object> handleHttpMessageNotReadable(
+      HttpMessageNotReadableException e,
+      HttpHeaders headers,
+      HttpStatusCode status,
+      WebRequest request) {
     Throwable cause = e;
-    while (cause != null && !(cause instanceof IllegalArgumentException)) {
+    while (cause != null && !(cause instanceof Refused)) {
       cause = cause.getCause();
     }
+    HttpStatus answer = cause == null ? HttpStatus.BAD_REQUEST : HttpStatus.UNPROCESSABLE_CONTENT;
+    String said = cause == null ? "The request could not be read." : cause.getMessage();
+    return handleExceptionInternal(
+        e, ProblemDetail.forStatusAndDetail(answer, said), headers, answer, request);
+  }
+
+  /** Something of the machine: a full disk, a file that is gone, a program that failed. */
+  @ExceptionHandler(IOException.class)
+  ProblemDetail failed(IOException e) {
+    String why = Reason.of(e);
+    LOG.warn("A request failed: {}", why);
+    LOG.debug("A request failed.", e);
+    return ProblemDetail.forStatusAndDetail(HttpStatus.INTERNAL_SERVER_ERROR, why);
+  }
+
+  /** A fault of ours. */
+  @ExceptionHandler({RuntimeException.class, StackOverflowError.class, OutOfMemoryError.class})
+  ProblemDetail fault(Throwable e) {
+    LOG.error("A request met a fault.", e);
     return ProblemDetail.forStatusAndDetail(
-        cause == null ? HttpStatus.BAD_REQUEST : HttpStatus.UNPROCESSABLE_CONTENT,
-        cause == null ? "The request could not be read." : cause.getMessage());
-  }
-
-  /** The browser went away while it was being answered. */
-  @ExceptionHandler(AsyncRequestNotUsableException.class)
-  void gone(AsyncRequestNotUsableException e) {
-    LOG.debug("A client closed its connection.", e);
-  }
-
-  @ExceptionHandler(java.io.IOException.class)
-  ProblemDetail failed(java.io.IOException e) {
-    LOG.warn("A request failed.", e);
-    return ProblemDetail.forStatusAndDetail(HttpStatus.INTERNAL_SERVER_ERROR, e.getMessage());
+        HttpStatus.INTERNAL_SERVER_ERROR,
+        "Something went wrong in Late Thistle itself, and nothing was changed. Try again; if it"
+            + " stays, its log says where.");
   }
 }

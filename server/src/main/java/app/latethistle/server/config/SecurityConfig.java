@@ -27,6 +27,7 @@ class SecurityConfig {
                     .contentSecurityPolicy(policy -> policy.policyDirectives(POLICY)))
         .requestCache(cache -> cache.disable())
         .addFilterBefore(new LocalOnlyFilter(), CsrfFilter.class)
+        .addFilterAfter(new CostlyReads(), CsrfFilter.class)
         .build();
   }
 

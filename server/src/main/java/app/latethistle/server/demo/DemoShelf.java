@@ -1,5 +1,6 @@
 package app.latethistle.server.demo;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.ClipSound;
 import app.latethistle.core.film.Placement;
@@ -119,8 +120,7 @@ class DemoShelf {
    */
   void begin() {
     if (!Files.isDirectory(settings.demo())) {
-      throw new IllegalArgumentException(
-          "The demo's files are not beside the application; install it whole again.");
+      throw new Refused("The demo's files are not beside the application; install it whole again.");
     }
     if (working.compareAndSet(false, true)) {
       List<Demo> demos = demos();

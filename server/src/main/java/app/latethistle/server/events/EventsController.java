@@ -16,15 +16,17 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.http.MediaType;
 import org.springframework.scheduling.annotation.EnableScheduling;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -73,37 +75,42 @@ class EventsController {
    */
   record Pulse(long revision, long material, long masters, long requests, List<Work> work) {}
 
-  private static final class Listener {
-    private final long productionId;
-    private Pulse told;
+  /** The state of a production, as it is told. */
+  record Told(long production, Pulse pulse) {}
 
-    Listener(long productionId) {
-      this.productionId = productionId;
+  /** What a page listens to, and what it was told last of each production. */
+  private static final class Listener {
+    private final Set<Long> productions;
+    private final Map<Long, Pulse> told = new HashMap<>();
+
+    Listener(Set<Long> productions) {
+      this.productions = productions;
     }
   }
 
+  /** Tells of productions from now on, first of each as it is; of one that is gone, nothing. */
   @ApiResponse(
       responseCode = "200",
-      content = @Content(schema = @Schema(implementation = Pulse.class)))
-  @GetMapping(path = "/api/productions/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
-  SseEmitter listen(@PathVariable long id) {
-    productions.get(id);
+      content = @Content(schema = @Schema(implementation = Told.class)))
+  @GetMapping(path = "/api/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+  SseEmitter listen(@RequestParam Set<Long> productions) {
     SseEmitter emitter = new SseEmitter(0L);
     emitter.onCompletion(() -> listeners.remove(emitter));
     emitter.onError(e -> listeners.remove(emitter));
-    listeners.put(emitter, new Listener(id));
+    listeners.put(emitter, new Listener(productions));
     return emitter;
   }
 
   @Scheduled(fixedDelay = 350)
   void tell() {
-    Map<Long, Optional<Pulse>> pulses = new ConcurrentHashMap<>();
+    Map<Long, Optional<Pulse>> pulses = new HashMap<>();
     listeners.forEach(
         (emitter, listener) -> {
-          Optional<Pulse> pulse = pulses.computeIfAbsent(listener.productionId, this::pulse);
-          if (pulse.isPresent() && !pulse.get().equals(listener.told)) {
-            listener.told = pulse.get();
-            send(emitter, pulse.get());
+          for (long id : listener.productions) {
+            Optional<Pulse> pulse = pulses.computeIfAbsent(id, this::pulse);
+            if (pulse.isPresent() && !pulse.get().equals(listener.told.put(id, pulse.get()))) {
+              send(emitter, new Told(id, pulse.get()));
+            }
           }
         });
   }
@@ -114,12 +121,12 @@ class EventsController {
     listeners.keySet().forEach(emitter -> send(emitter, null));
   }
 
-  private void send(SseEmitter emitter, Pulse pulse) {
+  private void send(SseEmitter emitter, Told told) {
     try {
       emitter.send(
-          pulse == null
+          told == null
               ? SseEmitter.event().comment("here")
-              : SseEmitter.event().name("pulse").data(pulse, MediaType.APPLICATION_JSON));
+              : SseEmitter.event().name("pulse").data(told, MediaType.APPLICATION_JSON));
     } catch (IOException | IllegalStateException e) {
       listeners.remove(emitter);
       emitter.complete();

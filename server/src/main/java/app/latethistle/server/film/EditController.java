@@ -1,29 +1,15 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.ClipSound;
 import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Film;
-import app.latethistle.core.film.FilmSound;
-import app.latethistle.core.film.ItemKind;
-import app.latethistle.core.film.Layers;
-import app.latethistle.core.film.Marker;
-import app.latethistle.core.film.Overlay;
-import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Places;
-import app.latethistle.core.film.Put;
-import app.latethistle.core.film.Resolved;
-import app.latethistle.core.film.Run;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.Sources;
 import app.latethistle.core.film.Trims;
-import app.latethistle.core.look.Fit;
-import app.latethistle.core.look.Framing;
-import app.latethistle.core.look.Lie;
-import app.latethistle.core.look.ShapedFraming;
-import app.latethistle.core.take.Take;
-import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -59,20 +45,6 @@ class EditController {
 
   record Carry(long revision, int from, int to) {}
 
-  /**
-   * A shot to be put in.
-   *
-   * @param length in frames
-   */
-  record Piece(
-      long shotId,
-      long takeId,
-      long in,
-      Fit framing,
-      @Schema(nullable = true) Speed run,
-      @Schema(nullable = true) ClipSound sound,
-      long length) {}
-
   /** Puts copies in at a joint; plain ones without their speed and sound. */
   record Paste(long revision, int joint, List<Piece> pieces, boolean plain) {}
 
@@ -82,36 +54,6 @@ class EditController {
   record SetClipSound(long revision, List<Integer> places, ClipSound sound) {}
 
   record Detach(long revision, int place) {}
-
-  record LayOver(long revision, Piece piece, Moment start, Moment end) {}
-
-  /** What of an overlay is to change; null stays as it is. */
-  record ChangeOverlay(
-      long revision,
-      String name,
-      @Schema(nullable = true) Integer layer,
-      @Schema(nullable = true) Integer opacity,
-      @Schema(nullable = true) Integer size,
-      @Schema(nullable = true) Integer x,
-      @Schema(nullable = true) Integer y,
-      @Schema(nullable = true) Long in,
-      @Schema(nullable = true) Speed run,
-      @Schema(nullable = true) Fit framing,
-      @Schema(nullable = true) Boolean locked,
-      @Schema(nullable = true) Moment start,
-      @Schema(nullable = true) Moment end) {}
-
-  record Named(long revision, String name) {}
-
-  record SetSound(
-      long revision, String name, @Schema(nullable = true) Moment start, long length, int gain) {}
-
-  /** Sets a marker, or changes the one of that name. */
-  record SetMarker(
-      long revision,
-      @Schema(nullable = true) String name,
-      @Schema(nullable = true) Moment at,
-      String note) {}
 
   record Group(long revision, List<Integer> places, boolean together) {}
 
@@ -175,27 +117,10 @@ class EditController {
         film -> {
           List<Places.Piece> pieces =
               p.pieces().stream()
-                  .map(x -> new Places.Piece(placement(film, x, p.plain()), x.length()))
+                  .map(x -> new Places.Piece(x.placement(film, p.plain()), x.length()))
                   .toList();
           return Places.insert(film.resolved(), p.joint(), pieces, "paste");
         });
-  }
-
-  private static Placement placement(FilmState film, Piece piece, boolean plain) {
-    Take take = film.takes().get(Long.toString(piece.takeId()));
-    if (take == null) {
-      throw new IllegalArgumentException("A take that was copied is not in this production.");
-    }
-    if (piece.length() < 1) {
-      throw new IllegalArgumentException("A shot lasts a frame or more.");
-    }
-    String shot = Long.toString(piece.shotId());
-    Placement placement = Placement.of(shot, take.id(), piece.in(), new Framing(piece.framing()));
-    return plain
-        ? placement
-        : placement
-            .withRun(piece.run() == null ? Run.PLAIN : piece.run().run())
-            .withSound(piece.sound() == null ? ClipSound.OFF : piece.sound());
   }
 
   @PostMapping("/set-run")
@@ -228,130 +153,10 @@ class EditController {
         d.revision(),
         film -> {
           if (!film.sounding().contains(film.film().placementAt(d.place()).take())) {
-            throw new IllegalArgumentException("This clip has no sound to detach.");
+            throw new Refused("This clip has no sound to detach.");
           }
           return Places.detach(film.resolved(), d.place());
         });
-  }
-
-  @PostMapping("/lay-over")
-  FilmView layOver(@PathVariable long productionId, @RequestBody LayOver l) {
-    return edit(
-        productionId,
-        l.revision(),
-        film ->
-            Layers.layOver(
-                film.resolved(),
-                placement(film, l.piece(), false),
-                l.start().tie(),
-                l.end().tie()));
-  }
-
-  @PostMapping("/change-overlay")
-  FilmView changeOverlay(@PathVariable long productionId, @RequestBody ChangeOverlay c) {
-    return edit(
-        productionId,
-        c.revision(),
-        film ->
-            Layers.change(
-                film.resolved(), changed(film.resolved(), overlay(film.film(), c.name()), c)));
-  }
-
-  private static Overlay overlay(Film film, String name) {
-    return film.overlay(name)
-        .orElseThrow(
-            () -> new IllegalArgumentException("That shot does not lie over the cut any more."));
-  }
-
-  private static Overlay changed(Resolved film, Overlay o, ChangeOverlay c) {
-    Resolved now = film;
-    if (c.in() != null) {
-      now = now.with(Sources.slip(now, o.name(), c.in()).apply(now.film()));
-    }
-    if (c.run() != null) {
-      now = now.with(Sources.run(now, o.name(), c.run().run()).apply(now.film()));
-    }
-    Placement shot = overlay(now.film(), o.name()).placement();
-    if (c.framing() != null) {
-      ShapedFraming framing = shot.framing().withOwn(new Framing(c.framing()));
-      shot = shot.withAppearance(shot.how().withFraming(framing));
-    }
-    shot = c.locked() == null ? shot : shot.withLocked(c.locked());
-    return new Overlay(
-        or(c.layer(), o.layer()),
-        shot,
-        new Overlay.Ties(
-            c.start() == null ? o.start() : c.start().tie(),
-            c.end() == null ? o.end() : c.end().tie()),
-        new Lie(
-            or(c.opacity(), o.lie().opacity()),
-            or(c.size(), o.lie().size()),
-            or(c.x(), o.lie().x()),
-            or(c.y(), o.lie().y())));
-  }
-
-  private static int or(Integer value, int other) {
-    return value == null ? other : value;
-  }
-
-  @PostMapping("/overlay-out")
-  FilmView overlayOut(@PathVariable long productionId, @RequestBody Named n) {
-    return edit(productionId, n.revision(), film -> Put.away(ItemKind.OVERLAY, n.name()));
-  }
-
-  @PostMapping("/set-sound")
-  FilmView setSound(@PathVariable long productionId, @RequestBody SetSound s) {
-    return edit(
-        productionId,
-        s.revision(),
-        film -> {
-          FilmSound sound =
-              film.film()
-                  .sound(s.name())
-                  .orElseThrow(
-                      () ->
-                          new IllegalArgumentException("That sound is not in the film any more."));
-          return Put.sound(
-              new FilmSound(
-                  s.name(),
-                  sound.take(),
-                  sound.in(),
-                  s.start() == null ? sound.start() : s.start().tie(),
-                  s.length(),
-                  s.gain()));
-        });
-  }
-
-  @PostMapping("/sound-out")
-  FilmView soundOut(@PathVariable long productionId, @RequestBody Named n) {
-    return edit(productionId, n.revision(), film -> Put.away(ItemKind.SOUND, n.name()));
-  }
-
-  @PostMapping("/set-marker")
-  FilmView setMarker(@PathVariable long productionId, @RequestBody SetMarker m) {
-    return edit(
-        productionId,
-        m.revision(),
-        film -> {
-          String note = m.note() == null ? "" : m.note().strip();
-          if (m.name() == null && m.at() == null) {
-            throw new IllegalArgumentException("A new marker needs a moment.");
-          }
-          if (m.name() == null) {
-            String name = film.film().freshId("marker");
-            return Put.marker(new Marker(name, m.at().tie(), note));
-          }
-          Marker old =
-              film.film()
-                  .marker(m.name())
-                  .orElseThrow(() -> new IllegalArgumentException("That marker is gone."));
-          return Put.marker(new Marker(m.name(), m.at() == null ? old.at() : m.at().tie(), note));
-        });
-  }
-
-  @PostMapping("/marker-out")
-  FilmView markerOut(@PathVariable long productionId, @RequestBody Named n) {
-    return edit(productionId, n.revision(), film -> Put.away(ItemKind.MARKER, n.name()));
   }
 
   @PostMapping("/group")

@@ -1,10 +1,12 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Places;
+import app.latethistle.core.film.Remedy;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Sources;
@@ -47,6 +49,8 @@ class FilmController {
   record Slip(long revision, int place, long in) {}
 
   record ChooseTake(long revision, int place, long takeId) {}
+
+  record Mend(long revision, int place, Remedy.Kind remedy) {}
 
   record SetFraming(long revision, int place, Fit framing) {}
 
@@ -91,6 +95,12 @@ class FilmController {
     return views.of(films.chooseTake(productionId, c.revision(), c.place(), c.takeId()));
   }
 
+  /** Does what was offered for a shot that is short of material. */
+  @PostMapping("/mend")
+  FilmView mend(@PathVariable long productionId, @RequestBody Mend m) {
+    return views.of(films.mend(productionId, m.revision(), m.place(), m.remedy()));
+  }
+
   @PostMapping("/set-framing")
   FilmView setFraming(@PathVariable long productionId, @RequestBody SetFraming s) {
     return edit(
@@ -127,7 +137,7 @@ class FilmController {
         state -> {
           double seconds = state.song().map(x -> x.medium().facts().seconds()).orElse(0.0);
           if (!(s.startSeconds() >= 0 && s.startSeconds() < Math.max(seconds, 0.001))) {
-            throw new IllegalArgumentException(
+            throw new Refused(
                 String.format(
                     Locale.ROOT,
                     "The song cannot start at %.2f s; it is %.2f s long.",
@@ -135,7 +145,7 @@ class FilmController {
                     seconds));
           }
           if (s.fade() < 0 || s.fade() > Math.max(0, state.cutting().length())) {
-            throw new IllegalArgumentException(
+            throw new Refused(
                 "A fade of "
                     + s.fade()
                     + " frames does not fit a film of "

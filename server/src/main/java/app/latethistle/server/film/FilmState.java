@@ -1,5 +1,6 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.film.Clocks;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.EditLog;
@@ -7,6 +8,8 @@ import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Narration;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
 import app.latethistle.core.mix.FilmSounds;
@@ -102,9 +105,14 @@ public record FilmState(
    */
   String cutName(int joint) {
     if (joint < 1 || joint >= film().joints().size()) {
-      throw new IllegalArgumentException("There is no cut number " + joint + " to move.");
+      throw new Refused("There is no cut number " + joint + " to move.");
     }
     return film().jointName(joint);
+  }
+
+  /** How a take is framed in this film unless a person says otherwise. */
+  Framing framingOf(Take take) {
+    return new Framing(Fit.byDefault(take.shape(), production.shape()));
   }
 
   /** The ids of shots by their places in the cut. */

@@ -1,7 +1,7 @@
 package app.latethistle.server.film;
 
+import app.latethistle.server.config.Missing;
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 /** The versions kept. */
@@ -11,11 +11,11 @@ interface FilmVersions extends JpaRepository<FilmVersion, Long> {
   /**
    * A version of a production.
    *
-   * @throws NoSuchElementException if there is none of that id
+   * @throws Missing if there is none of that id
    */
   default FilmVersion get(long productionId, long id) {
     return findById(id)
         .filter(v -> v.productionId() == productionId)
-        .orElseThrow(() -> new NoSuchElementException("There is no version " + id + " here."));
+        .orElseThrow(() -> new Missing("There is no version " + id + " here."));
   }
 }

@@ -3,9 +3,12 @@ package app.latethistle.server.film;
 import app.latethistle.core.film.ClipSound;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Limits;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Reasons;
+import app.latethistle.core.film.Remedy;
+import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Fit;
@@ -15,6 +18,7 @@ import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
+import app.latethistle.core.voice.Stress;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Song;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -107,6 +111,44 @@ record FilmView(
   }
 
   /**
+   * Between which frames a cut may go.
+   *
+   * @param most null if there is no limit
+   */
+  record LimitsView(long least, @Schema(nullable = true) Long most) {
+    static LimitsView of(Limits limits) {
+      return new LimitsView(
+          limits.least(), limits.most() == Limits.OPEN ? null : (Long) limits.most());
+    }
+  }
+
+  /**
+   * Limits of a cut by what moves with it; null where it cannot be moved so.
+   *
+   * @param rippleEnd for the shot before it
+   * @param rippleStart for the shot after it
+   * @param slide for the shot after it
+   */
+  record ReachView(
+      LimitsView trim,
+      @Schema(nullable = true) LimitsView roll,
+      @Schema(nullable = true) LimitsView rippleEnd,
+      @Schema(nullable = true) LimitsView rippleStart,
+      @Schema(nullable = true) LimitsView slide) {
+
+    static ReachView of(Resolved film, int joint) {
+      int last = film.film().placements().size();
+      boolean cut = joint > 0 && joint < last;
+      return new ReachView(
+          LimitsView.of(Limits.trim(film, joint)),
+          cut ? LimitsView.of(Limits.roll(film, joint)) : null,
+          joint > 0 ? LimitsView.of(Limits.rippleEnd(film, joint - 1)) : null,
+          joint < last ? LimitsView.of(Limits.rippleStart(film, joint)) : null,
+          cut && joint + 1 < last ? LimitsView.of(Limits.slide(film, joint)) : null);
+    }
+  }
+
+  /**
    * A joint: the film's start, a cut or the film's end.
    *
    * @param beat the beat it is tied to, or -1
@@ -116,6 +158,7 @@ record FilmView(
    * @param word that word's place in the line, or -1
    * @param edge which end of it, or null
    * @param reason why it is where it is
+   * @param reach between which frames it may go; null for what lies over or beside the cut
    */
   record JointView(
       long frame,
@@ -128,17 +171,37 @@ record FilmView(
       String line,
       int word,
       @Schema(nullable = true) Tie.Edge edge,
-      String reason) {}
+      String reason,
+      @Schema(nullable = true) ReachView reach) {}
 
   /** A line where it is heard; times are frames of the film, not rounded. */
   record SpokenView(String line, int number, double start, double end, List<HeardWord> words) {}
 
   /** A word where it is heard, and the frames that cuts tied to its ends fall on. */
   record HeardWord(
-      int word, String text, double start, double end, long startFrame, long endFrame) {}
+      int word,
+      String text,
+      boolean stressed,
+      double start,
+      double end,
+      long startFrame,
+      long endFrame) {}
 
-  /** Something to look at, and what to do about it. */
-  record ProblemView(Cutting.Kind kind, int place, long frames, String text) {}
+  /**
+   * A way out of too little material.
+   *
+   * @param name of what is done
+   * @param cost in words
+   */
+  record RemedyView(Remedy.Kind kind, String name, String cost) {}
+
+  /**
+   * Something to look at, and what to do about it.
+   *
+   * @param remedies for too little material, those that change least first
+   */
+  record ProblemView(
+      Cutting.Kind kind, int place, long frames, String text, List<RemedyView> remedies) {}
 
   /** A shot that is not in the film. */
   record OutsideView(long shotId, String label, String title, @Schema(nullable = true) Long pick) {}
@@ -159,7 +222,8 @@ record FilmView(
       double[] beats,
       long[] frames) {}
 
-  static FilmView of(FilmState state, Map<Long, Shot> shots, List<Shot> outside) {
+  static FilmView of(
+      FilmState state, Map<Long, Shot> shots, List<Shot> outside, RemedyWords remedies) {
     Film film = state.film();
     List<PlacedView> placed = new ArrayList<>();
     for (int i = 0; i < film.placements().size(); i++) {
@@ -168,7 +232,9 @@ record FilmView(
     List<JointView> joints = new ArrayList<>();
     List<String> reasons = reasons(state);
     for (int j = 0; j < film.joints().size(); j++) {
-      joints.add(joint(state, film.ties().get(j), state.cutting().frames().get(j), reasons.get(j)));
+      ReachView reach = ReachView.of(state.resolved(), j);
+      joints.add(
+          joint(state, film.ties().get(j), state.cutting().frames().get(j), reasons.get(j), reach));
     }
     return new FilmView(
         state.production().revision(),
@@ -182,7 +248,7 @@ record FilmView(
         overlays(state, shots),
         sounds(state, shots),
         markers(state),
-        state.cutting().problems().stream().map(p -> problem(p, placed)).toList(),
+        state.cutting().problems().stream().map(p -> problem(state, p, placed, remedies)).toList(),
         outside.stream()
             .map(s -> new OutsideView(s.id(), s.label(), s.title(), s.pickId()))
             .toList(),
@@ -212,6 +278,7 @@ record FilmView(
             new HeardWord(
                 w,
                 line.words().get(w).text(),
+                Stress.isOn(line.words().get(w).text()),
                 frames(at.start(), rate),
                 frames(at.end(), rate),
                 rate.nearestFrame(at.start()),
@@ -275,8 +342,8 @@ record FilmView(
               o.lie().size(),
               o.lie().x(),
               o.lie().y(),
-              joint(state, o.start(), shown.start(), ""),
-              joint(state, o.end(), shown.end(), "")));
+              joint(state, o.start(), shown.start()),
+              joint(state, o.end(), shown.end())));
     }
     return overlays;
   }
@@ -292,7 +359,7 @@ record FilmView(
                   s.id(),
                   shot == null ? "?" : shot.label(),
                   Long.parseLong(s.take()),
-                  joint(state, s.start(), frame, ""),
+                  joint(state, s.start(), frame),
                   s.length(),
                   s.gain());
             })
@@ -304,13 +371,18 @@ record FilmView(
         .map(
             m -> {
               long frame = state.cutting().beside().markers().getOrDefault(m.id(), 0L);
-              return new MarkerView(m.id(), joint(state, m.at(), frame, ""), m.note());
+              return new MarkerView(m.id(), joint(state, m.at(), frame), m.note());
             })
         .sorted(Comparator.comparingLong(m -> m.at().frame()))
         .toList();
   }
 
-  private static JointView joint(FilmState state, Tie tie, long frame, String reason) {
+  private static JointView joint(FilmState state, Tie tie, long frame) {
+    return joint(state, tie, frame, "", null);
+  }
+
+  private static JointView joint(
+      FilmState state, Tie tie, long frame, String reason, ReachView reach) {
     BeatGrid grid = state.grid();
     if (tie instanceof Tie.OnWord on) {
       return new JointView(
@@ -324,7 +396,8 @@ record FilmView(
           on.line(),
           on.word(),
           on.edge(),
-          reason);
+          reason,
+          reach);
     }
     if (tie instanceof Tie.OnBeat on && on.beat() < grid.size()) {
       return new JointView(
@@ -338,12 +411,14 @@ record FilmView(
           "",
           -1,
           null,
-          reason);
+          reason,
+          reach);
     }
-    return new JointView(frame, TieKind.FREE, -1, 0, false, 0, 0, "", -1, null, reason);
+    return new JointView(frame, TieKind.FREE, -1, 0, false, 0, 0, "", -1, null, reason, reach);
   }
 
-  private static ProblemView problem(Cutting.Problem p, List<PlacedView> placed) {
+  private static ProblemView problem(
+      FilmState state, Cutting.Problem p, List<PlacedView> placed, RemedyWords remedies) {
     String label = placed.get(p.place()).label();
     String shot = "Shot " + label;
     String cut = "The cut out of shot " + label;
@@ -367,7 +442,7 @@ record FilmView(
               "Something over or beside the cut has no place in the film any more: tie it anew or take it out";
           case TAKE_MISSING -> shot + " has lost its take: black is shown";
         };
-    return new ProblemView(p.kind(), p.place(), p.frames(), text);
+    return new ProblemView(p.kind(), p.place(), p.frames(), text, remedies.of(state, p, placed));
   }
 
   private static ClockView clock(FilmState state) {

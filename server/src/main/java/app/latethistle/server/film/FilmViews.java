@@ -9,16 +9,18 @@ import org.springframework.stereotype.Component;
 /** Makes views of films with the names of their shots. */
 @Component
 class FilmViews {
-  private final FilmService films;
+  private final CutRequests cuts;
   private final Shots shots;
+  private final RemedyWords remedies;
 
-  FilmViews(FilmService films, Shots shots) {
-    this.films = films;
+  FilmViews(CutRequests cuts, Shots shots, RemedyWords remedies) {
+    this.cuts = cuts;
     this.shots = shots;
+    this.remedies = remedies;
   }
 
   FilmView of(FilmState state) {
-    return FilmView.of(state, shotsOf(state.production().id()), films.outside(state));
+    return FilmView.of(state, shotsOf(state.production().id()), cuts.outside(state), remedies);
   }
 
   /** A production's shots by id. */

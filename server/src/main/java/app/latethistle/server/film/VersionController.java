@@ -1,5 +1,6 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.Refused;
 import app.latethistle.server.material.Shots;
 import java.time.Instant;
 import java.util.List;
@@ -69,15 +70,13 @@ class VersionController {
   public void keep(@PathVariable long productionId, @RequestBody VersionName asked) {
     String name = asked.name() == null ? "" : asked.name().strip();
     if (name.isEmpty() || name.length() > FilmVersion.LONGEST) {
-      throw new IllegalArgumentException(
-          "Give the version a name of up to " + FilmVersion.LONGEST + " letters.");
+      throw new Refused("Give the version a name of up to " + FilmVersion.LONGEST + " letters.");
     }
     boolean known =
         versions.findByProductionIdOrderById(productionId).stream()
             .anyMatch(v -> v.name().equals(name));
     if (known) {
-      throw new IllegalArgumentException(
-          "There is a version '" + name + "' already; give this one another name.");
+      throw new Refused("There is a version '" + name + "' already; give this one another name.");
     }
     versions.save(new FilmVersion(productionId, name, films.state(productionId).film()));
   }

@@ -1,9 +1,11 @@
 package app.latethistle.server.master;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.Quality;
+import app.latethistle.server.config.Missing;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.jobs.Job;
@@ -15,7 +17,6 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
@@ -134,11 +135,11 @@ class MasterController {
   public MasterView order(@PathVariable long productionId, @RequestBody NewMaster asked) {
     FilmState state = films.state(productionId);
     if (state.film().placements().isEmpty()) {
-      throw new IllegalArgumentException("The film is empty; make the first cut in Score.");
+      throw new Refused("The film is empty; make the first cut in Score.");
     }
     String name = asked.name() == null ? "" : asked.name().strip();
     if (name.isEmpty() || name.length() > 120) {
-      throw new IllegalArgumentException("Give the master a name of up to 120 letters.");
+      throw new Refused("Give the master a name of up to 120 letters.");
     }
     PictureShape shape = size(asked.size(), state.production().shape());
     FrameRate rate =
@@ -174,7 +175,7 @@ class MasterController {
       throws IOException {
     Master master = masters.get(productionId, id);
     if (master.bytes() == null) {
-      throw new NoSuchElementException("Master '" + master.name() + "' has no file yet.");
+      throw new Missing("Master '" + master.name() + "' has no file yet.");
     }
     String name = master.name().replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "_") + ".mp4";
     return ResponseEntity.ok()

@@ -1,8 +1,8 @@
 package app.latethistle.server.master;
 
+import app.latethistle.server.config.Missing;
 import jakarta.persistence.LockModeType;
 import java.util.List;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
@@ -25,6 +25,6 @@ public interface Masters extends JpaRepository<Master, Long> {
   default Master get(long productionId, long id) {
     return findById(id)
         .filter(m -> m.productionId() == productionId)
-        .orElseThrow(() -> new NoSuchElementException("There is no master " + id + " here."));
+        .orElseThrow(() -> new Missing("There is no master " + id + " here."));
   }
 }

@@ -1,5 +1,6 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.WaveFile;
@@ -16,11 +17,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Asks the house band for music; it answers with two songs. */
+/** Asks the house band for music; it answers with as many songs as are asked for. */
 @RestController
 @RequestMapping("/api/productions/{productionId}/band")
 class BandController {
-  private static final int ANSWERS = 2;
+  private static final int MOST = 4;
 
   private final BringIn bringIn;
   private final Songs songs;
@@ -30,15 +31,23 @@ class BandController {
     this.songs = songs;
   }
 
-  /** What is wanted of a song. */
-  record SongWish(String style, Commission.Mood mood, double bpm, double seconds, boolean voice) {}
+  /**
+   * What is wanted of a song.
+   *
+   * @param songs how many different ones, 1 to 4
+   */
+  record SongWish(
+      String style, Commission.Mood mood, double bpm, double seconds, boolean voice, int songs) {}
 
   @PostMapping
   @ResponseStatus(HttpStatus.NO_CONTENT)
   void ask(@PathVariable long productionId, @RequestBody SongWish wish) throws IOException {
+    if (wish.songs() < 1 || wish.songs() > MOST) {
+      throw new Refused("The house band plays 1 to " + MOST + " songs at a time.");
+    }
     long asked = songs.findByProductionId(productionId).size() + 1L;
     SplittableRandom random = new SplittableRandom(productionId * 1000L + asked);
-    for (int i = 0; i < ANSWERS; i++) {
+    for (int i = 0; i < wish.songs(); i++) {
       Commission piece =
           new Commission(
               wish.style() == null ? "" : wish.style(),

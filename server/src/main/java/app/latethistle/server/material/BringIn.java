@@ -1,5 +1,6 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.media.ContentStore;
@@ -12,6 +13,7 @@ import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.file.Files;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Qualifier;
@@ -124,7 +126,7 @@ public class BringIn {
     return transaction.execute(
         status -> {
           productions.getLocked(productionId);
-          return media.enter(probed.stored(), probed.facts());
+          return entered(name, probed.stored(), probed.facts());
         });
   }
 
@@ -170,7 +172,7 @@ public class BringIn {
       Origin origin) {
     // The lock keeps two files of one shot that arrive together from making the shot twice.
     Production production = productions.getLocked(productionId);
-    Medium medium = media.enter(stored, facts);
+    Medium medium = entered(name, stored, facts);
     if (facts.kind() == MediaFacts.Kind.SOUND) {
       return enterSong(production, name, medium);
     }
@@ -198,6 +200,14 @@ public class BringIn {
     picks.settle(shot);
     jobs.enqueue(prepareTake, take.id());
     return Became.TAKE;
+  }
+
+  private Medium entered(String name, ContentStore.Stored stored, MediaFacts facts) {
+    Medium medium = media.enter(stored, facts);
+    if (!Files.exists(stored.path())) {
+      throw new Refused(name + " was just being cleared from the store; bring it in again.");
+    }
+    return medium;
   }
 
   private int nextNumber(Shot shot) {

@@ -1,5 +1,6 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.music.AddBorder;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.CountBars;
@@ -56,7 +57,7 @@ public class CorrectionController {
    * @param count beats in a bar
    * @param taps when the person tapped
    */
-  record Wrong(
+  record CorrectionAsked(
       String name,
       @Schema(nullable = true) Double at,
       @Schema(nullable = true) Double to,
@@ -79,28 +80,32 @@ public class CorrectionController {
             new TapBeats(
                 (taps == null ? List.<Double>of() : taps)
                     .stream().map(Samples::ofSeconds).toList());
-        default -> throw new IllegalArgumentException("There is no correction '" + name + "'.");
+        default -> throw new Refused("There is no correction '" + name + "'.");
       };
     }
 
     private static long sample(Double seconds) {
       if (seconds == null || !Double.isFinite(seconds)) {
-        throw new IllegalArgumentException("Say where in the song, in seconds.");
+        throw new Refused("Say where in the song, in seconds.");
       }
       return Samples.ofSeconds(Math.max(0, seconds));
     }
   }
 
   @PostMapping("/corrections")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
   public void correct(
-      @PathVariable long productionId, @PathVariable long songId, @RequestBody Wrong wrong) {
+      @PathVariable long productionId,
+      @PathVariable long songId,
+      @RequestBody CorrectionAsked wrong) {
     SongCorrection correction = wrong.correction();
     change(productionId, songId, song -> song.correct(correction));
   }
 
   /** Takes beats and bars from a MIDI file whose time is the song's; its bytes are the body. */
   @PostMapping("/tempo-map")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
   public void tempoMap(
       @PathVariable long productionId, @PathVariable long songId, HttpServletRequest request)
@@ -121,12 +126,14 @@ public class CorrectionController {
   }
 
   @PostMapping("/undo")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
   public void undo(@PathVariable long productionId, @PathVariable long songId) {
     change(productionId, songId, song -> song.step(-1));
   }
 
   @PostMapping("/redo")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
   public void redo(@PathVariable long productionId, @PathVariable long songId) {
     change(productionId, songId, song -> song.step(1));

@@ -19,12 +19,11 @@ final class MeasuredWords {
 
   private MeasuredWords() {}
 
-  static MaterialController.FactsView view(
-      TakeFacts f, StoryShot wanted, PictureShape shape, PictureShape film) {
+  static FactsView view(TakeFacts f, StoryShot wanted, PictureShape shape, PictureShape film) {
     double rate = f.rate();
     MoveVerdict verdict =
         wanted == null || f.frames() < 2 ? null : MoveVerdict.of(wanted.move(), f.travel());
-    return new MaterialController.FactsView(
+    return new FactsView(
         rate,
         f.realRate(),
         seconds(f.frozen(), rate),
@@ -44,12 +43,12 @@ final class MeasuredWords {
         troubles(f, verdict, shape, film));
   }
 
-  private static List<MaterialController.Stretch> seconds(List<FrameRange> spans, double rate) {
+  private static List<FactsView.Stretch> seconds(List<FrameRange> spans, double rate) {
     return spans.stream().map(s -> stretch(s, rate)).toList();
   }
 
-  private static MaterialController.Stretch stretch(FrameRange span, double rate) {
-    return new MaterialController.Stretch(span.start() / rate, span.end() / rate);
+  private static FactsView.Stretch stretch(FrameRange span, double rate) {
+    return new FactsView.Stretch(span.start() / rate, span.end() / rate);
   }
 
   private static double[] motion(float[] motion) {

@@ -104,7 +104,7 @@ public class Shot {
   }
 
   /** Makes a take the pick because a person says so. */
-  void pickByHand(Long takeId) {
+  public void pickByHand(Long takeId) {
     pickId = takeId;
     pickedByHand = true;
   }

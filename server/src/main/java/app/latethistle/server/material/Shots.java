@@ -1,8 +1,8 @@
 package app.latethistle.server.material;
 
+import app.latethistle.server.config.Missing;
 import java.util.List;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -19,7 +19,7 @@ public interface Shots extends JpaRepository<Shot, Long> {
   default Shot get(long productionId, long id) {
     return findById(id)
         .filter(shot -> shot.productionId() == productionId)
-        .orElseThrow(() -> new NoSuchElementException("There is no shot " + id + " here."));
+        .orElseThrow(() -> new Missing("There is no shot " + id + " here."));
   }
 
   /** What each shot of a production is called, by its id as films have it; "?" for any other. */

@@ -1,5 +1,6 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
@@ -145,12 +146,12 @@ public class Song {
    */
   void draw(List<Double> speeds) {
     if (!speeds.isEmpty() && speeds.size() != sections().size()) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           title + " has " + sections().size() + " sections now; draw the pace again.");
     }
     for (double speed : speeds) {
       if (!(speed >= SLOWEST && speed <= QUICKEST)) {
-        throw new IllegalArgumentException(
+        throw new Refused(
             "A section moves 0.25 to 4 times as quickly as the film, not " + speed + ".");
       }
     }
@@ -180,8 +181,7 @@ public class Song {
    */
   void requireListenedTo() {
     if (state != State.READY) {
-      throw new IllegalArgumentException(
-          title + " has not been listened to yet; wait for its beats.");
+      throw new Refused(title + " has not been listened to yet; wait for its beats.");
     }
   }
 
@@ -218,7 +218,7 @@ public class Song {
   void step(int by) {
     int to = corrected + by;
     if (to < 0 || to > corrections().size()) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           by < 0 ? "There is no correction to take back." : "There is none to make again.");
     }
     corrected = to;
@@ -245,6 +245,19 @@ public class Song {
     peaks = Arrays.copyOf(drawn.peak(), drawn.peak().length * 2);
     System.arraycopy(drawn.body(), 0, peaks, drawn.peak().length, drawn.body().length);
     state = State.READY;
+  }
+
+  /**
+   * Lets it be listened to once more.
+   *
+   * @throws IllegalArgumentException if it was not refused
+   */
+  void again() {
+    if (state != State.REFUSED) {
+      throw new Refused(title + " was not refused.");
+    }
+    state = State.PREPARING;
+    reason = null;
   }
 
   void refuse(String why) {

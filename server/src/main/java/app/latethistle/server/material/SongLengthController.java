@@ -1,5 +1,6 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.music.SongAnalysis;
 import app.latethistle.core.music.SongLength;
 import app.latethistle.core.music.SongPlan;
@@ -96,7 +97,7 @@ class SongLengthController {
     Song song = songs.get(productionId, songId);
     SongPlan plan = chosen(plans(song, seconds), choice);
     if (join < 0 || join >= plan.joins().size()) {
-      throw new IllegalArgumentException("There is no join " + join + " in it.");
+      throw new Refused("There is no join " + join + " in it.");
     }
     float[] made = plan.apply(HeardSong.stereo(store, song.medium()));
     long at = plan.joins().get(join).at();
@@ -132,7 +133,7 @@ class SongLengthController {
               songs.findByProductionId(productionId).stream()
                   .anyMatch(s -> s.medium().hash().equals(medium.hash()));
           if (known) {
-            throw new IllegalArgumentException("That very length is among the candidates already.");
+            throw new Refused("That very length is among the candidates already.");
           }
           Song cut = new Song(productionId, title, medium);
           cut.heard(heard);
@@ -155,7 +156,7 @@ class SongLengthController {
 
   private static SongPlan chosen(List<SongPlan> plans, int choice) {
     if (choice < 0 || choice >= plans.size()) {
-      throw new IllegalArgumentException("There is no way " + choice + " among those offered.");
+      throw new Refused("There is no way " + choice + " among those offered.");
     }
     return plans.get(choice);
   }

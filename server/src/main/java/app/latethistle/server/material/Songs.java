@@ -1,7 +1,7 @@
 package app.latethistle.server.material;
 
+import app.latethistle.server.config.Missing;
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -17,6 +17,6 @@ public interface Songs extends JpaRepository<Song, Long> {
   default Song get(long productionId, long id) {
     return findById(id)
         .filter(song -> song.productionId() == productionId)
-        .orElseThrow(() -> new NoSuchElementException("There is no song " + id + " here."));
+        .orElseThrow(() -> new Missing("There is no song " + id + " here."));
   }
 }

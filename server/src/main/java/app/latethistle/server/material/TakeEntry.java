@@ -1,5 +1,6 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.take.Fault;
 import app.latethistle.core.take.Take;
@@ -206,6 +207,20 @@ public class TakeEntry {
   void refuse(String why) {
     reason = Reason.within(why, LONGEST_REASON);
     state = State.REFUSED;
+  }
+
+  /**
+   * Lets it be prepared once more.
+   *
+   * @throws IllegalArgumentException if it was not refused
+   */
+  void again() {
+    if (state != State.REFUSED) {
+      throw new Refused(fileName + " was not refused.");
+    }
+    state = State.PREPARING;
+    reason = null;
+    framesDone = 0;
   }
 
   /** Notes that it can be used but could not be measured. */

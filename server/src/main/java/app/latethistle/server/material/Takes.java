@@ -1,7 +1,7 @@
 package app.latethistle.server.material;
 
+import app.latethistle.server.config.Missing;
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.EntityGraph;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -44,6 +44,6 @@ public interface Takes extends JpaRepository<TakeEntry, Long> {
   default TakeEntry get(long productionId, long id) {
     return findById(id)
         .filter(take -> take.productionId() == productionId)
-        .orElseThrow(() -> new NoSuchElementException("There is no take " + id + " here."));
+        .orElseThrow(() -> new Missing("There is no take " + id + " here."));
   }
 }

@@ -4,12 +4,12 @@ import app.latethistle.core.mix.Mix;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Segment;
 import app.latethistle.core.time.Samples;
+import app.latethistle.server.config.Missing;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
 import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
-import java.util.NoSuchElementException;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -95,8 +95,8 @@ class PreviewController {
     return part("video/mp2t", previews.segment(program, segments, index));
   }
 
-  private static NoSuchElementException changed() {
-    return new NoSuchElementException("This part of the film has changed; play it anew.");
+  private static Missing changed() {
+    return new Missing("This part of the film has changed; play it anew.");
   }
 
   /** A part is asked for by what it is, so it may be kept. */
@@ -170,7 +170,7 @@ class PreviewController {
     FilmState state = named(productionId, revision);
     if (!VERSION.matcher(revision).matches()
         && !Long.toString(state.production().revision()).equals(revision)) {
-      throw new NoSuchElementException(
+      throw new Missing(
           "The film is at revision " + state.production().revision() + ", not " + revision + ".");
     }
     return state;

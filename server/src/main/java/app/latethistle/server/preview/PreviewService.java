@@ -1,5 +1,6 @@
 package app.latethistle.server.preview;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
 import app.latethistle.core.render.Compositor;
@@ -75,7 +76,7 @@ class PreviewService {
   byte[] still(FilmState state, long frame) throws IOException {
     Program program = program(state);
     if (program.length() == 0) {
-      throw new IllegalArgumentException("The film is empty; make the first cut.");
+      throw new Refused("The film is empty; make the first cut.");
     }
     long at = Math.max(0, Math.min(program.length() - 1, frame));
     byte[][] jpeg = new byte[1][];

@@ -1,5 +1,6 @@
 package app.latethistle.server.production;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRate;
 import java.time.Instant;
@@ -72,7 +73,7 @@ class ProductionController {
     int w = asked.width();
     int h = asked.height();
     if (w % 2 != 0 || h % 2 != 0 || w < 128 || h < 128 || w > 4096 || h > 4096) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "A picture of " + w + "x" + h + " cannot be made; give even sides from 128 to 4096.");
     }
     Production made =
@@ -104,15 +105,14 @@ class ProductionController {
   private static String title(String title) {
     String stripped = title == null ? "" : title.strip();
     if (stripped.isEmpty() || stripped.length() > 200) {
-      throw new IllegalArgumentException("Give the production a title of up to 200 letters.");
+      throw new Refused("Give the production a title of up to 200 letters.");
     }
     return stripped;
   }
 
   private static double length(double seconds) {
     if (!(seconds >= SHORTEST && seconds <= LONGEST)) {
-      throw new IllegalArgumentException(
-          "A film of " + seconds + " s cannot be aimed at; give 5 to 1200 seconds.");
+      throw new Refused("A film of " + seconds + " s cannot be aimed at; give 5 to 1200 seconds.");
     }
     return seconds;
   }

@@ -1,8 +1,8 @@
 package app.latethistle.server.production;
 
+import app.latethistle.server.config.Missing;
 import jakarta.persistence.LockModeType;
 import java.util.List;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
@@ -29,8 +29,8 @@ public interface Productions extends JpaRepository<Production, Long> {
     return lock(id).orElseThrow(() -> missing(id));
   }
 
-  private static NoSuchElementException missing(long id) {
-    return new NoSuchElementException(
+  private static Missing missing(long id) {
+    return new Missing(
         "There is no production " + id + "; it may have been removed. Go back to the shelf.");
   }
 }

@@ -4,6 +4,7 @@ import app.latethistle.core.story.ServiceProfile;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.MediaFacts;
+import app.latethistle.media.StillPicture;
 import app.latethistle.server.jobs.Job;
 import app.latethistle.server.jobs.Lane;
 import app.latethistle.server.material.BringIn;
@@ -12,6 +13,7 @@ import app.latethistle.server.material.Takes;
 import app.latethistle.server.production.Productions;
 import app.latethistle.standins.services.Order;
 import app.latethistle.standins.services.PictureService;
+import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -147,10 +149,15 @@ class AskService {
           Optional.ofNullable(request.sourceTake()).flatMap(takes::findById);
       boolean larger = request.kind() == Request.Kind.ENLARGE;
       double first = source.map(t -> t.medium().facts().seconds()).orElse(0.0);
-      Optional<Path> picture =
+      TakeEntry start =
           start(request, source)
               .filter(t -> t.medium().facts().kind() == MediaFacts.Kind.STILL)
-              .map(t -> store.path(t.medium().hash()));
+              .orElse(null);
+      Optional<BufferedImage> picture =
+          start == null
+              ? Optional.empty()
+              : Optional.of(
+                  StillPicture.read(store.path(start.medium().hash()), start.medium().facts()));
       return new Order(
           profile,
           request.prompt(),
@@ -160,6 +167,7 @@ class AskService {
           request.move(),
           2,
           picture,
+          request.pictures(),
           larger ? times(source.orElseThrow(), profile) : 1,
           request.kind() == Request.Kind.EXTEND ? first : 0);
     }

@@ -1,5 +1,6 @@
 package app.latethistle.server.services;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.story.Prompt;
 import app.latethistle.core.story.ServiceProfile;
 import app.latethistle.core.story.Story;
@@ -56,30 +57,91 @@ public class Asking {
   public record Asked(int count, String message) {}
 
   /**
-   * Asks a service for takes of shots, each with its prompt.
+   * What is asked of a service.
    *
-   * @param shotIds of the material, as many requests as ids
+   * @param shots of the material; each gets a request
    * @param picture a still take to start from, or null
+   * @param pictures how many stills of each, 1 to 6; without meaning for clips
    * @param seed of the first; the others count up; 0 for any
    */
-  @Transactional
-  public Asked make(
-      long productionId, String service, List<Long> shotIds, Long picture, long seed) {
-    productions.getLocked(productionId);
-    ServiceProfile profile = desk.profile(service);
+  public record Wish(String service, List<Long> shots, Long picture, int pictures, long seed) {}
+
+  /**
+   * What a wish would cost.
+   *
+   * @param credits of all requests together
+   * @param left credits of the allowance
+   * @param seconds until the last is done, by the service's usual wait
+   */
+  public record Estimate(
+      double credits, double left, ServiceProfile.Period period, double seconds) {}
+
+  /** What a wish would cost and how long it would take; nothing is asked. */
+  @Transactional(readOnly = true)
+  public Estimate estimate(long productionId, Wish wish) {
+    ServiceProfile profile = desk.profile(wish.service());
     Story story = stories.state(productionId).story();
-    TakeEntry source = picture == null ? null : takes.get(productionId, picture);
+    double credits = 0;
+    for (long shotId : wish.shots()) {
+      double seconds =
+          shots.get(productionId, shotId).wantedIn(story).map(StoryShot::seconds).orElse(0.0);
+      credits += profile.cost(profile.lengthFor(seconds), wish.pictures());
+    }
+    double rounds = Math.ceil((double) wish.shots().size() / profile.atOnce());
+    return new Estimate(
+        credits, allowance.left(profile), profile.period(), rounds * profile.waitSeconds());
+  }
+
+  /** What it would cost to let a take go on for longer; nothing is asked. */
+  @Transactional(readOnly = true)
+  public Estimate estimateExtension(long productionId, long takeId, double seconds) {
+    ServiceProfile profile = maker(takes.get(productionId, takeId));
+    return estimate(profile, profile.cost(seconds, 0));
+  }
+
+  /** What a take twice as large would cost; nothing is asked. */
+  @Transactional(readOnly = true)
+  public Estimate estimateEnlargement(long productionId, long takeId) {
+    TakeEntry take = takes.get(productionId, takeId);
+    ServiceProfile profile = maker(take);
+    return estimate(profile, enlarging(take, profile));
+  }
+
+  private Estimate estimate(ServiceProfile profile, double credits) {
+    return new Estimate(credits, allowance.left(profile), profile.period(), profile.waitSeconds());
+  }
+
+  private static double enlarging(TakeEntry take, ServiceProfile profile) {
+    MediaFacts facts = take.medium().facts();
+    return facts.kind() == MediaFacts.Kind.STILL
+        ? profile.credits()
+        : profile.cost(facts.seconds(), 0);
+  }
+
+  /** Asks a service for takes of shots, each with its prompt. */
+  @Transactional
+  public Asked make(long productionId, Wish wish) {
+    productions.getLocked(productionId);
+    ServiceProfile profile = desk.profile(wish.service());
+    boolean stills = profile.kind() == ServiceProfile.Kind.STILL;
+    if (stills && (wish.pictures() < 1 || wish.pictures() > ServiceProfile.MOST_STILLS)) {
+      throw new Refused(
+          profile.name() + " makes 1 to " + ServiceProfile.MOST_STILLS + " stills of a shot.");
+    }
+    Story story = stories.state(productionId).story();
+    TakeEntry source = wish.picture() == null ? null : takes.get(productionId, wish.picture());
     if (source != null && !profile.takesPicture()) {
-      throw new IllegalArgumentException(profile.name() + " does not start from a picture.");
+      throw new Refused(profile.name() + " does not start from a picture.");
     }
     double left = allowance.left(profile);
-    long next = seed > 0 ? seed : 1 + new SplittableRandom().nextInt(90_000);
+    long next = wish.seed() > 0 ? wish.seed() : 1 + new SplittableRandom().nextInt(90_000);
+    int pictures = stills ? wish.pictures() : 0;
     int count = 0;
-    for (long shotId : shotIds) {
+    for (long shotId : wish.shots()) {
       Shot shot = shots.get(productionId, shotId);
       StoryShot wanted = wanted(story, shot);
       double seconds = profile.lengthFor(wanted.seconds());
-      double cost = profile.cost(seconds);
+      double cost = profile.cost(seconds, pictures);
       if (cost > left) {
         break;
       }
@@ -95,13 +157,15 @@ public class Asking {
               prompt.exclusion(),
               next + 10L * count,
               seconds,
+              pictures,
               wanted.move(),
-              picture,
+              wish.picture(),
               cost,
               Request.State.QUEUED));
       count++;
     }
-    return new Asked(count, count == shotIds.size() ? "" : out(profile, shotIds.size() - count));
+    int missing = wish.shots().size() - count;
+    return new Asked(count, missing == 0 ? "" : out(profile, missing));
   }
 
   private static String out(ServiceProfile profile, int missing) {
@@ -119,7 +183,7 @@ public class Asking {
     return shot.wantedIn(story)
         .orElseThrow(
             () ->
-                new IllegalArgumentException(
+                new Refused(
                     "Shot "
                         + shot.label()
                         + " is not in the story, so there is no prompt for it;"
@@ -133,7 +197,7 @@ public class Asking {
     ServiceProfile profile = maker(take);
     MediaFacts facts = take.medium().facts();
     if (facts.kind() != MediaFacts.Kind.CLIP || !(seconds >= 1 && seconds <= 10)) {
-      throw new IllegalArgumentException("A clip can be made longer, by 1 to 10 seconds.");
+      throw new Refused("A clip can be made longer, by 1 to 10 seconds.");
     }
     long before =
         requests.findByProductionIdOrderById(productionId).stream()
@@ -141,10 +205,10 @@ public class Asking {
             .filter(r -> r.service().equals(take.service()) && r.state() != Request.State.FAILED)
             .count();
     if (before >= EXTENSIONS) {
-      throw new IllegalArgumentException("A take can be made longer three times.");
+      throw new Refused("A take can be made longer three times.");
     }
     return again(
-        take, profile, Request.Kind.EXTEND, facts.seconds() + seconds, profile.cost(seconds));
+        take, profile, Request.Kind.EXTEND, facts.seconds() + seconds, profile.cost(seconds, 0));
   }
 
   /** Asks for a take twice as large. */
@@ -154,20 +218,15 @@ public class Asking {
     ServiceProfile profile = maker(take);
     PictureShape shape = take.medium().facts().shape().orElseThrow();
     if (Math.min(shape.width(), shape.height()) >= LARGEST * profile.height()) {
-      throw new IllegalArgumentException(
-          take.fileName() + " is as large as " + profile.name() + " makes them.");
+      throw new Refused(take.fileName() + " is as large as " + profile.name() + " makes them.");
     }
     double seconds = take.medium().facts().seconds();
-    double cost =
-        take.medium().facts().kind() == MediaFacts.Kind.STILL
-            ? profile.credits()
-            : profile.cost(seconds);
-    return again(take, profile, Request.Kind.ENLARGE, seconds, cost);
+    return again(take, profile, Request.Kind.ENLARGE, seconds, enlarging(take, profile));
   }
 
   private ServiceProfile maker(TakeEntry take) {
     if (take.service().isEmpty()) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           take.fileName() + " was brought in; only the service that made a take can change it.");
     }
     return desk.profile(take.service());
@@ -194,6 +253,7 @@ public class Asking {
             "",
             take.seed(),
             seconds,
+            1,
             move,
             take.id(),
             cost,
@@ -215,8 +275,7 @@ public class Asking {
   public Asked askAgain(long productionId, long id) {
     Request request = requests.getLocked(productionId, id);
     if (request.state() != Request.State.FAILED && request.state() != Request.State.CANCELLED) {
-      throw new IllegalArgumentException(
-          "The request is " + request.state().name().toLowerCase(Locale.ROOT) + ".");
+      throw new Refused("The request is " + request.state().name().toLowerCase(Locale.ROOT) + ".");
     }
     ServiceProfile profile = desk.profile(request.service());
     if (request.cost() > allowance.left(profile)) {

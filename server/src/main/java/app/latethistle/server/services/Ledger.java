@@ -134,7 +134,11 @@ public class Ledger {
     long done = its.stream().filter(r -> r.state() == Request.State.DONE).count();
     long failed = its.stream().filter(r -> r.state() == Request.State.FAILED).count();
     double cost =
-        Math.max(0.01, profile.cost(profile.lengths().isEmpty() ? 0 : profile.lengths().get(0)));
+        Math.max(
+            0.01,
+            profile.cost(
+                profile.lengths().isEmpty() ? 0 : profile.lengths().get(0),
+                ServiceProfile.USUAL_STILLS));
     double left = allowance.left(profile);
     return new Line(
         profile.name(),

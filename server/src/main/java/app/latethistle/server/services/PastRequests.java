@@ -47,9 +47,10 @@ public class PastRequests {
             prompt.exclusion(),
             seed,
             seconds,
+            0,
             wanted.move(),
             null,
-            profile.cost(seconds),
+            profile.cost(seconds, 1),
             Request.State.DONE);
     request.was(Duration.ofDays(1), Duration.ofSeconds(40 + seed % 70));
     requests.save(request);
@@ -58,6 +59,6 @@ public class PastRequests {
         shot.id(),
         name,
         in,
-        new BringIn.Origin(profile.name(), prompt.text(), seed, profile.cost(seconds)));
+        new BringIn.Origin(profile.name(), prompt.text(), seed, profile.cost(seconds, 1)));
   }
 }

@@ -34,6 +34,7 @@ public class Request {
 
   private long seed;
   private double seconds;
+  private int pictures;
 
   @Enumerated(EnumType.STRING)
   private CameraMove move;
@@ -66,6 +67,7 @@ public class Request {
       String exclusion,
       long seed,
       double seconds,
+      int pictures,
       CameraMove move,
       Long sourceTake,
       double cost,
@@ -78,6 +80,7 @@ public class Request {
     this.exclusion = exclusion;
     this.seed = seed;
     this.seconds = seconds;
+    this.pictures = pictures;
     this.move = move;
     this.sourceTake = sourceTake;
     this.cost = cost;
@@ -138,6 +141,11 @@ public class Request {
 
   public double seconds() {
     return seconds;
+  }
+
+  /** How many stills are asked for; 0 for a clip. */
+  int pictures() {
+    return pictures;
   }
 
   public CameraMove move() {

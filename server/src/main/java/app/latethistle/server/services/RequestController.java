@@ -9,12 +9,14 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What is asked of services, and what it cost. */
@@ -62,8 +64,17 @@ class RequestController {
       double secondsLeft,
       double waited) {}
 
+  /** See {@link Asking.Wish}. */
   record NewRequests(
-      String service, List<Long> shots, @Schema(nullable = true) Long picture, long seed) {}
+      String service,
+      List<Long> shots,
+      @Schema(nullable = true) Long picture,
+      int pictures,
+      long seed) {
+    Asking.Wish wish() {
+      return new Asking.Wish(service, shots, picture, pictures, seed);
+    }
+  }
 
   record Extension(long take, double seconds) {}
 
@@ -105,7 +116,13 @@ class RequestController {
 
   @PostMapping
   Asking.Asked make(@PathVariable long productionId, @RequestBody NewRequests asked) {
-    return asking.make(productionId, asked.service(), asked.shots(), asked.picture(), asked.seed());
+    return asking.make(productionId, asked.wish());
+  }
+
+  /** What the same would cost; nothing is asked. */
+  @PostMapping("/estimate")
+  Asking.Estimate estimate(@PathVariable long productionId, @RequestBody NewRequests asked) {
+    return asking.estimate(productionId, asked.wish());
   }
 
   @PostMapping("/extend")
@@ -113,12 +130,26 @@ class RequestController {
     return asking.extend(productionId, asked.take(), asked.seconds());
   }
 
+  /** What the same would cost; nothing is asked. */
+  @PostMapping("/extend/estimate")
+  Asking.Estimate estimateExtension(@PathVariable long productionId, @RequestBody Extension asked) {
+    return asking.estimateExtension(productionId, asked.take(), asked.seconds());
+  }
+
   @PostMapping("/enlarge")
   Asking.Asked enlarge(@PathVariable long productionId, @RequestBody Enlargement asked) {
     return asking.enlarge(productionId, asked.take());
   }
 
+  /** What the same would cost; nothing is asked. */
+  @PostMapping("/enlarge/estimate")
+  Asking.Estimate estimateEnlargement(
+      @PathVariable long productionId, @RequestBody Enlargement asked) {
+    return asking.estimateEnlargement(productionId, asked.take());
+  }
+
   @PostMapping("/{id}/cancel")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
   void cancel(@PathVariable long productionId, @PathVariable long id) {
     asking.cancel(productionId, id);
   }

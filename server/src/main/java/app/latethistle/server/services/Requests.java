@@ -1,9 +1,9 @@
 package app.latethistle.server.services;
 
+import app.latethistle.server.config.Missing;
 import jakarta.persistence.LockModeType;
 import java.time.Instant;
 import java.util.List;
-import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
@@ -36,6 +36,6 @@ public interface Requests extends JpaRepository<Request, Long> {
   default Request getLocked(long productionId, long id) {
     return lock(id)
         .filter(r -> r.productionId() == productionId)
-        .orElseThrow(() -> new NoSuchElementException("There is no request " + id + " here."));
+        .orElseThrow(() -> new Missing("There is no request " + id + " here."));
   }
 }

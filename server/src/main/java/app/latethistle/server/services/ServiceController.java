@@ -49,6 +49,7 @@ class ServiceController {
   }
 
   @PutMapping("/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
   void change(@PathVariable long id, @RequestBody ServiceChange change) {
     desk.set(id, change.profile(), change.failsEvery());
   }

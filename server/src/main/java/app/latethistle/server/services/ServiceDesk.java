@@ -1,8 +1,9 @@
 package app.latethistle.server.services;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.story.ServiceProfile;
+import app.latethistle.server.config.Missing;
 import java.util.List;
-import java.util.NoSuchElementException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -32,7 +33,7 @@ public class ServiceDesk {
   /**
    * The profile of a name.
    *
-   * @throws NoSuchElementException if there is none
+   * @throws Missing if there is none
    */
   @Transactional(readOnly = true)
   public ServiceProfile profile(String name) {
@@ -48,7 +49,7 @@ public class ServiceDesk {
     return all().stream()
         .filter(r -> r.profile().name().equalsIgnoreCase(name))
         .findFirst()
-        .orElseThrow(() -> new NoSuchElementException("There is no service '" + name + "'."));
+        .orElseThrow(() -> new Missing("There is no service '" + name + "'."));
   }
 
   /** Adds a service, or changes the one of an id. */
@@ -59,17 +60,16 @@ public class ServiceDesk {
             .anyMatch(
                 r -> r.profile().name().equalsIgnoreCase(profile.name()) && !r.id().equals(id));
     if (taken) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           "There is a service named " + profile.name() + " already; give another name.");
     }
     if (failsEvery < 0 || failsEvery > 100) {
-      throw new IllegalArgumentException("A stand-in fails every 1 to 100 requests, or 0: never.");
+      throw new Refused("A stand-in fails every 1 to 100 requests, or 0: never.");
     }
     ServiceRow row =
         id == null
             ? new ServiceRow(profile)
-            : rows.findById(id)
-                .orElseThrow(() -> new NoSuchElementException("There is no service " + id + "."));
+            : rows.findById(id).orElseThrow(() -> new Missing("There is no service " + id + "."));
     row.set(profile, failsEvery);
     rows.save(row);
   }

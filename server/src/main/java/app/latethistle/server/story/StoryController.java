@@ -1,5 +1,6 @@
 package app.latethistle.server.story;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.story.Brief;
 import app.latethistle.core.story.CameraMove;
 import app.latethistle.core.story.Delivery;
@@ -195,7 +196,7 @@ class StoryController {
         s -> {
           var lines = s.script().lines();
           if (c.line() < 1 || c.line() > lines.size()) {
-            throw new IllegalArgumentException("There is no line " + c.line() + ".");
+            throw new Refused("There is no line " + c.line() + ".");
           }
           int at = lines.get(c.line() - 1).sourceLine();
           return s.withScript(ScriptText.without(s.text(), at, c.text()), s.format());
@@ -233,8 +234,7 @@ class StoryController {
           List<String> people = s.sheets().people().stream().map(Sheets.Person::name).toList();
           ShotList proposed = ShotProposal.of(s.script(), s.delivery(), people, c.count());
           if (proposed.shots().isEmpty()) {
-            throw new IllegalArgumentException(
-                "The script gives no shots yet; write what is seen or said in it.");
+            throw new Refused("The script gives no shots yet; write what is seen or said in it.");
           }
           return s.withShots(proposed);
         });

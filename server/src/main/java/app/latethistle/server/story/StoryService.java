@@ -1,5 +1,6 @@
 package app.latethistle.server.story;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.story.Story;
 import app.latethistle.server.config.StaleRevision;
 import app.latethistle.server.jobs.Job;
@@ -132,7 +133,7 @@ public class StoryService {
     StoryRow row = lockedRow(productionId, revision);
     State state = state(productionId);
     if ((by < 0 ? state.undo() : state.redo()).isEmpty()) {
-      throw new IllegalArgumentException(
+      throw new Refused(
           by < 0 ? "There is no change to take back." : "There is no change to make again.");
     }
     row.goTo(row.done() + by);

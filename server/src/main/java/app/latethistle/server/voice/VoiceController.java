@@ -1,5 +1,6 @@
 package app.latethistle.server.voice;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.story.Story;
 import app.latethistle.server.film.FilmService;
@@ -117,7 +118,7 @@ class VoiceController {
         number,
         line -> {
           if (!reading.lineId().equals(line.id())) {
-            throw new IllegalArgumentException(
+            throw new Refused(
                 "Reading " + reading.number() + " is not one of line " + number + ".");
           }
           line.pick(reading.id());
@@ -132,8 +133,7 @@ class VoiceController {
       @RequestBody LongestPause longest) {
     Double seconds = longest.seconds();
     if (seconds != null && !(seconds >= 0.05 && seconds <= 10)) {
-      throw new IllegalArgumentException(
-          "A longest pause of " + seconds + " s; 0.05 to 10 s can be kept.");
+      throw new Refused("A longest pause of " + seconds + " s; 0.05 to 10 s can be kept.");
     }
     voice.settle(productionId, number, line -> line.tighten(seconds));
   }
@@ -144,10 +144,10 @@ class VoiceController {
       @PathVariable long productionId, @PathVariable int number, @RequestBody LineStart start) {
     Double value = start.value();
     if (start.kind() != VoiceLine.StartKind.AFTER && value == null) {
-      throw new IllegalArgumentException("Say where line " + number + " is to start.");
+      throw new Refused("Say where line " + number + " is to start.");
     }
     if (value != null && !(value >= 0 && value <= 36_000)) {
-      throw new IllegalArgumentException("Line " + number + " cannot start at " + value + ".");
+      throw new Refused("Line " + number + " cannot start at " + value + ".");
     }
     voice.settle(productionId, number, line -> line.tie(start.kind(), value));
   }

@@ -1,5 +1,6 @@
 package app.latethistle.server.voice;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.film.Revoice;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.signal.Peaks;
@@ -18,6 +19,7 @@ import app.latethistle.media.ModelVoice;
 import app.latethistle.media.SongDecoder;
 import app.latethistle.media.WaveFile;
 import app.latethistle.media.WordFinder;
+import app.latethistle.server.config.Missing;
 import app.latethistle.server.film.VoiceChanged;
 import app.latethistle.server.material.BringIn;
 import app.latethistle.server.material.Medium;
@@ -34,7 +36,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.NoSuchElementException;
 import java.util.function.Consumer;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -116,7 +117,7 @@ public class VoiceService {
       }
     }
     if (spoken.isEmpty()) {
-      throw new IllegalArgumentException("The script has no lines; write them in Story first.");
+      throw new Refused("The script has no lines; write them in Story first.");
     }
     Medium whole = bringIn.bringInSound(productionId, name, bytes);
     MonoSound recording = SongDecoder.reading(store.path(whole.hash()), whole.facts().container());
@@ -206,7 +207,7 @@ public class VoiceService {
                     .findById(r.lineId())
                     .filter(l -> l.productionId() == productionId)
                     .isPresent())
-        .orElseThrow(() -> new NoSuchElementException("There is no reading " + id + " here."));
+        .orElseThrow(() -> new Missing("There is no reading " + id + " here."));
   }
 
   /** Takes a reading out; the newest of the others becomes the pick if it was. */
@@ -254,6 +255,6 @@ public class VoiceService {
     return script.stream()
         .filter(l -> l.number() == number)
         .findFirst()
-        .orElseThrow(() -> new NoSuchElementException("The script has no line " + number + "."));
+        .orElseThrow(() -> new Missing("The script has no line " + number + "."));
   }
 }

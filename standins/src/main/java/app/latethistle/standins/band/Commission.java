@@ -1,5 +1,6 @@
 package app.latethistle.standins.band;
 
+import app.latethistle.core.Refused;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -35,12 +36,10 @@ public record Commission(
    */
   public Commission {
     if (!(bpm >= 50 && bpm <= 180)) {
-      throw new IllegalArgumentException(
-          "The band does not play " + bpm + " beats a minute; ask for 50 to 180.");
+      throw new Refused("The band does not play " + bpm + " beats a minute; ask for 50 to 180.");
     }
     if (!(seconds >= 20 && seconds <= 600)) {
-      throw new IllegalArgumentException(
-          "The band does not play for " + seconds + " s; ask for 20 to 600.");
+      throw new Refused("The band does not play for " + seconds + " s; ask for 20 to 600.");
     }
   }
 

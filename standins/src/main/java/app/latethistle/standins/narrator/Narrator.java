@@ -1,5 +1,6 @@
 package app.latethistle.standins.narrator;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.story.Delivery;
 import app.latethistle.media.SpeechSynthesis;
@@ -39,7 +40,7 @@ public final class Narrator {
     return VOICES.stream()
         .filter(v -> v.name().equals(name))
         .findFirst()
-        .orElseThrow(() -> new IllegalArgumentException("There is no voice '" + name + "'."));
+        .orElseThrow(() -> new Refused("There is no voice '" + name + "'."));
   }
 
   /**
@@ -52,8 +53,7 @@ public final class Narrator {
   public static MonoSound read(String text, Voice voice, double wordsPerMinute, Manner manner)
       throws IOException {
     if (!(wordsPerMinute >= 60 && wordsPerMinute <= FASTEST)) {
-      throw new IllegalArgumentException(
-          wordsPerMinute + " words a minute cannot be read; give 60 to 300.");
+      throw new Refused(wordsPerMinute + " words a minute cannot be read; give 60 to 300.");
     }
     double asked = wordsPerMinute * manner.rate();
     int rate = (int) Math.round(Math.max(SLOWEST, Math.min(FASTEST, asked)));

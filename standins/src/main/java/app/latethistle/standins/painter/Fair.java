@@ -89,29 +89,9 @@ final class Fair {
   /** A wooden horse on its pole. */
   static void horse(Canvas c, double x, double y, double s, int colour, double poleTop) {
     int[] coats = {0xF4E9DC, 0x2F7F86, 0xE0A94A, 0x8A4A6A};
-    int coat = coats[colour % coats.length];
-    c.line(x, poleTop, x, y + s * 0.9, s * 0.07, 0xE9C878, 1);
-    c.fill(new Ellipse2D.Double(x - s * 0.75, y - s * 0.3, s * 1.5, s * 0.62), coat, 1);
-    c.fill(
-        Canvas.polygon(
-            x + s * 0.4,
-            y - s * 0.1,
-            x + s * 0.66,
-            y - s * 0.95,
-            x + s * 1.14,
-            y - s * 0.66,
-            x + s * 0.98,
-            y - s * 0.48,
-            x + s * 0.78,
-            y + s * 0.1),
-        coat,
-        1);
-    for (double k : new double[] {-0.6, -0.35, 0.35, 0.6}) {
-      double kick = s * 0.14 * Math.sin(k * 9);
-      c.line(x + k * s, y + s * 0.2, x + k * s + kick, y + s * 0.8, s * 0.12, coat, 1);
-    }
-    c.rect(x - s * 0.26, y - s * 0.42, s * 0.52, s * 0.26, ROSE, 1);
-    c.circle(x + s * 0.82, y - s * 0.7, s * 0.05, DARK, 1);
+    int[] manes = {0xE0A94A, 0x1E4E58, 0x7A3F22, 0x3B2230};
+    int which = colour % coats.length;
+    CarouselHorse.draw(c, x, y, s, coats[which], manes[which], poleTop);
   }
 
   /** A wheel with gondolas. */
@@ -139,8 +119,7 @@ final class Fair {
     c.glow(x, foot - s * 0.6, s * 1.5, WARM, 0.4);
     c.rect(x - s * 0.5, foot - s * 1.1, s, s * 1.1, 0x5A2A44, 1);
     c.rect(x - s * 0.36, foot - s * 0.95, s * 0.72, s * 0.48, 0xFFCE80, 0.95);
-    c.circle(x, foot - s * 0.66, s * 0.1, DARK, 1);
-    c.fill(new Ellipse2D.Double(x - s * 0.18, foot - s * 0.58, s * 0.36, s * 0.3), DARK, 1);
+    People.vendor(c, x, foot - s * 0.48, s * 0.85);
     c.rect(x - s * 0.36, foot - s * 0.49, s * 0.72, s * 0.05, 0x2A1522, 1);
     for (int i = 0; i < 8; i++) {
       c.rect(
@@ -165,30 +144,12 @@ final class Fair {
       double seatX = x + Math.cos(angle) * s * 1.25;
       double seatY = foot - s * 1.1 + Math.sin(angle) * s * 0.2;
       c.line(topX, topY, seatX, seatY, s * 0.012, 0xD8C4C0, 0.9);
-      c.line(seatX - s * 0.06, seatY, seatX + s * 0.06, seatY, s * 0.05, DARK, 1);
-      c.circle(seatX, seatY - s * 0.14, s * 0.06, DARK, 1);
-      c.line(seatX, seatY - s * 0.1, seatX, seatY, s * 0.06, DARK, 1);
+      c.line(seatX - s * 0.07, seatY, seatX + s * 0.07, seatY, s * 0.03, DARK, 1);
+      int[] coats = {0x2F5A62, 0x7A2F4A, 0x4A3A6A};
+      int towards = Math.sin(angle) > 0 ? -1 : 1;
+      People.rider(c, seatX, seatY, s * 0.5, towards, coats[i % coats.length]);
     }
     bulbs(c, x - s * 0.68, foot - s * 2.02, x + s * 0.68, foot - s * 2.02, 13, s * 0.022);
-  }
-
-  /** Somebody seen from behind, in a long coat. */
-  static void figure(Canvas c, double x, double foot, double s) {
-    c.fill(
-        Canvas.polygon(
-            x - s * 0.2,
-            foot,
-            x - s * 0.13,
-            foot - s * 0.75,
-            x + s * 0.13,
-            foot - s * 0.75,
-            x + s * 0.2,
-            foot),
-        DARK,
-        1);
-    c.circle(x, foot - s * 0.86, s * 0.1, 0x2A1E30, 1);
-    double scarf = s * 0.05 * Math.sin(c.seconds() * 3);
-    c.line(x + s * 0.06, foot - s * 0.76, x + s * 0.34, foot - s * 0.7 + scarf, s * 0.06, ROSE, 1);
   }
 
   /** A mirror in which the lights stand. */
@@ -201,6 +162,6 @@ final class Fair {
       double on = 0.5 + 0.5 * Math.sin(c.seconds() * 4 + i);
       c.glow(x + k * s * 0.4, y - s * 0.2 + k * k * s * 0.3, s * 0.16, WARM, 0.7 * on);
     }
-    figure(c, x, y + s * 0.8, s * 0.9);
+    People.walker(c, x, y + s * 0.8, s * 0.9);
   }
 }

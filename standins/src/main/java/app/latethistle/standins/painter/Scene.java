@@ -306,7 +306,7 @@ public enum Scene {
     void paint(Canvas c) {
       Fair.plain(c, 480);
       Fair.booth(c.depth(0.8), 640, 610, 210);
-      Fair.figure(c.depth(1), 520, 690, 240);
+      People.walker(c.depth(1), 520, 690, 240);
       c.vignette(0.5);
     }
   },
@@ -323,7 +323,7 @@ public enum Scene {
     void paint(Canvas c) {
       Fair.plain(c, 380);
       Fair.carousel(c.depth(0.35), 690, 396, 44);
-      Fair.figure(c.depth(0.9), 620, 640 - 30 * c.part(), 300 - 40 * c.part());
+      People.walker(c.depth(0.9), 620, 640 - 30 * c.part(), 300 - 40 * c.part());
       c.vignette(0.4);
     }
   },

@@ -2,7 +2,7 @@ package app.latethistle.standins.services;
 
 import app.latethistle.core.story.CameraMove;
 import app.latethistle.core.story.ServiceProfile;
-import java.nio.file.Path;
+import java.awt.image.BufferedImage;
 import java.util.Optional;
 
 /**
@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param move asked for; the service may do another
  * @param strength of the move, 1 to 3
  * @param picture to start from, if any
+ * @param pictures how many are wanted of a service that makes stills
  * @param times how much larger than the service's own size, 1 to 4
  * @param firstSeconds of the clip that this one goes on from, or 0
  */
@@ -26,7 +27,8 @@ public record Order(
     double seconds,
     CameraMove move,
     int strength,
-    Optional<Path> picture,
+    Optional<BufferedImage> picture,
+    int pictures,
     int times,
     double firstSeconds) {
 

@@ -28,14 +28,14 @@ public final class PictureService {
   private PictureService() {}
 
   /**
-   * Makes the files of an order in a folder: four stills, or one clip.
+   * Makes the files of an order in a folder: as many stills as are asked for, or one clip.
    *
    * @throws IOException if a file cannot be written
    */
   public static List<Path> fulfil(Order order, Path folder) throws IOException {
     List<Path> files = new ArrayList<>();
     if (order.service().kind() == ServiceProfile.Kind.STILL) {
-      int count = order.picture().isPresent() ? 1 : ServiceProfile.STILLS;
+      int count = order.picture().isPresent() ? 1 : order.pictures();
       for (int i = 0; i < count; i++) {
         Path file = folder.resolve("still" + (i + 1) + ".png");
         ImageIO.write(still(order, order.seed() + i), "png", file.toFile());
@@ -54,7 +54,7 @@ public final class PictureService {
 
   private static BufferedImage still(Order order, long seed) throws IOException {
     if (order.picture().isPresent()) {
-      BufferedImage given = ImageIO.read(order.picture().get().toFile());
+      BufferedImage given = order.picture().get();
       return PictureCamera.draw(given, order.width(), order.height(), Move.STILL, 0, 0);
     }
     Clip clip =
@@ -120,7 +120,7 @@ public final class PictureService {
   }
 
   private static void fromPicture(Order order, Path file) throws IOException {
-    BufferedImage picture = ImageIO.read(order.picture().get().toFile());
+    BufferedImage picture = order.picture().get();
     SplittableRandom random = new SplittableRandom(order.seed());
     Move move = move(order, random);
     FrameRate rate = FrameRate.of(order.service().rate(), 1);

@@ -1,0 +1,184 @@
+package app.latethistle.server.film;
+
+import app.latethistle.core.Refused;
+import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.Film;
+import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.ItemKind;
+import app.latethistle.core.film.Layers;
+import app.latethistle.core.film.Marker;
+import app.latethistle.core.film.Overlay;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Put;
+import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.Sources;
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.ShapedFraming;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.function.Function;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Edits of what lies over and beside the cut: shots on upper layers, sounds, markers. */
+@RestController
+@RequestMapping("/api/productions/{productionId}/film")
+class ItemController {
+  private final FilmService films;
+  private final FilmViews views;
+
+  ItemController(FilmService films, FilmViews views) {
+    this.films = films;
+    this.views = views;
+  }
+
+  record LayOver(long revision, Piece piece, Moment start, Moment end) {}
+
+  /** What of an overlay is to change; null stays as it is. */
+  record ChangeOverlay(
+      long revision,
+      String name,
+      @Schema(nullable = true) Integer layer,
+      @Schema(nullable = true) Integer opacity,
+      @Schema(nullable = true) Integer size,
+      @Schema(nullable = true) Integer x,
+      @Schema(nullable = true) Integer y,
+      @Schema(nullable = true) Long in,
+      @Schema(nullable = true) Speed run,
+      @Schema(nullable = true) Fit framing,
+      @Schema(nullable = true) Boolean locked,
+      @Schema(nullable = true) Moment start,
+      @Schema(nullable = true) Moment end) {}
+
+  record Named(long revision, String name) {}
+
+  record SetSound(
+      long revision, String name, @Schema(nullable = true) Moment start, long length, int gain) {}
+
+  /** Sets a marker, or changes the one of that name. */
+  record SetMarker(
+      long revision,
+      @Schema(nullable = true) String name,
+      @Schema(nullable = true) Moment at,
+      String note) {}
+
+  @PostMapping("/lay-over")
+  FilmView layOver(@PathVariable long productionId, @RequestBody LayOver l) {
+    return edit(
+        productionId,
+        l.revision(),
+        film ->
+            Layers.layOver(
+                film.resolved(), l.piece().placement(film, false), l.start().tie(), l.end().tie()));
+  }
+
+  @PostMapping("/change-overlay")
+  FilmView changeOverlay(@PathVariable long productionId, @RequestBody ChangeOverlay c) {
+    return edit(
+        productionId,
+        c.revision(),
+        film ->
+            Layers.change(
+                film.resolved(), changed(film.resolved(), overlay(film.film(), c.name()), c)));
+  }
+
+  private static Overlay overlay(Film film, String name) {
+    return film.overlay(name)
+        .orElseThrow(() -> new Refused("That shot does not lie over the cut any more."));
+  }
+
+  private static Overlay changed(Resolved film, Overlay o, ChangeOverlay c) {
+    Resolved now = film;
+    if (c.in() != null) {
+      now = now.with(Sources.slip(now, o.name(), c.in()).apply(now.film()));
+    }
+    if (c.run() != null) {
+      now = now.with(Sources.run(now, o.name(), c.run().run()).apply(now.film()));
+    }
+    Placement shot = overlay(now.film(), o.name()).placement();
+    if (c.framing() != null) {
+      ShapedFraming framing = shot.framing().withOwn(new Framing(c.framing()));
+      shot = shot.withAppearance(shot.how().withFraming(framing));
+    }
+    shot = c.locked() == null ? shot : shot.withLocked(c.locked());
+    return new Overlay(
+        or(c.layer(), o.layer()),
+        shot,
+        new Overlay.Ties(
+            c.start() == null ? o.start() : c.start().tie(),
+            c.end() == null ? o.end() : c.end().tie()),
+        new Lie(
+            or(c.opacity(), o.lie().opacity()),
+            or(c.size(), o.lie().size()),
+            or(c.x(), o.lie().x()),
+            or(c.y(), o.lie().y())));
+  }
+
+  private static int or(Integer value, int other) {
+    return value == null ? other : value;
+  }
+
+  @PostMapping("/overlay-out")
+  FilmView overlayOut(@PathVariable long productionId, @RequestBody Named n) {
+    return edit(productionId, n.revision(), film -> Put.away(ItemKind.OVERLAY, n.name()));
+  }
+
+  @PostMapping("/set-sound")
+  FilmView setSound(@PathVariable long productionId, @RequestBody SetSound s) {
+    return edit(
+        productionId,
+        s.revision(),
+        film -> {
+          FilmSound sound =
+              film.film()
+                  .sound(s.name())
+                  .orElseThrow(() -> new Refused("That sound is not in the film any more."));
+          return Put.sound(
+              new FilmSound(
+                  s.name(),
+                  sound.take(),
+                  sound.in(),
+                  s.start() == null ? sound.start() : s.start().tie(),
+                  s.length(),
+                  s.gain()));
+        });
+  }
+
+  @PostMapping("/sound-out")
+  FilmView soundOut(@PathVariable long productionId, @RequestBody Named n) {
+    return edit(productionId, n.revision(), film -> Put.away(ItemKind.SOUND, n.name()));
+  }
+
+  @PostMapping("/set-marker")
+  FilmView setMarker(@PathVariable long productionId, @RequestBody SetMarker m) {
+    return edit(
+        productionId,
+        m.revision(),
+        film -> {
+          String note = m.note() == null ? "" : m.note().strip();
+          if (m.name() == null && m.at() == null) {
+            throw new Refused("A new marker needs a moment.");
+          }
+          if (m.name() == null) {
+            String name = film.film().freshId("marker");
+            return Put.marker(new Marker(name, m.at().tie(), note));
+          }
+          Marker old =
+              film.film().marker(m.name()).orElseThrow(() -> new Refused("That marker is gone."));
+          return Put.marker(new Marker(m.name(), m.at() == null ? old.at() : m.at().tie(), note));
+        });
+  }
+
+  @PostMapping("/marker-out")
+  FilmView markerOut(@PathVariable long productionId, @RequestBody Named n) {
+    return edit(productionId, n.revision(), film -> Put.away(ItemKind.MARKER, n.name()));
+  }
+
+  private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
+    return views.of(films.edit(productionId, revision, edit));
+  }
+}

@@ -1,0 +1,208 @@
+package app.latethistle.server.material;
+
+import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.music.KeyMoment;
+import app.latethistle.core.music.Section;
+import app.latethistle.core.plan.Pace;
+import app.latethistle.core.time.Samples;
+import app.latethistle.media.ContentStore;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Jobs;
+import app.latethistle.server.production.Production;
+import app.latethistle.server.production.Productions;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.Base64;
+import java.util.Comparator;
+import java.util.List;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.core.io.FileSystemResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Songs: the candidates, which one is chosen, what they look and sound like. */
+@RestController
+@RequestMapping("/api/productions/{productionId}/songs")
+class SongController {
+  private final Productions productions;
+  private final Songs songs;
+  private final ContentStore store;
+  private final Jobs jobs;
+  private final Job listenToSong;
+
+  SongController(
+      Productions productions,
+      Songs songs,
+      ContentStore store,
+      Jobs jobs,
+      @Qualifier("listen-to-song") Job listenToSong) {
+    this.productions = productions;
+    this.songs = songs;
+    this.store = store;
+    this.jobs = jobs;
+    this.listenToSong = listenToSong;
+  }
+
+  /**
+   * A song.
+   *
+   * @param loudness in LUFS, null if it is not known
+   * @param beats when each beat falls in the song, in seconds
+   * @param pace how quickly each section is to move as a person drew it; empty if nobody did
+   * @param ownPace how quickly each moves of itself in an even cut
+   */
+  record SongView(
+      long id,
+      String title,
+      boolean chosen,
+      State state,
+      @Schema(nullable = true) String reason,
+      double seconds,
+      @Schema(nullable = true) Double loudness,
+      double bpm,
+      int beatsPerBar,
+      int firstDownbeat,
+      double confidence,
+      double[] beats,
+      float[] sureness,
+      String undo,
+      String redo,
+      List<SectionView> sections,
+      List<MomentView> moments,
+      List<SungView> sung,
+      List<Double> pace,
+      List<Double> ownPace) {}
+
+  /** A part of a song in which somebody sings, in seconds. */
+  record SungView(double start, double end) {}
+
+  /**
+   * A section of a song, in seconds.
+   *
+   * @param kind a letter; sections that sound alike have the same one
+   * @param bars how many bars it has
+   */
+  record SectionView(
+      double start, double end, char kind, Section.Name name, double energy, int bars) {}
+
+  /** A key moment of a song, in seconds. */
+  record MomentView(double at, KeyMoment.Kind kind) {}
+
+  /** A waveform: {@code peak} and {@code body} are base64 of one byte a span. */
+  record PeaksView(int perSecond, String peak, String body) {}
+
+  @GetMapping
+  @Transactional(readOnly = true)
+  public List<SongView> songs(@PathVariable long productionId) {
+    Production production = productions.get(productionId);
+    return songs.findByProductionId(productionId).stream()
+        .sorted(Comparator.comparing(Song::id))
+        .map(song -> view(song, song.id().equals(production.songId())))
+        .toList();
+  }
+
+  private static SongView view(Song song, boolean chosen) {
+    BeatGrid grid = song.grid();
+    double[] beats = new double[grid.size()];
+    float[] sureness = new float[grid.size()];
+    for (int i = 0; i < beats.length; i++) {
+      beats[i] = Samples.toSeconds(grid.sampleOf(i));
+      sureness[i] = grid.sureness(i);
+    }
+    return new SongView(
+        song.id(),
+        song.title(),
+        chosen,
+        song.state(),
+        song.reason(),
+        song.medium().facts().seconds(),
+        song.loudness(),
+        grid.bpm(),
+        grid.beatsPerBar(),
+        grid.firstDownbeat(),
+        grid.confidence(),
+        beats,
+        sureness,
+        song.undo(),
+        song.redo(),
+        song.sections().stream().map(s -> view(s, grid)).toList(),
+        song.moments().stream()
+            .map(m -> new MomentView(Samples.toSeconds(m.at()), m.kind()))
+            .toList(),
+        song.sung().stream()
+            .map(s -> new SungView(Samples.toSeconds(s.start()), Samples.toSeconds(s.end())))
+            .toList(),
+        song.pace(),
+        Pace.EVEN.speeds(song.sections()));
+  }
+
+  private static SectionView view(Section section, BeatGrid grid) {
+    int first = grid.barOf(grid.nearest(section.start()));
+    int last = grid.barOf(grid.nearest(section.end()));
+    boolean ends = section.end() > grid.sampleOf(grid.size() - 1);
+    return new SectionView(
+        Samples.toSeconds(section.start()),
+        Samples.toSeconds(section.end()),
+        section.kind(),
+        section.name(),
+        section.energy(),
+        Math.max(0, last - Math.max(1, first) + (ends ? 1 : 0)));
+  }
+
+  @PostMapping("/{songId}/choose")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Transactional
+  public void choose(@PathVariable long productionId, @PathVariable long songId) {
+    songs.get(productionId, songId);
+    productions.getLocked(productionId).chooseSong(songId);
+  }
+
+  @GetMapping("/{songId}/peaks")
+  ResponseEntity<PeaksView> peaks(@PathVariable long productionId, @PathVariable long songId) {
+    var peaks = songs.get(productionId, songId).peaks();
+    Base64.Encoder base64 = Base64.getEncoder();
+    return ResponseEntity.ok()
+        .cacheControl(CacheControl.noCache())
+        .body(
+            new PeaksView(
+                peaks.perSecond(),
+                base64.encodeToString(peaks.peak()),
+                base64.encodeToString(peaks.body())));
+  }
+
+  /** The song's own file, for hearing it. */
+  @GetMapping("/{songId}/sound")
+  ResponseEntity<Resource> sound(@PathVariable long productionId, @PathVariable long songId) {
+    Medium medium = songs.get(productionId, songId).medium();
+    String type =
+        switch (medium.facts().container()) {
+          case MP4 -> "audio/mp4";
+          case WAV -> "audio/wav";
+          case FLAC -> "audio/flac";
+          case OGG -> "audio/ogg";
+          case MATROSKA -> "audio/webm";
+          default -> "audio/mpeg";
+        };
+    return ResponseEntity.ok()
+        .contentType(MediaType.parseMediaType(type))
+        .body(new FileSystemResource(store.path(medium.hash())));
+  }
+
+  /** Listens once more to a song that could not be listened to. */
+  @PostMapping("/{songId}/again")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Transactional
+  public void again(@PathVariable long productionId, @PathVariable long songId) {
+    songs.get(productionId, songId).again();
+    jobs.enqueue(listenToSong, songId);
+  }
+}
