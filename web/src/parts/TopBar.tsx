@@ -56,8 +56,10 @@ export function TopBar({ production, heard }: { production: Production; heard: H
         <img src="/thistle.svg" width={26} height={26} alt="" />
         <Box sx={{ minWidth: 0 }}>
           <Box
+            component="h1"
             sx={{
               ...fraunces,
+              m: 0,
               fontSize: 20,
               fontWeight: 560,
               lineHeight: "24px",

@@ -53,7 +53,7 @@ export function Cues() {
   return (
     <Box sx={{ height: "100%", overflow: "auto", bgcolor: ink.sheet, px: 4 }}>
       <Box sx={{ display: "flex", alignItems: "center", gap: 3, height: 42 }}>
-        <Box component="h1" sx={{ typography: "h1", m: 0 }}>
+        <Box component="h2" sx={{ typography: "h1", m: 0 }}>
           Music
         </Box>
         <Box sx={{ color: ink.ink2 }}>{plural(songs.length, "candidate")}</Box>

@@ -60,7 +60,14 @@ export function Staves({ production, film, actions }: Props) {
         actions={actions}
         barsPerLine={barsPerLine}
       />
-      <Box ref={both} onScroll={onScroll} sx={{ flex: 1, minHeight: 0, overflow: "hidden auto" }}>
+      <Box
+        ref={both}
+        onScroll={onScroll}
+        role="region"
+        aria-label="staves"
+        tabIndex={0}
+        sx={{ flex: 1, minHeight: 0, overflow: "hidden auto" }}
+      >
         <Sheet
           production={production}
           film={film}

@@ -2,11 +2,13 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { answerTo, api } from "../../api/client";
+import { keys } from "../../api/queries";
 import { useNotice } from "../../parts/notice";
 import { fileSize } from "../../parts/words";
 import { ink } from "../../theme";
 
-const STORAGE = ["storage"] as const;
+// Under the shelf's own: what is removed from it leaves something behind.
+const STORAGE = [...keys.shelf, "storage"] as const;
 
 /** What no production uses any more, and what a person should know of this machine. */
 export function ShelfFoot() {

@@ -36,6 +36,9 @@ export function BoardTab({ production, story }: StoryProps) {
           alignContent: "start",
         }}
         data-testid="board"
+        role="region"
+        aria-label="storyboard"
+        tabIndex={0}
       >
         {story.shots.map((s) => {
           const shot = material?.shots.find((m) => m.storyShot === s.id);

@@ -151,7 +151,7 @@ export function PromptsTab({ production, story, change }: StoryProps) {
             </Box>
             <Box sx={{ width: 60, textAlign: "right", color: ink.ink2 }}>
               {p.text.length}
-              <Box component="span" sx={{ color: ink.ink3 }}>
+              <Box component="span" sx={{ color: ink.ink2 }}>
                 {" "}
                 of {profile.longestPrompt}
               </Box>

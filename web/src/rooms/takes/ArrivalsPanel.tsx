@@ -38,7 +38,12 @@ export function ArrivalsPanel() {
       <Box sx={{ typography: "body2", color: ink.ink2, mt: 1 }}>
         {fileSize(sent)} of {fileSize(all)}
       </Box>
-      <Box sx={{ mt: 2, maxHeight: 210, overflow: "auto" }}>
+      <Box
+        role="group"
+        aria-label="files"
+        tabIndex={0}
+        sx={{ mt: 2, maxHeight: 210, overflow: "auto" }}
+      >
         {files.map((file) => (
           <Row key={file.key} file={file} />
         ))}

@@ -336,7 +336,12 @@ function Refusals({ material, id }: { material: Material | undefined; id: number
         gap: 4,
       }}
     >
-      <Box sx={{ flex: 1, maxHeight: 110, overflow: "auto" }}>
+      <Box
+        role="group"
+        aria-label="files not taken"
+        tabIndex={0}
+        sx={{ flex: 1, maxHeight: 110, overflow: "auto" }}
+      >
         <Box sx={{ fontWeight: 600 }}>{plural(refusals.length, "file")} not taken</Box>
         {refusals.map((r) => (
           <Box key={r.id}>

@@ -28,8 +28,8 @@ export function LineRow(props: Props) {
   const reading = pickOf(line);
   return (
     <Box
-      role="row"
-      aria-selected={selected}
+      role="group"
+      aria-current={selected}
       aria-label={`line ${line.number}`}
       tabIndex={0}
       onClick={onSelect}

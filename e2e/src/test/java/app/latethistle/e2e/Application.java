@@ -134,16 +134,19 @@ final class Application implements AutoCloseable {
     return data;
   }
 
-  /** Kills it without warning, with all its child processes, and starts it again. */
-  void killAndRestart() throws IOException {
+  /** Kills it without warning, with all its child processes. */
+  void kill() {
     process.descendants().forEach(ProcessHandle::destroyForcibly);
     process.destroyForcibly();
     try {
       process.waitFor();
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
-      throw new IOException(e);
     }
+  }
+
+  /** Starts it again, as it was, at the same address. */
+  void restart() throws IOException {
     run();
   }
 

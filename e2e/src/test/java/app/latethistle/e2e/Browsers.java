@@ -1,6 +1,7 @@
 package app.latethistle.e2e;
 
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
@@ -63,6 +64,22 @@ final class Browsers implements AutoCloseable {
   Page open(String url) {
     Page page =
         browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800)).newPage();
+    page.setDefaultTimeout(PATIENCE_MILLIS);
+    page.navigate(url);
+    return page;
+  }
+
+  /**
+   * A page of a window of its own that hears nothing of what others do, as if its connection were
+   * slow.
+   */
+  Page openDeaf(String url) {
+    BrowserContext context =
+        browser.newContext(new Browser.NewContextOptions().setViewportSize(1280, 800));
+    context.addInitScript(
+        "delete window.SharedWorker; window.EventSource = class { addEventListener() {} close() {}"
+            + " };");
+    Page page = context.newPage();
     page.setDefaultTimeout(PATIENCE_MILLIS);
     page.navigate(url);
     return page;

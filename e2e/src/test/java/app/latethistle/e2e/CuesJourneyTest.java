@@ -84,7 +84,7 @@ class CuesJourneyTest {
 
   private static Locator line(Page page, int number) {
     return page.getByRole(
-        AriaRole.ROW, new Page.GetByRoleOptions().setName("line " + number).setExact(true));
+        AriaRole.GROUP, new Page.GetByRoleOptions().setName("line " + number).setExact(true));
   }
 
   private static Locator tools(Page page) {

@@ -26,6 +26,7 @@ class JourneyTest {
       Page page = browsers.open(application.url());
       Steps steps = new Steps(page);
       assertThat(page.getByText("The shelf is empty.")).isVisible();
+      Accessible.check(page);
       steps.makeProduction("Water road", "20");
 
       steps.bringIn(
@@ -33,9 +34,11 @@ class JourneyTest {
               "shot_010", "shot_020", "shot_030", "shot_040", "shot_050", "shot_060", "slow"));
       assertThat(page.getByRole(AriaRole.REGION, named("Shot 020")).getByLabel("Take 2"))
           .isVisible();
+      Accessible.check(page);
       steps.firstCut();
       assertThat(steps.foot()).containsText(Pattern.compile("Cuts on a beat 5 of 5"));
 
+      Accessible.check(page);
       watch(page);
       editByKeyboard(page, steps);
       editByMouse(page, steps);
@@ -45,9 +48,12 @@ class JourneyTest {
       assertThat(steps.foot()).isVisible();
       assertThat(steps.button("Undo")).isVisible();
 
+      everyRoomIsAccessible(page, steps);
+
       int frames = filmFrames(steps);
       Locator row = steps.order("Water road, first");
       steps.awaitChecked(row);
+      Accessible.check(page);
       assertThat(row).containsText(frames + " frames");
       Download download =
           page.waitForDownload(
@@ -59,6 +65,20 @@ class JourneyTest {
 
   private static Page.GetByRoleOptions named(String name) {
     return new Page.GetByRoleOptions().setName(name).setExact(true);
+  }
+
+  private static void everyRoomIsAccessible(Page page, Steps steps) {
+    page.keyboard().press("s");
+    assertThat(page.getByText(Pattern.compile("f used, from"))).isVisible();
+    Accessible.check(page);
+    steps.room("Cues").click();
+    assertThat(page.getByText("92.0 BPM, 4/4")).isVisible();
+    Accessible.check(page);
+    steps.room("Story").click();
+    assertThat(page.getByLabel("Part of the story")).isVisible();
+    Accessible.check(page);
+    steps.room("Score").click();
+    assertThat(steps.foot()).isVisible();
   }
 
   private static String timecode(Page page) {

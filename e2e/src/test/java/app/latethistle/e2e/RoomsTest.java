@@ -170,5 +170,9 @@ class RoomsTest {
         .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Remove"))
         .click();
     assertThat(page.getByText("The shelf is empty.")).isVisible();
+    Locator unused = page.getByText("are of no production any more");
+    assertThat(unused).isVisible();
+    steps.button("Clear them now").click();
+    assertThat(unused).hasCount(0);
   }
 }
