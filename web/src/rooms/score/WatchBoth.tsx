@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
+import Slider from "@mui/material/Slider";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import Hls from "hls.js";
@@ -101,14 +102,14 @@ export function WatchBoth({
           >
             {playing ? "Stop" : "Play both"}
           </Button>
-          <input
-            type="range"
+          <Slider
+            size="small"
             aria-label="Frame"
             min={0}
             max={length - 1}
             value={at}
-            onChange={(e) => goTo(Number(e.target.value))}
-            style={{ flex: 1, accentColor: ink.thistle }}
+            onChange={(_, to) => goTo(to as number)}
+            sx={{ flex: 1 }}
           />
           <Box sx={{ width: 74 }}>{timecode(at, fps)}</Box>
           <ToggleButtonGroup

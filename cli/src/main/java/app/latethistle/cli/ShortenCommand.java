@@ -8,8 +8,8 @@ import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.SongDecoder;
 import app.latethistle.media.WaveFile;
+import com.fasterxml.jackson.annotation.JsonProperty;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
@@ -20,12 +20,17 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Makes a song a wanted length out of whole bars. */
 @Command(
     name = "shorten",
     description = "Makes a song a wanted length out of whole bars, its ending kept.")
 final class ShortenCommand implements Callable<Integer> {
+  private static final JsonMapper JSON =
+      JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+
   @Spec private CommandSpec spec;
 
   @Parameters(paramLabel = "SONG", description = "A sound file, or a clip with sound.")
@@ -60,7 +65,7 @@ final class ShortenCommand implements Callable<Integer> {
     float[] made = plan.apply(SoundFile.read(song, SongDecoder::stereo));
     WaveFile.write(to, made, 2, Samples.RATE);
     if (planFile != null) {
-      Files.writeString(planFile, json(plan));
+      JSON.writeValue(planFile.toFile(), Written.of(plan));
     }
     String bars =
         plan.kept().stream()
@@ -70,34 +75,30 @@ final class ShortenCommand implements Callable<Integer> {
     return 0;
   }
 
-  private static String json(SongPlan plan) {
-    List<String> kept =
-        plan.kept().stream()
-            .map(
-                k ->
-                    String.format(
-                        Locale.ROOT,
-                        "{\"first_bar\": %d, \"last_bar\": %d, \"start_s\": %.4f, \"end_s\": %.4f}",
-                        k.firstBar(),
-                        k.lastBar(),
-                        Samples.toSeconds(k.start()),
-                        Samples.toSeconds(k.end())))
-            .toList();
-    List<String> joins =
-        plan.joins().stream()
-            .map(
-                j ->
-                    String.format(
-                        Locale.ROOT,
-                        "{\"at_s\": %.4f, \"cost\": %.3f}",
-                        Samples.toSeconds(j.at()),
-                        j.cost()))
-            .toList();
-    return String.format(
-        Locale.ROOT,
-        "{%n  \"length_s\": %.4f,%n  \"kept\": [%s],%n  \"joins\": [%s]%n}%n",
-        Samples.toSeconds(plan.length()),
-        String.join(", ", kept),
-        String.join(", ", joins));
+  /** A plan as it is written: bars from 0, times in seconds. */
+  private record Written(
+      @JsonProperty("length_s") double length, List<Kept> kept, List<Join> joins) {
+    private record Kept(
+        @JsonProperty("first_bar") int firstBar,
+        @JsonProperty("last_bar") int lastBar,
+        @JsonProperty("start_s") double start,
+        @JsonProperty("end_s") double end) {}
+
+    private record Join(@JsonProperty("at_s") double at, double cost) {}
+
+    static Written of(SongPlan plan) {
+      return new Written(
+          Samples.toSeconds(plan.length()),
+          plan.kept().stream()
+              .map(
+                  k ->
+                      new Kept(
+                          k.firstBar(),
+                          k.lastBar(),
+                          Samples.toSeconds(k.start()),
+                          Samples.toSeconds(k.end())))
+              .toList(),
+          plan.joins().stream().map(j -> new Join(Samples.toSeconds(j.at()), j.cost())).toList());
+    }
   }
 }

@@ -58,7 +58,7 @@ class ArchitectureTest {
   }
 
   @Test
-  void coreNeedsOnlyTheLanguageAndNumbers() {
+  void coreNeedsOnlyTheLanguageNumbersAndReadersOfText() {
     classes()
         .should()
         .onlyDependOnClassesThat()
@@ -70,7 +70,9 @@ class ArchitectureTest {
             "java.nio.charset",
             "java.security",
             "java.math",
-            "org.jtransforms..")
+            "org.jtransforms..",
+            "org.apache.commons.csv..",
+            "org.commonmark..")
         .check(CORE);
   }
 }

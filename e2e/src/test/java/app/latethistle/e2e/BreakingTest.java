@@ -119,10 +119,14 @@ class BreakingTest {
   }
 
   private static void aRoomThatCannotBeRead(Page page, Steps steps) {
-    page.route("**/story", route -> route.fulfill(new Route.FulfillOptions().setStatus(500)));
     steps.room("Story").click();
+    assertThat(page.getByLabel("Part of the story")).isVisible();
+    page.route(
+        "**/api/productions/*/story",
+        route -> route.fulfill(new Route.FulfillOptions().setStatus(500)));
+    page.reload();
     assertThat(page.getByText("The story could not be read.")).isVisible();
-    page.unroute("**/story");
+    page.unroute("**/api/productions/*/story");
     steps.button("Try again").click();
     assertThat(page.getByLabel("Part of the story")).isVisible();
     steps.room("Score").click();

@@ -1,11 +1,30 @@
 package app.latethistle.core.story;
 
 import app.latethistle.core.Refused;
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
 
 /** Comma-separated values after RFC 4180; semicolons and tabs are taken as commas too. */
 public final class Csv {
+  private static final CSVFormat READ =
+      CSVFormat.DEFAULT
+          .builder()
+          .setIgnoreSurroundingSpaces(true)
+          .setTrim(true)
+          .setTrailingData(true)
+          .get();
+
+  /** Where, in the library's words, a quoted field begins that does not end. */
+  private static final Pattern BEGUN = Pattern.compile("startline (\\d+)");
+
   private Csv() {}
 
   /**
@@ -16,45 +35,27 @@ public final class Csv {
    */
   public static List<List<String>> read(String text) {
     char separator = separator(text.lines().findFirst().orElse(""));
+    CSVFormat format = READ.builder().setDelimiter(separator).get();
     List<List<String>> rows = new ArrayList<>();
-    List<String> row = new ArrayList<>();
-    StringBuilder field = new StringBuilder();
-    boolean quoted = false;
-    int line = 1;
-    int quotedFrom = 0;
-    for (int i = 0; i < text.length(); i++) {
-      char c = text.charAt(i);
-      line += c == '\n' ? 1 : 0;
-      if (quoted && c == '"' && i + 1 < text.length() && text.charAt(i + 1) == '"') {
-        field.append('"');
-        i++;
-      } else if (c == '"' && (quoted || field.toString().isBlank())) {
-        field.setLength(quoted ? field.length() : 0);
-        quoted = !quoted;
-        quotedFrom = line;
-      } else if (!quoted && c == separator) {
-        row.add(field.toString().strip());
-        field.setLength(0);
-      } else if (!quoted && c == '\n') {
-        endRow(rows, row, field);
-        row = new ArrayList<>();
-      } else {
-        field.append(c);
+    try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
+      for (CSVRecord row : parser) {
+        List<String> fields = row.toList();
+        if (fields.stream().anyMatch(f -> !f.isEmpty())) {
+          rows.add(List.copyOf(fields));
+        }
       }
+    } catch (IOException | UncheckedIOException | IllegalStateException e) {
+      throw unreadable(e);
     }
-    if (quoted) {
-      throw new Refused("The quotation mark on line " + quotedFrom + " has no second one; add it.");
-    }
-    endRow(rows, row, field);
     return rows;
   }
 
-  private static void endRow(List<List<String>> rows, List<String> row, StringBuilder field) {
-    row.add(field.toString().strip());
-    field.setLength(0);
-    if (row.stream().anyMatch(f -> !f.isEmpty())) {
-      rows.add(List.copyOf(row));
-    }
+  private static Refused unreadable(Exception failure) {
+    Matcher begun = BEGUN.matcher(String.valueOf(failure.getMessage()));
+    return begun.find()
+        ? new Refused(
+            "The quotation mark on line " + begun.group(1) + " has no second one; add it.")
+        : new Refused("This is no table of values with commas between them; write it anew as CSV.");
   }
 
   private static char separator(String line) {
@@ -76,13 +77,7 @@ public final class Csv {
    * would run as a formula gets an apostrophe before it.
    */
   public static String write(List<String> row) {
-    StringBuilder line = new StringBuilder();
-    for (int i = 0; i < row.size(); i++) {
-      String field = row.get(i).matches("(?s)[=+@\\t].*") ? "'" + row.get(i) : row.get(i);
-      boolean quote = field.matches("(?s).*[\",\\n;\\t].*");
-      line.append(i == 0 ? "" : ",")
-          .append(quote ? "\"" + field.replace("\"", "\"\"") + "\"" : field);
-    }
-    return line.append("\r\n").toString();
+    Object[] fields = row.stream().map(f -> f.matches("(?s)[=+@\\t].*") ? "'" + f : f).toArray();
+    return CSVFormat.RFC4180.format(fields) + "\r\n";
   }
 }

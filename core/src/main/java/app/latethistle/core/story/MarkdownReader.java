@@ -1,79 +1,181 @@
 package app.latethistle.core.story;
 
 import app.latethistle.core.story.ScriptElement.Kind;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.regex.Pattern;
+import org.commonmark.node.AbstractVisitor;
+import org.commonmark.node.Block;
+import org.commonmark.node.BlockQuote;
+import org.commonmark.node.BulletList;
+import org.commonmark.node.Code;
+import org.commonmark.node.FencedCodeBlock;
+import org.commonmark.node.HardLineBreak;
+import org.commonmark.node.Heading;
+import org.commonmark.node.IndentedCodeBlock;
+import org.commonmark.node.ListItem;
+import org.commonmark.node.Node;
+import org.commonmark.node.OrderedList;
+import org.commonmark.node.Paragraph;
+import org.commonmark.node.SoftLineBreak;
+import org.commonmark.node.SourceSpan;
+import org.commonmark.node.Text;
+import org.commonmark.parser.IncludeSourceSpans;
+import org.commonmark.parser.Parser;
 
 /**
- * Reads Markdown: a first-level heading is the title, deeper ones are scenes, a quotation is
- * narration, "**Name:** words" or "Name: words" is spoken, list items and paragraphs are action,
- * comments are notes.
+ * Reads Markdown (CommonMark): a first-level heading is the title, deeper ones are scenes, a
+ * quotation is narration, "**Name:** words" or "Name: words" is spoken, list items and paragraphs
+ * are action, comments are notes.
  */
-final class MarkdownReader {
-  private static final Pattern COMMENT = Pattern.compile("<!--.*?-->", Pattern.DOTALL);
+final class MarkdownReader extends AbstractVisitor {
+  private static final Parser PARSER =
+      Parser.builder().includeSourceSpans(IncludeSourceSpans.BLOCKS).build();
 
-  private final String[] lines;
   private final ElementList out = new ElementList();
-  private final StringBuilder open = new StringBuilder();
-  private Kind kind = Kind.ACTION;
-  private int begun;
+  private final Node document;
+  private boolean quoted;
 
   MarkdownReader(String text) {
-    // A comment's line breaks stay, so that lines keep their numbers.
-    this.lines =
-        COMMENT
-            .matcher(text)
-            .replaceAll(comment -> comment.group().replaceAll("[^\n]", ""))
-            .split("\n", -1);
+    document = PARSER.parse(text);
   }
 
   List<ScriptElement> read() {
-    for (int i = 0; i < lines.length; i++) {
-      line(lines[i].strip(), i + 1);
-    }
-    close();
+    document.accept(this);
     return out.elements();
   }
 
-  private void line(String line, int number) {
-    if (line.isEmpty() || line.matches("[-*_]{3,}")) {
-      close();
-    } else if (line.matches("#{1,6} .*")) {
-      close();
-      boolean title = line.startsWith("# ") && out.elements().isEmpty();
-      String heading = line.replaceFirst("^#+ +", "").replaceFirst(" +#+$", "");
-      out.add(
-          title ? Kind.TITLE : Kind.SCENE, title ? heading : SceneHeading.clean(heading), number);
-    } else if (line.startsWith(">")) {
-      append(Kind.NARRATION, line.substring(1).strip(), number);
-    } else if (line.matches("([-*+]|\\d+[.)]) .*")) {
-      close();
-      // A list item is a shot, even if a colon stands in it.
-      out.add(Kind.ACTION, line.replaceFirst("^\\S+ +", ""), number);
-    } else {
-      if (new ElementList().addSpoken(line, number)) {
-        close();
+  @Override
+  public void visit(Heading heading) {
+    String text = String.join(" ", linesOf(heading));
+    boolean title = heading.getLevel() == 1 && out.elements().isEmpty();
+    out.add(
+        title ? Kind.TITLE : Kind.SCENE, title ? text : SceneHeading.clean(text), lineOf(heading));
+  }
+
+  @Override
+  public void visit(BlockQuote quote) {
+    boolean before = quoted;
+    quoted = true;
+    visitChildren(quote);
+    quoted = before;
+  }
+
+  @Override
+  public void visit(BulletList list) {
+    items(list);
+  }
+
+  @Override
+  public void visit(OrderedList list) {
+    items(list);
+  }
+
+  /**
+   * A list item is a shot, even if a colon stands in it. Lines that follow it without being
+   * indented are no part of it: in a script they are spoken.
+   */
+  private void items(Node list) {
+    for (Node item = list.getFirstChild(); item != null; item = item.getNext()) {
+      for (Node part = item.getFirstChild(); part != null; part = part.getNext()) {
+        if (part instanceof Paragraph paragraph) {
+          List<String> lines = linesOf(paragraph);
+          int its = indented(paragraph, lines.size());
+          out.add(Kind.ACTION, String.join(" ", lines.subList(0, its)), lineOf(paragraph));
+          addAll(lines.subList(its, lines.size()), lineOf(paragraph) + its);
+        } else {
+          part.accept(this);
+        }
       }
-      append(Kind.ACTION, line, number);
     }
   }
 
-  private void append(Kind next, String text, int number) {
-    if (open.length() > 0 && kind != next) {
-      close();
+  /** How many of a paragraph's lines, from the first on, are indented as far as that. */
+  private static int indented(Paragraph paragraph, int lines) {
+    List<SourceSpan> spans = paragraph.getSourceSpans();
+    int count = 1;
+    while (count < Math.min(lines, spans.size())
+        && spans.get(count).getColumnIndex() >= spans.get(0).getColumnIndex()) {
+      count++;
     }
-    if (open.length() == 0) {
-      kind = next;
-      begun = number;
-    }
-    open.append(open.length() == 0 ? "" : " ").append(text);
+    return count;
   }
 
-  private void close() {
-    String text = open.toString();
-    open.setLength(0);
-    if (!text.isEmpty() && !out.addSpoken(text, begun)) {
-      out.add(kind, kind == Kind.NARRATION ? ElementList.NARRATOR : "", text, begun);
+  @Override
+  public void visit(ListItem item) {
+    throw new IllegalStateException("Items are read with their list.");
+  }
+
+  @Override
+  public void visit(Paragraph paragraph) {
+    addAll(linesOf(paragraph), lineOf(paragraph));
+  }
+
+  /** Adds lines as one part; a line that somebody speaks begins a part of its own. */
+  private void addAll(List<String> lines, int first) {
+    int begun = 0;
+    for (int i = 0; i <= lines.size(); i++) {
+      boolean speaks = i < lines.size() && new ElementList().addSpoken(lines.get(i), first + i);
+      if (i == lines.size() || (speaks && i > begun)) {
+        add(String.join(" ", lines.subList(begun, i)), first + begun);
+        begun = i;
+      }
     }
+  }
+
+  private void add(String text, int line) {
+    if (!out.addSpoken(text, line)) {
+      out.add(
+          quoted ? Kind.NARRATION : Kind.ACTION, quoted ? ElementList.NARRATOR : "", text, line);
+    }
+  }
+
+  @Override
+  public void visit(IndentedCodeBlock block) {
+    add(block.getLiteral().strip(), lineOf(block));
+  }
+
+  @Override
+  public void visit(FencedCodeBlock block) {
+    add(block.getLiteral().strip(), lineOf(block));
+  }
+
+  /** The line of the text that a block begins on, from 1. */
+  private static int lineOf(Block block) {
+    return block.getSourceSpans().isEmpty() ? 1 : block.getSourceSpans().get(0).getLineIndex() + 1;
+  }
+
+  /** The words of a block line by line, without marks for emphasis and without comments. */
+  private static List<String> linesOf(Block block) {
+    List<String> lines = new ArrayList<>();
+    StringBuilder line = new StringBuilder();
+    block.accept(
+        new AbstractVisitor() {
+          @Override
+          public void visit(Text text) {
+            line.append(text.getLiteral());
+          }
+
+          @Override
+          public void visit(Code code) {
+            line.append(code.getLiteral());
+          }
+
+          @Override
+          public void visit(SoftLineBreak lineBreak) {
+            end();
+          }
+
+          @Override
+          public void visit(HardLineBreak lineBreak) {
+            end();
+          }
+
+          private void end() {
+            lines.add(line.toString().strip());
+            line.setLength(0);
+          }
+        });
+    lines.add(line.toString().strip());
+    return lines;
   }
 }
