@@ -5,7 +5,7 @@ import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/re
 import type { ReactNode } from "react";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Film, Master, Material, Production, Take } from "../api/client";
+import type { Film, Master, Material, Take } from "../api/client";
 import { useFilmEdit, type FilmEdit } from "../api/queries";
 import { MeetingDialog } from "../parts/meeting";
 import { NoticeLine } from "../parts/notice";
@@ -21,47 +21,7 @@ import { ShotRow } from "../rooms/takes/ShotRow";
 import { useRoom } from "../store";
 import { theme } from "../theme";
 import { film } from "./film";
-
-const production: Production = {
-  id: 3,
-  title: "Night Post",
-  width: 1920,
-  height: 1080,
-  rate: "24",
-  framesPerSecond: 24,
-  targetSeconds: 48,
-  changedAt: "2026-01-01T00:00:00Z",
-};
-
-const take = (over: Partial<Take> = {}): Take => ({
-  id: 200,
-  number: 1,
-  fileName: "shot_010_take1.mp4",
-  state: "READY",
-  reason: null,
-  frames: 130,
-  framesDone: 130,
-  seconds: 5.42,
-  rate: "24",
-  variableRate: false,
-  otherRate: false,
-  width: 1280,
-  height: 720,
-  rotation: 0,
-  sound: false,
-  still: false,
-  framing: "FILL",
-  loss: 0,
-  service: "",
-  prompt: "",
-  cost: 0,
-  rejected: false,
-  faults: [],
-  note: "",
-  measuring: 0,
-  facts: null,
-  ...over,
-});
+import { production, take } from "./server";
 
 const material = (takes: Take[]): Material => ({
   shots: [

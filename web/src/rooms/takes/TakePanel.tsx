@@ -116,6 +116,11 @@ export function TakePanel({ production, shot, take, shots, judge, onPick }: Prop
 
 function Facts({ take, production }: { take: Take; production: Production }) {
   const fps = Number(production.framesPerSecond.toFixed(3));
+  const again = useChange<void>(production.id, () =>
+    api.POST("/api/productions/{productionId}/takes/{takeId}/again", {
+      params: { path: { productionId: production.id, takeId: take.id } },
+    }),
+  );
   const rows: [string, string][] = [
     ["File", take.fileName],
     ["Length", `${take.seconds.toFixed(2)} s, ${take.frames} frames of the film`],
@@ -132,7 +137,7 @@ function Facts({ take, production }: { take: Take; production: Production }) {
         ? "fills the frame, nothing lost"
         : `${framingMeaning[take.framing]}${take.framing === "FILL" ? `: ${(take.loss * 100).toFixed(0)} % lost` : `: filling would lose ${(take.loss * 100).toFixed(0)} %`}`,
     ],
-    ["Sound", take.sound ? "has sound, not used" : "none"],
+    ["Sound", take.sound ? "has a sound of its own" : "none"],
   ];
   return (
     <Box
@@ -152,6 +157,11 @@ function Facts({ take, production }: { take: Take; production: Production }) {
       {take.reason && (
         <Box sx={{ gridColumn: "1 / 3", color: ink.rust }} role="alert">
           {take.reason}
+          {take.state === "REFUSED" && (
+            <Button sx={{ display: "block", mt: 1 }} onClick={() => again.mutate()}>
+              Try it again
+            </Button>
+          )}
         </Box>
       )}
     </Box>

@@ -23,8 +23,8 @@ import javax.imageio.stream.ImageOutputStream;
 
 /** Frames to and from JPEG. */
 public final class Jpeg {
-  private static final byte[] LUMA = limited(0, 16, 219);
-  private static final byte[] CHROMA = limited(128, 128, 224);
+  private static final byte[] LUMA = toLimitedRange(0, 16, 219);
+  private static final byte[] CHROMA = toLimitedRange(128, 128, 224);
 
   static {
     ImageIO.setUseCache(false);
@@ -41,7 +41,7 @@ public final class Jpeg {
   private Jpeg() {}
 
   /** Codes of full range as those of limited range: 0 to 255 become {@code span} codes. */
-  private static byte[] limited(int zero, int limitedZero, int span) {
+  private static byte[] toLimitedRange(int zero, int limitedZero, int span) {
     byte[] table = new byte[256];
     for (int v = 0; v < 256; v++) {
       table[v] = (byte) Math.round(limitedZero + (v - zero) * span / 255.0);

@@ -68,12 +68,17 @@ public final class Api {
     return send("DELETE", path, BodyPublishers.noBody(), "application/json");
   }
 
-  /** Brings a file into a production. */
+  /** Sends a text as if it were JSON. */
+  Answer text(String path, String body) {
+    return send("POST", path, BodyPublishers.ofString(body), "application/json");
+  }
+
   /** Sends bytes as they are. */
   public Answer bytes(String path, byte[] bytes) {
     return send("POST", path, BodyPublishers.ofByteArray(bytes), "application/octet-stream");
   }
 
+  /** Brings a file into a production. */
   public Answer bring(long production, String name, byte[] bytes) {
     String query = URLEncoder.encode(name, StandardCharsets.UTF_8);
     return send(

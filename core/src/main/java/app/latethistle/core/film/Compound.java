@@ -13,7 +13,6 @@ import java.util.function.BiFunction;
  * @param edits each fits the film that those before it leave
  */
 public record Compound(String label, List<Edit> edits) implements Edit {
-  /** Copies the list. */
   public Compound {
     edits = List.copyOf(edits);
   }

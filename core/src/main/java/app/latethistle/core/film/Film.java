@@ -36,8 +36,6 @@ public record Film(
   public static final String END = "";
 
   /**
-   * Copies the lists.
-   *
    * @throws IllegalArgumentException if the number of joints does not fit the placements, or two
    *     items have one id
    */

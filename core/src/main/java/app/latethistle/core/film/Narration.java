@@ -16,7 +16,6 @@ public record Narration(List<Line> lines) {
   /** No voice. */
   public static final Narration EMPTY = new Narration(List.of());
 
-  /** Copies the list. */
   public Narration {
     lines = List.copyOf(lines);
   }
@@ -71,7 +70,6 @@ public record Narration(List<Line> lines) {
    * @param start what its first word is tied to
    */
   public record Line(String id, int number, List<Word> words, long length, Start start) {
-    /** Copies the list. */
     public Line {
       words = List.copyOf(words);
     }

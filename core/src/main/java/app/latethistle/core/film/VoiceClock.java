@@ -45,7 +45,6 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
     }
   }
 
-  /** Copies the lists. */
   public VoiceClock {
     lines = List.copyOf(lines);
     overlaps = List.copyOf(overlaps);

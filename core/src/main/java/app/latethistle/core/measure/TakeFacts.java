@@ -45,7 +45,6 @@ public record TakeFacts(
   /** Frames from one sample of sharpness to the next. */
   public static final int SHARPNESS_STEP = 4;
 
-  /** Copies the lists. */
   public TakeFacts {
     frozen = List.copyOf(frozen);
     black = List.copyOf(black);

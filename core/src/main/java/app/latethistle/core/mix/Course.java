@@ -92,7 +92,6 @@ public sealed interface Course {
    * @param cuts what is left out, in samples of the reading
    */
   record Tightened(List<SampleRange> cuts) implements Course {
-    /** Copies the list. */
     public Tightened {
       cuts = List.copyOf(cuts);
     }

@@ -20,7 +20,6 @@ public record Mix(List<Part> parts, long length, long fade) {
     return new Mix(List.of(), length, 0);
   }
 
-  /** Copies the list. */
   public Mix {
     parts = List.copyOf(parts);
   }

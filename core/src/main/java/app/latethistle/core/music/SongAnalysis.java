@@ -15,7 +15,6 @@ public record SongAnalysis(BeatGrid grid, List<Section> sections, List<KeyMoment
   /** Of a song without a beat. */
   public static final SongAnalysis NOTHING = new SongAnalysis(BeatGrid.EMPTY, List.of(), List.of());
 
-  /** Copies the lists. */
   public SongAnalysis {
     sections = List.copyOf(sections);
     moments = List.copyOf(moments);

@@ -45,7 +45,6 @@ public record SongPlan(List<Kept> kept, List<Join> joins, long length, double co
    */
   public record Join(long at, double cost) {}
 
-  /** Copies the lists. */
   public SongPlan {
     kept = List.copyOf(kept);
     joins = List.copyOf(joins);

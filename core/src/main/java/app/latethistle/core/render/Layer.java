@@ -92,7 +92,6 @@ public sealed interface Layer {
    * @param parts in order, none over another
    */
   record Sequence(List<Part> parts) implements Layer {
-    /** Copies the list. */
     public Sequence {
       parts = List.copyOf(parts);
     }
@@ -141,7 +140,6 @@ public sealed interface Layer {
    * @param overs lower ones first
    */
   record Stack(Layer base, List<Over> overs) implements Layer {
-    /** Copies the list. */
     public Stack {
       overs = List.copyOf(overs);
     }

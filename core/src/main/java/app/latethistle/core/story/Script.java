@@ -13,7 +13,6 @@ public record Script(List<ScriptElement> elements) {
   /** The longest script read, in characters: some hundred pages. */
   public static final int LONGEST = 400_000;
 
-  /** Copies the list. */
   public Script {
     elements = List.copyOf(elements);
   }

@@ -60,7 +60,6 @@ public record Sheets(List<Person> people, List<Place> places, Look look, List<St
     }
   }
 
-  /** Copies the lists. */
   public Sheets {
     people = List.copyOf(people);
     places = List.copyOf(places);

@@ -25,7 +25,6 @@ public record Story(
   /** How alike a line must be to the one it was, to keep its shots. */
   private static final double SAME_LINE = 0.4;
 
-  /** Copies the lists. */
   public Story {
     sounds = List.copyOf(sounds);
     givenOut = List.copyOf(givenOut);

@@ -16,7 +16,6 @@ public record Alignment(List<SpokenWord> words, List<SampleRange> strays, double
   /** The least fit of a reading that is taken for a reading of its text. */
   public static final double FITS = 0.15;
 
-  /** Copies the lists. */
   public Alignment {
     words = List.copyOf(words);
     strays = List.copyOf(strays);

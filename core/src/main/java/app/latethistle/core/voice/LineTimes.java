@@ -32,7 +32,6 @@ public record LineTimes(List<SampleRange> places, List<Overlap> overlaps) {
   /** Two lines that sound at the same time for so many samples. */
   public record Overlap(int first, int second, long samples) {}
 
-  /** Copies the lists. */
   public LineTimes {
     places = List.copyOf(places);
     overlaps = List.copyOf(overlaps);

@@ -21,7 +21,6 @@ public record ModelReading(MonoSound sound, List<Word> words) {
    */
   public record Word(String text, double start, double end) {}
 
-  /** Copies the list. */
   public ModelReading {
     words = List.copyOf(words);
   }

@@ -197,7 +197,7 @@ public class BringIn {
       take.madeBy(origin);
     }
     takes.save(take);
-    picks.settle(shot);
+    picks.refresh(shot);
     jobs.enqueue(prepareTake, take.id());
     return Became.TAKE;
   }

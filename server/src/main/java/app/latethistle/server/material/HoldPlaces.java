@@ -101,7 +101,7 @@ public class HoldPlaces {
             .orElseGet(() -> new TakeEntry(shot, 0, words, medium, facts.framesAt(rate)));
     take.holdPlace(words, medium);
     takes.saveAndFlush(take);
-    picks.settle(shot);
+    picks.refresh(shot);
     events.publishEvent(new TakeReady(take.productionId(), shotId, take.id()));
   }
 }

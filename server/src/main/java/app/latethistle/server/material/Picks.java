@@ -18,7 +18,7 @@ class Picks {
    * used is the pick for now: one that is not rejected, and a placeholder only if there is no
    * other.
    */
-  void settle(Shot shot) {
+  void refresh(Shot shot) {
     List<TakeEntry> usable =
         takes.findByShotIdOrderByNumberAscIdAsc(shot.id()).stream()
             .filter(t -> t.state() != State.REFUSED)

@@ -84,7 +84,7 @@ class PrepareTake {
           take -> {
             take.refuse(why);
             takes.flush();
-            picks.settle(shots.get(take.productionId(), take.shotId()));
+            picks.refresh(shots.get(take.productionId(), take.shotId()));
           });
     }
 

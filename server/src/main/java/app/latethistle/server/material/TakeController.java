@@ -91,11 +91,11 @@ class TakeController {
             .orElseGet(() -> shots.save(new Shot(productionId, key, old.title())));
     take.moveTo(shot, change.take());
     takes.flush();
-    picks.settle(shot);
+    picks.refresh(shot);
     if (takes.findByShotIdOrderByNumberAscIdAsc(old.id()).isEmpty()) {
       shots.delete(old);
     } else {
-      picks.settle(old);
+      picks.refresh(old);
     }
   }
 
@@ -116,7 +116,7 @@ class TakeController {
         said.faults() == null ? take.faults() : said.faults(),
         note);
     takes.flush();
-    picks.settle(shots.get(productionId, take.shotId()));
+    picks.refresh(shots.get(productionId, take.shotId()));
   }
 
   /** Up to 24 pictures of a take side by side, for playing it small; 8 in a row. */
@@ -164,7 +164,7 @@ class TakeController {
     TakeEntry take = takes.get(productionId, takeId);
     take.again();
     takes.flush();
-    picks.settle(shots.get(productionId, take.shotId()));
+    picks.refresh(shots.get(productionId, take.shotId()));
     jobs.enqueue(prepareTake, takeId);
   }
 }

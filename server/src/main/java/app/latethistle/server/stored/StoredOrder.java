@@ -55,16 +55,10 @@ public record StoredOrder(Program program, Mix mix) {
     }
   }
 
-  private record Span(long start, long end) {
-    SampleRange get() {
-      return new SampleRange(start, end);
-    }
-  }
-
-  private record Tightened(List<Span> cuts) implements Passage {
+  private record Tightened(List<StoredSamples> cuts) implements Passage {
     @Override
     public Course get() {
-      return new Course.Tightened(cuts.stream().map(Span::get).toList());
+      return new Course.Tightened(cuts.stream().map(StoredSamples::range).toList());
     }
   }
 
@@ -95,8 +89,7 @@ public record StoredOrder(Program program, Mix mix) {
           StoredItems.Running.of(r.run()), r.in(), r.material(), r.lead(), r.picture());
     }
     return new Tightened(
-        ((Course.Tightened) course)
-            .cuts().stream().map(cut -> new Span(cut.start(), cut.end())).toList());
+        ((Course.Tightened) course).cuts().stream().map(StoredSamples::of).toList());
   }
 
   /** An order of any format. */
@@ -159,7 +152,10 @@ public record StoredOrder(Program program, Mix mix) {
 
   private static Part line(JsonNode line) {
     List<SampleRange> cuts =
-        line.get("cuts").valueStream().map(cut -> Json.as(cut, Span.class).get()).toList();
+        line.get("cuts")
+            .valueStream()
+            .map(cut -> Json.as(cut, StoredSamples.class).range())
+            .toList();
     return new Part(
         Bus.VOICE,
         line.get("reading").asString(),

@@ -24,25 +24,15 @@ public final class StoredReading {
 
   private record Word(String text, long start, long end, double confidence) {}
 
-  private record Span(long start, long end) {
-    static List<Span> of(List<SampleRange> ranges) {
-      return ranges.stream().map(r -> new Span(r.start(), r.end())).toList();
-    }
-
-    SampleRange get() {
-      return new SampleRange(start, end);
-    }
-  }
-
   private record Facts(
       double wordsPerMinute, double loudness, double peak, int clipped, double noise) {}
 
   private record Stored(
       long length,
       List<Word> words,
-      List<Span> strays,
+      List<StoredSamples> strays,
       double fit,
-      List<Span> pauses,
+      List<StoredSamples> pauses,
       Facts facts) {}
 
   /** What was heard, as text. */
@@ -55,9 +45,9 @@ public final class StoredReading {
             heard.alignment.words().stream()
                 .map(w -> new Word(w.text(), w.start(), w.end(), w.confidence()))
                 .toList(),
-            Span.of(heard.alignment.strays()),
+            StoredSamples.of(heard.alignment.strays()),
             heard.alignment.fit(),
-            Span.of(heard.pauses),
+            StoredSamples.of(heard.pauses),
             new Facts(f.wordsPerMinute(), f.loudness(), f.peak(), f.clipped(), f.noise())));
   }
 
@@ -73,9 +63,9 @@ public final class StoredReading {
             s.words.stream()
                 .map(w -> new SpokenWord(w.text, w.start, w.end, w.confidence))
                 .toList(),
-            s.strays.stream().map(Span::get).toList(),
+            s.strays.stream().map(StoredSamples::range).toList(),
             s.fit),
-        s.pauses.stream().map(Span::get).toList(),
+        s.pauses.stream().map(StoredSamples::range).toList(),
         new ReadingFacts(f.wordsPerMinute, f.loudness, f.peak, f.clipped, f.noise));
   }
 }

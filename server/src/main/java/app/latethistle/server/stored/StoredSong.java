@@ -23,9 +23,7 @@ public final class StoredSong {
 
   private record Heard(List<Sounding> sections, List<Moment> moments) {}
 
-  private record Sung(List<Span> sung) {}
-
-  private record Span(long start, long end) {}
+  private record Sung(List<StoredSamples> sung) {}
 
   private record Paces(List<Double> speeds) {}
 
@@ -93,7 +91,7 @@ public final class StoredSong {
   /** Where somebody sings, as text. */
   public static String writeSung(List<SungPart> parts) {
     return Json.write(
-        FORMAT, new Sung(parts.stream().map(p -> new Span(p.start(), p.end())).toList()));
+        FORMAT, new Sung(parts.stream().map(p -> new StoredSamples(p.start(), p.end())).toList()));
   }
 
   /** Where somebody sings, of any format. */
@@ -101,8 +99,8 @@ public final class StoredSong {
     JsonNode tree = checked(text);
     JsonNode list = tree.isArray() ? tree : tree.get("sung");
     return list.valueStream()
-        .map(p -> Json.as(p, Span.class))
-        .map(p -> new SungPart(p.start, p.end))
+        .map(p -> Json.as(p, StoredSamples.class))
+        .map(p -> new SungPart(p.start(), p.end()))
         .toList();
   }
 

@@ -113,7 +113,7 @@ public class StoryService {
       versions.forgetUpTo(productionId, place - KEPT);
       row.goTo(place);
     }
-    return settle(productionId);
+    return written(productionId);
   }
 
   /** Takes the last change back. */
@@ -137,11 +137,11 @@ public class StoryService {
           by < 0 ? "There is no change to take back." : "There is no change to make again.");
     }
     row.goTo(row.done() + by);
-    return settle(productionId);
+    return written(productionId);
   }
 
   /** Writes what is changed and matches the shots with those that takes gather under. */
-  private State settle(long productionId) {
+  private State written(long productionId) {
     rows.flush();
     versions.flush();
     State state = state(productionId);
