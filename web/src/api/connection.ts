@@ -23,15 +23,22 @@ export function connect(tell: (told: Told) => void): Connection {
     name: "late-thistle-events",
   });
   const say = (wanted: Wanted) => worker.port.postMessage(wanted);
+  let listening: Wanted = "bye";
   const bye = () => say("bye");
+  const again = () => say(listening);
   worker.port.onmessage = ({ data }: MessageEvent<Told>) => tell(data);
   worker.port.start();
-  // A tab that is closed has no time to unmount anything.
+  // A tab that is closed has no time to unmount anything; one that is gone back to is not mounted.
   window.addEventListener("pagehide", bye);
+  window.addEventListener("pageshow", again);
   return {
-    listen: (production) => say({ production }),
+    listen: (production) => {
+      listening = { production };
+      again();
+    },
     close: () => {
       window.removeEventListener("pagehide", bye);
+      window.removeEventListener("pageshow", again);
       bye();
       worker.port.close();
     },

@@ -12,8 +12,19 @@ interface Reading {
 /** Readings that come sooner than this are not waited for in sight. */
 const SHOWN_AFTER = 400;
 
-/** In the place of a room whose data is not here: why not, and how to get it. */
-export function NotYet({ what, of }: { what: string; of: readonly Reading[] }) {
+/**
+ * In the place of a room, or of a panel at its side, whose data is not here: why not, and how to get
+ * it.
+ */
+export function NotYet({
+  what,
+  of,
+  panel = false,
+}: {
+  what: string;
+  of: readonly Reading[];
+  panel?: boolean;
+}) {
   const failed = of.find((r) => r.error !== null)?.error;
   const [shown, setShown] = useState(false);
   useEffect(() => {
@@ -27,13 +38,14 @@ export function NotYet({ what, of }: { what: string; of: readonly Reading[] }) {
         says={failed.message}
         act="Try again"
         onAct={() => of.forEach((r) => void r.refetch())}
+        panel={panel}
       />
     );
   }
   return (
-    <Box sx={{ height: "100%", bgcolor: ink.sheet }}>
+    <Box sx={panel ? {} : { height: "100%", bgcolor: ink.sheet }}>
       {shown && (
-        <Box role="status" sx={{ p: 20, maxWidth: 420, color: ink.ink2 }}>
+        <Box role="status" sx={{ p: panel ? 4 : 20, maxWidth: 420, color: ink.ink2 }}>
           {what} is being read
           <LinearProgress sx={{ mt: 2 }} aria-label={`${what} is being read`} />
         </Box>

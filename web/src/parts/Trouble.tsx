@@ -9,16 +9,27 @@ export function Trouble({
   says,
   act,
   onAct,
+  panel = false,
 }: {
   title: string;
   says: string;
   act: string;
   onAct: () => void;
+  /** Whether it stands at the side of a room rather than in its place. */
+  panel?: boolean;
 }) {
   return (
-    <Box role="alert" sx={{ height: "100%", bgcolor: ink.sheet, p: 20 }}>
+    <Box role="alert" sx={panel ? { p: 4 } : { height: "100%", bgcolor: ink.sheet, p: 20 }}>
       <Box sx={{ maxWidth: 560 }}>
-        <Box sx={{ ...fraunces, fontSize: 26, lineHeight: "36px", mb: 2 }}>{title}</Box>
+        <Box
+          sx={
+            panel
+              ? { typography: "h2", mb: 1 }
+              : { ...fraunces, fontSize: 26, lineHeight: "36px", mb: 2 }
+          }
+        >
+          {title}
+        </Box>
         <Box sx={{ fontSize: 15, lineHeight: "22px", color: ink.ink2, mb: 4 }}>{says}</Box>
         <Button variant="contained" color="primary" onClick={onAct}>
           {act}

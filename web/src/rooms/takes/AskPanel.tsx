@@ -10,6 +10,7 @@ import { useAskForTakes, useEstimate } from "../../api/asking";
 import { api, type Asked, type Production, type Shot } from "../../api/client";
 import { useChange, useRequests, useServices } from "../../api/queries";
 import { Labelled } from "../../parts/Labelled";
+import { NotYet } from "../../parts/NotYet";
 import { NumberField } from "../../parts/NumberField";
 import { plural } from "../../parts/words";
 import { ink } from "../../theme";
@@ -28,7 +29,8 @@ interface Props {
 
 /** Asks a service for takes, and shows what is asked for and how far it is. */
 export function AskPanel({ production, shots, current }: Props) {
-  const services = useServices().data ?? [];
+  const reading = useServices();
+  const services = reading.data ?? [];
   const requests = useRequests(production.id).data ?? [];
   const [name, setName] = useState<string | null>(null);
   const [asked, setWhich] = useState<Which | null>(null);
@@ -60,7 +62,7 @@ export function AskPanel({ production, shots, current }: Props) {
       ? api.POST("/api/productions/{productionId}/requests/{id}/cancel", { params })
       : api.POST("/api/productions/{productionId}/requests/{id}/again", { params });
   });
-  if (!service) return null;
+  if (!service) return <NotYet panel what="The list of services" of={[reading]} />;
   const profile = service.profile;
   const stills =
     which === "this" && current ? current.takes.filter((t) => t.still && t.state === "READY") : [];

@@ -3,14 +3,16 @@ import Button from "@mui/material/Button";
 import { Fragment } from "react";
 import type { Production } from "../../api/client";
 import { useLedger } from "../../api/queries";
+import { NotYet } from "../../parts/NotYet";
 import { useNotice } from "../../parts/notice";
 import { fraunces, ink } from "../../theme";
 
 /** What takes cost and were good for, what is still awaited, what to ask for again. */
 export function Ledger({ production }: { production: Production }) {
-  const page = useLedger(production.id).data;
+  const reading = useLedger(production.id);
+  const page = reading.data;
   const tell = useNotice((s) => s.tell);
-  if (!page) return null;
+  if (!page) return <NotYet panel what="The ledger" of={[reading]} />;
   const used = page.services.filter((s) => s.takes > 0 || s.spent > 0 || s.success >= 0);
   const copy = async () => {
     const text = page.retakes.map((r) => `${r.label}: ${r.reason}\n${r.prompt}`).join("\n\n");

@@ -127,6 +127,17 @@ public final class Films {
   }
 
   /** Some way to run. */
+  /** A film whose shots run in several ways, resolved. */
+  static Resolved running(Random random) {
+    Film film = film(random);
+    for (Placement shot : film.placements()) {
+      if (random.nextInt(3) > 0) {
+        film = SetAspect.of(Aspect.RUN, shot.id(), run(random)).apply(film);
+      }
+    }
+    return resolved(film);
+  }
+
   static Run run(Random random) {
     return new Run(
         List.of(Run.Way.values()).get(random.nextInt(4)),

@@ -11,16 +11,6 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 /** What a limit allows is done, and one frame further is refused, in random films. */
 class LimitsTest {
-  private static Resolved film(Random random) {
-    Film film = Films.film(random);
-    for (Placement shot : film.placements()) {
-      if (random.nextInt(3) > 0) {
-        film = SetAspect.of(Aspect.RUN, shot.id(), Films.run(random)).apply(film);
-      }
-    }
-    return Films.resolved(film);
-  }
-
   private static void holds(Resolved film, Limits limits, LongFunction<Edit> edit) {
     long most = limits.most() == Limits.OPEN ? film.cutting().length() + 50 : limits.most();
     for (long frame : new long[] {limits.least(), most}) {
@@ -38,7 +28,7 @@ class LimitsTest {
   @MethodSource("app.latethistle.core.Seeds#many")
   void rollAndSlide(long seed) {
     Random random = new Random(seed);
-    Resolved film = film(random);
+    Resolved film = Films.running(random);
     int shots = film.film().placements().size();
     for (int i = 1; i < shots; i++) {
       int at = i;
@@ -52,7 +42,7 @@ class LimitsTest {
   @ParameterizedTest
   @MethodSource("app.latethistle.core.Seeds#many")
   void ripple(long seed) {
-    Resolved film = film(new Random(seed));
+    Resolved film = Films.running(new Random(seed));
     for (int i = 0; i < film.film().placements().size(); i++) {
       int at = i;
       holds(film, Limits.rippleEnd(film, i), frame -> Trims.rippleEnd(film, at, Tie.free(frame)));

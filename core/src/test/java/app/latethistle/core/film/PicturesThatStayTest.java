@@ -44,21 +44,11 @@ class PicturesThatStayTest {
     return pictures;
   }
 
-  private static Resolved film(Random random) {
-    Film film = Films.film(random);
-    for (Placement shot : film.placements()) {
-      if (random.nextInt(3) > 0) {
-        film = SetAspect.of(Aspect.RUN, shot.id(), Films.run(random)).apply(film);
-      }
-    }
-    return Films.resolved(film);
-  }
-
   @ParameterizedTest
   @MethodSource("app.latethistle.core.Seeds#many")
   void aSplitChangesNothingThatIsSeen(long seed) {
     Random random = new Random(seed);
-    Resolved film = film(random);
+    Resolved film = Films.running(random);
     List<String> before = pictures(film);
     for (int i = 0; i < 8; i++) {
       int place = random.nextInt(film.film().placements().size());
@@ -75,7 +65,7 @@ class PicturesThatStayTest {
   @MethodSource("app.latethistle.core.Seeds#many")
   void whatIsOnBothSidesOfARolledCutStays(long seed) {
     Random random = new Random(seed);
-    Resolved film = film(random);
+    Resolved film = Films.running(random);
     int made = 0;
     for (int i = 0; i < 8 && film.film().placements().size() > 1; i++) {
       int joint = 1 + random.nextInt(film.film().placements().size() - 1);
@@ -103,7 +93,7 @@ class PicturesThatStayTest {
   @MethodSource("app.latethistle.core.Seeds#many")
   void aShotThatSlidesShowsTheSame(long seed) {
     Random random = new Random(seed);
-    Resolved film = film(random);
+    Resolved film = Films.running(random);
     int n = film.film().placements().size();
     if (n < 3) {
       return;
@@ -129,7 +119,7 @@ class PicturesThatStayTest {
   @MethodSource("app.latethistle.core.Seeds#many")
   void aRippleKeepsWhatIsLeftOfItsShotAndAllOthers(long seed) {
     Random random = new Random(seed);
-    Resolved film = film(random);
+    Resolved film = Films.running(random);
     int place = random.nextInt(film.film().placements().size());
     FrameRange range = film.range(place);
     boolean start = random.nextBoolean();

@@ -1,7 +1,37 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.film.Cutting;
+import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Overlay;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Reasons;
+import app.latethistle.core.film.Tie;
+import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.SampleRange;
+import app.latethistle.core.time.Samples;
+import app.latethistle.core.voice.Stress;
+import app.latethistle.server.film.FilmView.ClockView;
+import app.latethistle.server.film.FilmView.HeardWord;
+import app.latethistle.server.film.FilmView.JointView;
+import app.latethistle.server.film.FilmView.MarkerView;
+import app.latethistle.server.film.FilmView.OutsideView;
+import app.latethistle.server.film.FilmView.OverlayView;
+import app.latethistle.server.film.FilmView.PlacedView;
+import app.latethistle.server.film.FilmView.ProblemView;
+import app.latethistle.server.film.FilmView.ReachView;
+import app.latethistle.server.film.FilmView.SoundView;
+import app.latethistle.server.film.FilmView.SpokenView;
+import app.latethistle.server.film.FilmView.TieKind;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Shots;
+import app.latethistle.server.material.Song;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -19,13 +49,251 @@ class FilmViews {
     this.remedies = remedies;
   }
 
-  FilmView of(FilmState state) {
-    return FilmView.of(state, shotsOf(state.production().id()), cuts.outside(state), remedies);
-  }
-
   /** A production's shots by id. */
   Map<Long, Shot> shotsOf(long productionId) {
     return shots.findByProductionId(productionId).stream()
         .collect(Collectors.toMap(Shot::id, s -> s));
+  }
+
+  /** A film as it is shown. */
+  FilmView of(FilmState state) {
+    Map<Long, Shot> shots = shotsOf(state.production().id());
+    Film film = state.film();
+    List<PlacedView> placed = new ArrayList<>();
+    for (int i = 0; i < film.placements().size(); i++) {
+      placed.add(placed(state, shots, i, film.placements().get(i), state.cutting().rangeOf(i)));
+    }
+    List<JointView> joints = new ArrayList<>();
+    List<String> reasons = reasons(state);
+    for (int j = 0; j < film.joints().size(); j++) {
+      ReachView reach = ReachView.of(state.resolved(), j);
+      joints.add(
+          joint(state, film.ties().get(j), state.cutting().frames().get(j), reasons.get(j), reach));
+    }
+    return new FilmView(
+        state.production().revision(),
+        state.log().undoLabel(),
+        state.log().redoLabel(),
+        state.cutting().length(),
+        Samples.toSeconds(film.music().start()),
+        film.finish().end().frames(),
+        placed,
+        joints,
+        overlays(state, shots),
+        sounds(state, shots),
+        markers(state),
+        state.cutting().problems().stream().map(p -> problem(state, p, placed)).toList(),
+        cuts.outside(state).stream()
+            .map(s -> new OutsideView(s.id(), s.label(), s.title(), s.pickId()))
+            .toList(),
+        clock(state),
+        state.cutting().voice().lines().stream()
+            .filter(VoiceClock.Spoken::isHeard)
+            .map(line -> spoken(line, state.production().rate()))
+            .toList());
+  }
+
+  private static List<String> reasons(FilmState state) {
+    Song song = state.song().orElse(null);
+    return new Reasons(
+            state.grid(),
+            song == null ? List.of() : song.sections(),
+            song == null ? List.of() : song.moments(),
+            state.production().rate())
+        .of(state.film(), state.cutting());
+  }
+
+  private static SpokenView spoken(VoiceClock.Spoken line, FrameRate rate) {
+    List<HeardWord> words = new ArrayList<>();
+    for (int w = 0; w < line.words().size(); w++) {
+      SampleRange at = line.words().get(w).at();
+      if (at.length() > 0) {
+        words.add(
+            new HeardWord(
+                w,
+                line.words().get(w).text(),
+                Stress.isOn(line.words().get(w).text()),
+                frames(at.start(), rate),
+                frames(at.end(), rate),
+                rate.nearestFrame(at.start()),
+                rate.nearestFrame(at.end())));
+      }
+    }
+    return new SpokenView(
+        line.id(),
+        line.number(),
+        frames(line.at().start(), rate),
+        frames(line.at().end(), rate),
+        words);
+  }
+
+  /** A sample of the film in frames, to a thousandth. */
+  private static double frames(long sample, FrameRate rate) {
+    return Math.round(Samples.toSeconds(sample) * rate.perSecond() * 1000) / 1000.0;
+  }
+
+  private static PlacedView placed(
+      FilmState state, Map<Long, Shot> shots, int place, Placement p, FrameRange range) {
+    Shot shot = p.hasPicture() ? shots.get(Long.valueOf(p.shot())) : null;
+    Take take = state.takes().get(p.take());
+    FrameRange shown =
+        p.run().shown(p.in(), take == null ? Long.MAX_VALUE / 4 : take.frames(), range.length());
+    return new PlacedView(
+        place,
+        p.id(),
+        p.hasPicture() ? Long.parseLong(p.shot()) : 0,
+        shot == null ? (p.hasPicture() ? "?" : "gap") : shot.label(),
+        shot == null ? "" : shot.title(),
+        p.hasPicture() ? Long.parseLong(p.take()) : 0,
+        shown.start(),
+        shown.length(),
+        take == null ? 0 : take.frames(),
+        p.framing().own().fit(),
+        p.locked(),
+        Speed.of(p.run(), range.length()),
+        state.sounding().contains(p.take()),
+        p.heard(),
+        p.held().group(),
+        range.start(),
+        range.end());
+  }
+
+  private static List<OverlayView> overlays(FilmState state, Map<Long, Shot> shots) {
+    List<OverlayView> overlays = new ArrayList<>();
+    for (Overlay o : state.film().overlays()) {
+      FrameRange range = state.cutting().beside().overlays().get(o.name());
+      // One whose tie is lost is kept at the film's end, where it can be taken hold of.
+      FrameRange shown =
+          range != null
+              ? range
+              : new FrameRange(
+                  Math.max(0, state.cutting().length() - 1), Math.max(1, state.cutting().length()));
+      overlays.add(
+          new OverlayView(
+              placed(state, shots, -1, o.placement(), shown),
+              o.layer(),
+              o.lie().opacity(),
+              o.lie().size(),
+              o.lie().x(),
+              o.lie().y(),
+              joint(state, o.start(), shown.start()),
+              joint(state, o.end(), shown.end())));
+    }
+    return overlays;
+  }
+
+  private static List<SoundView> sounds(FilmState state, Map<Long, Shot> shots) {
+    return state.film().sounds().stream()
+        .map(
+            s -> {
+              String stem = s.id().replaceFirst("~\\d+$", "");
+              Shot shot = stem.matches("\\d+") ? shots.get(Long.valueOf(stem)) : null;
+              long frame = state.cutting().beside().sounds().getOrDefault(s.id(), 0L);
+              return new SoundView(
+                  s.id(),
+                  shot == null ? "?" : shot.label(),
+                  Long.parseLong(s.take()),
+                  joint(state, s.start(), frame),
+                  s.length(),
+                  s.gain());
+            })
+        .toList();
+  }
+
+  private static List<MarkerView> markers(FilmState state) {
+    return state.film().markers().stream()
+        .map(
+            m -> {
+              long frame = state.cutting().beside().markers().getOrDefault(m.id(), 0L);
+              return new MarkerView(m.id(), joint(state, m.at(), frame), m.note());
+            })
+        .sorted(Comparator.comparingLong(m -> m.at().frame()))
+        .toList();
+  }
+
+  private static JointView joint(FilmState state, Tie tie, long frame) {
+    return joint(state, tie, frame, "", null);
+  }
+
+  private static JointView joint(
+      FilmState state, Tie tie, long frame, String reason, ReachView reach) {
+    BeatGrid grid = state.grid();
+    if (tie instanceof Tie.OnWord on) {
+      return new JointView(
+          frame,
+          TieKind.WORD,
+          -1,
+          on.offset(),
+          false,
+          0,
+          0,
+          on.line(),
+          on.word(),
+          on.edge(),
+          reason,
+          reach);
+    }
+    if (tie instanceof Tie.OnBeat on && on.beat() < grid.size()) {
+      return new JointView(
+          frame,
+          TieKind.BEAT,
+          on.beat(),
+          on.offset(),
+          grid.isDownbeat(on.beat()),
+          grid.barOf(on.beat()),
+          grid.placeOf(on.beat()),
+          "",
+          -1,
+          null,
+          reason,
+          reach);
+    }
+    return new JointView(frame, TieKind.FREE, -1, 0, false, 0, 0, "", -1, null, reason, reach);
+  }
+
+  private ProblemView problem(FilmState state, Cutting.Problem p, List<PlacedView> placed) {
+    String label = placed.get(p.place()).label();
+    String shot = "Shot " + label;
+    String cut = "The cut out of shot " + label;
+    String text =
+        switch (p.kind()) {
+          case OUT_OF_MATERIAL -> shot + " is " + p.frames() + " f short: its last frame is held";
+          case TIE_NOT_HONOURED -> cut + " cannot keep its beat: " + p.frames() + " f off";
+          case BEAT_MISSING ->
+              cut + " is tied to a beat this song does not have: cut again, or tie it anew";
+          case TIED_IN_CIRCLE ->
+              cut
+                  + " hangs on a line that is to start with the shot after it:"
+                  + " tie one of the two to something else";
+          case WORD_MISSING -> cut + " is tied to a word that is not read: tie it anew";
+          case INSIDE_WORD -> cut + " falls inside a word, " + p.frames() + " f from its end";
+          case LINE_PAST_END ->
+              "The voice goes on "
+                  + p.frames()
+                  + " f after the film's end: start its last line sooner";
+          case NOT_PLACED ->
+              "Something over or beside the cut has no place in the film any more: tie it anew or take it out";
+          case TAKE_MISSING -> shot + " has lost its take: black is shown";
+        };
+    return new ProblemView(p.kind(), p.place(), p.frames(), text, remedies.of(state, p, placed));
+  }
+
+  private static ClockView clock(FilmState state) {
+    BeatGrid grid = state.grid();
+    FrameRate rate = state.production().rate();
+    double[] beats = new double[grid.size()];
+    long[] frames = new long[grid.size()];
+    for (int i = 0; i < beats.length; i++) {
+      beats[i] = frames(grid.sampleOf(i) - state.film().music().start(), rate);
+      frames[i] = Cutting.frameOfBeat(i, state.film().music(), grid, rate);
+    }
+    return new ClockView(
+        state.song().map(s -> s.id()).orElse(null),
+        state.song().map(s -> s.title()).orElse(""),
+        grid.bpm(),
+        grid.beatsPerBar(),
+        grid.firstDownbeat(),
+        beats,
+        frames);
   }
 }
