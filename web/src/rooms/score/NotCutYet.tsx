@@ -4,6 +4,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Film, Production } from "../../api/client";
 import { useFilmEdit, useMaterial, useSongs } from "../../api/queries";
+import { NotYet } from "../../parts/NotYet";
 import { plural } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
 import { Proposals } from "./Proposals";
@@ -11,13 +12,13 @@ import { Proposals } from "./Proposals";
 /** The blank score: what is missing for a first cut, and the one next act. */
 export function NotCutYet({ production, film }: { production: Production; film: Film }) {
   const id = production.id;
-  const material = useMaterial(id).data;
-  const songs = useSongs(id).data;
+  const reading = [useMaterial(id), useSongs(id)] as const;
+  const [material, songs] = [reading[0].data, reading[1].data];
   const edit = useFilmEdit(id);
   const go = useNavigate();
   const [busy, setBusy] = useState(false);
   const [open, setOpen] = useState(false);
-  if (!material || !songs) return null;
+  if (!material || !songs) return <NotYet what="The material" of={reading} />;
   const takes = material.shots.flatMap((shot) => shot.takes);
   const preparing = takes.some((take) => take.state === "PREPARING");
   const ready = takes.filter((take) => take.state === "READY").length;

@@ -8,6 +8,7 @@ import { useEffect, useRef, useState } from "react";
 import { under } from "../../api/client";
 import { useServices } from "../../api/queries";
 import { usePrompts } from "../../api/story";
+import { NotYet } from "../../parts/NotYet";
 import { useKeys } from "../../parts/keys";
 import { useNotice } from "../../parts/notice";
 import { fraunces, ink } from "../../theme";
@@ -15,7 +16,8 @@ import type { StoryProps } from "./props";
 
 /** The prompt of every shot for a service; copied one after the other with one key. */
 export function PromptsTab({ production, story, change }: StoryProps) {
-  const services = useServices().data ?? [];
+  const reading = useServices();
+  const services = reading.data ?? [];
   const [name, setName] = useState<string | null>(null);
   const [at, setAt] = useState(0);
   const tell = useNotice((s) => s.tell);
@@ -70,7 +72,7 @@ export function PromptsTab({ production, story, change }: StoryProps) {
     rows.current?.querySelector(`[data-row="${at}"]`)?.scrollIntoView({ block: "nearest" });
   }, [at]);
 
-  if (!service) return null;
+  if (!service) return <NotYet panel what="The list of services" of={[reading]} />;
   const { profile } = service;
   const file = (kind: string) =>
     `${under(production.id)}/story/prompts.${kind}?service=${encodeURIComponent(profile.name)}`;

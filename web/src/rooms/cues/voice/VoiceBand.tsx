@@ -5,6 +5,7 @@ import { useNavigate } from "react-router";
 import { under, type Film, type Production, type Song, type VoiceLine } from "../../../api/client";
 import { useVoice } from "../../../api/queries";
 import { useStory } from "../../../api/story";
+import { NotYet } from "../../../parts/NotYet";
 import { useNotice } from "../../../parts/notice";
 import { useSize } from "../../../parts/useSize";
 import { plural } from "../../../parts/words";
@@ -28,8 +29,8 @@ const BESIDE = 36 + 92 + 104 + 130 + 76 + 5 * 12 + 32;
 
 /** The narration: every line's reading with its words, rests, rate and place in the music. */
 export function VoiceBand({ production, song, film }: Props) {
-  const voice = useVoice(production.id).data;
-  const story = useStory(production.id).data;
+  const reading = [useVoice(production.id), useStory(production.id)] as const;
+  const [voice, story] = [reading[0].data, reading[1].data];
   const changes = useVoiceChanges(production.id);
   const { settle, undo, redo, undoLabel, redoLabel } = useVoiceUndo(changes);
   const [selected, setSelected] = useState<number | null>(null);
@@ -41,7 +42,7 @@ export function VoiceBand({ production, song, film }: Props) {
   const player = useReadingPlayer(production, audio);
   const navigate = useNavigate();
   const tell = useNotice((s) => s.tell);
-  if (!voice || !story) return null;
+  if (!voice || !story) return <NotYet panel what="The voice" of={reading} />;
   const lines = voice.lines;
   const picked = lines.flatMap((l) => l.readings.filter((r) => r.id === l.pick));
   const spoken = lines.reduce((sum, l) => sum + lengthOf(l), 0);
