@@ -162,6 +162,6 @@ final class Fair {
       double on = 0.5 + 0.5 * Math.sin(c.seconds() * 4 + i);
       c.glow(x + k * s * 0.4, y - s * 0.2 + k * k * s * 0.3, s * 0.16, WARM, 0.7 * on);
     }
-    People.walker(c, x, y + s * 0.8, s * 0.9);
+    People.standing(c, x, y + s * 0.8, s * 0.9);
   }
 }

@@ -18,8 +18,21 @@ final class People {
 
   /** Somebody who walks away, seen from behind: a long coat, a scarf, arms that swing. */
   static void walker(Canvas c, double x, double foot, double s) {
+    fromBehind(c, x, foot, s, Math.sin(c.seconds() * 4.4));
+  }
+
+  /** The same, standing. */
+  static void standing(Canvas c, double x, double foot, double s) {
+    fromBehind(c, x, foot, s, 0);
+  }
+
+  /**
+   * Somebody seen from behind.
+   *
+   * @param step how far the right leg is behind in its step, -1 to 1
+   */
+  private static void fromBehind(Canvas c, double x, double foot, double s, double step) {
     AffineTransform place = new AffineTransform(s, 0, 0, s, x, foot);
-    double step = Math.sin(c.seconds() * 4.4);
     leg(c, place, -1, Math.max(0, step));
     leg(c, place, 1, Math.max(0, -step));
     arm(c, place, -1, -step);

@@ -306,7 +306,7 @@ public enum Scene {
     void paint(Canvas c) {
       Fair.plain(c, 480);
       Fair.booth(c.depth(0.8), 640, 610, 210);
-      People.walker(c.depth(1), 520, 690, 240);
+      People.standing(c.depth(1), 520, 690, 240);
       c.vignette(0.5);
     }
   },
