@@ -1,7 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNotice } from "../parts/notice";
 import { plural } from "../parts/words";
-import { answerTo, api, type AskedFor } from "./client";
+import { answerTo, api, type AskedFor, type Fetched, type SentRequests } from "./client";
 import { keys } from "./queries";
 
 const params = (id: number) => ({ params: { path: { productionId: id } } });
@@ -52,14 +52,8 @@ export const useEnlargementEstimate = (id: number, take: number, wanted: boolean
     retry: false,
   });
 
-type Send = () => Promise<{
-  data?: { count: number; message: string };
-  error?: unknown;
-  response: Response;
-}>;
-
 /** Puts requests to services, and says what of them was not sent and why. */
-function useAsk<Body>(id: number, send: (body: Body) => ReturnType<Send>) {
+function useAsk<Body>(id: number, send: (body: Body) => Promise<Fetched<SentRequests>>) {
   const client = useQueryClient();
   const tell = useNotice((s) => s.tell);
   return useMutation({

@@ -56,6 +56,8 @@ export type LedgerPage = Schemas["Page"];
 export type Framing = Placed["framing"];
 export type Estimate = Schemas["Estimate"];
 export type AskedFor = Schemas["NewRequests"];
+/** How many requests were sent, and what of the others there is to say. */
+export type SentRequests = Schemas["Asked"];
 export type Piece = Schemas["Piece"];
 
 /** An answer that is no success; the message is the server's sentence for the person. */
@@ -107,8 +109,9 @@ export const raw = (bytes: Blob) => ({
   headers: { "Content-Type": "application/octet-stream" },
 });
 
-interface Fetched {
-  data?: unknown;
+/** An answer as it comes, good or not. */
+export interface Fetched<Answer = unknown> {
+  data?: Answer;
   error?: unknown;
   response: Response;
 }

@@ -2,7 +2,7 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tansta
 import { useMeeting } from "../parts/meeting";
 import { useNotice } from "../parts/notice";
 import { useRoom } from "../store";
-import { ApiProblem, answerTo, api, stillUrl, type Film, type Song } from "./client";
+import { ApiProblem, answerTo, api, stillUrl, type Fetched, type Film, type Song } from "./client";
 import type { paths } from "./generated/schema";
 
 export const keys = {
@@ -175,7 +175,7 @@ export const useLedger = (id: number) =>
 /** A change that is told when it fails and after which parts of the production are read again. */
 export function useChange<Body, Answer = unknown>(
   id: number,
-  send: (body: Body) => Promise<{ data?: Answer; error?: unknown; response: Response }>,
+  send: (body: Body) => Promise<Fetched<Answer>>,
 ) {
   const client = useQueryClient();
   const tell = useNotice((s) => s.tell);

@@ -18,6 +18,12 @@ export interface KeyGroup {
   keys: readonly Key[];
 }
 
+/** The rows of going back and forth between changes. */
+export const stepKeys = (undo: Act, redo: Act): Key[] => [
+  { shown: "Ctrl+Z", says: "undo", acts: { "Ctrl+Z": undo } },
+  { shown: "Ctrl+Shift+Z", says: "redo", acts: { "Ctrl+Shift+Z": redo } },
+];
+
 /** A key as tables name it: "B", "Shift+B", "Ctrl+Shift+Z", "ArrowLeft", "Space", "(". */
 export function nameOf(e: KeyboardEvent): string {
   const sign = e.key.length === 1 && e.key !== " ";

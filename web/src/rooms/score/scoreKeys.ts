@@ -1,5 +1,5 @@
 import type { Film } from "../../api/client";
-import type { Act, Key, KeyGroup } from "../../parts/keys";
+import { stepKeys, type Act, type Key, type KeyGroup } from "../../parts/keys";
 import { useRoom } from "../../store";
 import type { Ruler } from "./layout";
 import { MANNERS } from "./manner";
@@ -48,14 +48,10 @@ export function scoreKeys(surface: Surface): KeyGroup[] {
     { name: "The selected shot", keys: onTheShot(surface) },
     {
       name: "Anywhere in the score",
-      keys: [
-        { shown: "Ctrl+Z", says: "undo", acts: { "Ctrl+Z": () => surface.actions.undo() } },
-        {
-          shown: "Ctrl+Shift+Z",
-          says: "redo",
-          acts: { "Ctrl+Shift+Z": () => surface.actions.redo() },
-        },
-      ],
+      keys: stepKeys(
+        () => surface.actions.undo(),
+        () => surface.actions.redo(),
+      ),
     },
   ];
 }

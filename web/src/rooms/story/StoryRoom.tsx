@@ -4,7 +4,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useSearchParams } from "react-router";
 import { useStory, useStoryChange } from "../../api/story";
-import { useKeys } from "../../parts/keys";
+import { stepKeys, useKeys } from "../../parts/keys";
 import { NotYet } from "../../parts/NotYet";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { ink } from "../../theme";
@@ -42,10 +42,7 @@ export function StoryRoom() {
   useKeys([
     {
       name: "Story",
-      keys: [
-        { shown: "Ctrl+Z", says: "undo", acts: { "Ctrl+Z": step("undo") } },
-        { shown: "Ctrl+Shift+Z", says: "redo", acts: { "Ctrl+Shift+Z": step("redo") } },
-      ],
+      keys: stepKeys(step("undo"), step("redo")),
     },
   ]);
 

@@ -1,4 +1,4 @@
-import { api, raw, type VoiceLine } from "../../../api/client";
+import { api, raw, type Fetched, type VoiceLine } from "../../../api/client";
 import { useChange } from "../../../api/queries";
 
 export interface Manner {
@@ -9,12 +9,10 @@ export interface Manner {
 
 const LINE = "/api/productions/{productionId}/voice/lines/{number}";
 
-type Sent = Promise<{ data?: unknown; error?: unknown; response: Response }>;
-
 /** What a person can settle of the voice. Each gives a promise that is kept when it is done. */
 export function useVoiceChanges(production: number) {
   // What is sent is worked out by whoever asks; this tells when it fails and reads again.
-  const { mutateAsync } = useChange<() => Sent>(production, (send) => send());
+  const { mutateAsync } = useChange<() => Promise<Fetched>>(production, (send) => send());
   const line = (number: number) => ({ path: { productionId: production, number } });
   return {
     narrate: (n: number, how: Manner) =>
