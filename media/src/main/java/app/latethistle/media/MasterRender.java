@@ -32,13 +32,13 @@ public final class MasterRender {
    * Segments that a process makes at once: one keeps about two cores busy, and while its encoder
    * starts and ends the next one works.
    */
-  public static final int AT_ONCE =
-      Integer.getInteger("atonce", 1 + Runtime.getRuntime().availableProcessors() / 2);
+  public static final int AT_ONCE = 1 + Runtime.getRuntime().availableProcessors() / 2;
 
   private final Program program;
   private final PictureSource source;
   private final Quality quality;
   private final Path folder;
+  private final List<Segment> segments;
 
   /** Told how far a render is, and asked whether to go on. Several threads may ask. */
   public interface Progress {
@@ -57,11 +57,12 @@ public final class MasterRender {
     this.source = source;
     this.quality = quality;
     this.folder = folder;
+    segments = Segmentation.MASTER.of(program);
   }
 
   /** The segments of the master, in their order. */
   public List<Segment> segments() {
-    return Segmentation.MASTER.of(program);
+    return segments;
   }
 
   /** Whether a segment is kept already. */
@@ -127,7 +128,7 @@ public final class MasterRender {
                 return null;
               }));
       AtomicLong done = new AtomicLong();
-      for (Segment segment : segments()) {
+      for (Segment segment : segments) {
         works.add(
             threads.submit(
                 () -> {
@@ -200,7 +201,7 @@ public final class MasterRender {
     Path part = ContentStore.partOf(target);
     try {
       StringBuilder text = new StringBuilder();
-      for (Segment segment : segments()) {
+      for (Segment segment : segments) {
         ContentStore.used(pathOf(segment));
         text.append("file '").append(escaped(pathOf(segment))).append("'\n");
         double seconds = program.rate().secondsOf(segment.range().length());
