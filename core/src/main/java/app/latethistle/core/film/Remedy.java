@@ -116,8 +116,7 @@ public record Remedy(Kind kind, String take, long frames, long missing, int spee
     private void slow(List<Remedy> all) {
       Run run = shot().run();
       long used = film.shown(shot().id()).length();
-      double mean = (run.from() + run.to()) / 2.0;
-      int slow = (int) Math.floor(mean * (has() - 1) / Math.max(1, used - 1));
+      int slow = (int) Math.floor(run.mean() * (has() - 1) / Math.max(1, used - 1));
       if (slow >= SLOWEST) {
         Run slower = new Run(Run.Way.FORWARD, slow, slow, Run.Between.MOTION);
         all.add(new Remedy(Kind.SLOW, "", 0, 0, slow, Sources.run(film, shot().id(), slower)));

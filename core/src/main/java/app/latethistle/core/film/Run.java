@@ -94,6 +94,11 @@ public record Run(Way way, int from, int to, Between between, long over, long si
     return new Run(way, from, to, between, newOver, newSince);
   }
 
+  /** Halfway between its first and its last speed, in percent. */
+  public double mean() {
+    return (from + to) / 2.0;
+  }
+
   /** Whether it shows its take frame by frame, forward. */
   public boolean plain() {
     return way == Way.FORWARD && from == 100 && to == 100;

@@ -7,7 +7,6 @@ import app.latethistle.core.take.Take;
 import app.latethistle.server.material.State;
 import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
-import java.util.Comparator;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -26,41 +25,50 @@ class RemedyWords {
     if (problem.kind() != Cutting.Kind.OUT_OF_MATERIAL) {
       return List.of();
     }
-    return remedies(state, problem.place()).stream()
-        .map(r -> view(state, r, problem.place(), placed))
+    int place = problem.place();
+    List<TakeEntry> others = others(state, place);
+    return remedies(state, place, others).stream()
+        .map(r -> new FilmView.RemedyView(r.kind(), name(r, others), cost(state, r, place, placed)))
         .toList();
   }
 
   /** The ways out for a shot that is short of material. */
   List<Remedy> remedies(FilmState state, int place) {
-    Placement shot = state.film().placementAt(place);
-    List<Take> others =
-        takes.findByShotIdOrderByNumberAscIdAsc(Long.parseLong(shot.shot())).stream()
-            .filter(t -> t.state() == State.READY && !t.isRejected() && !t.isPlaceholder())
-            .sorted(Comparator.comparingInt(TakeEntry::number))
-            .map(TakeEntry::take)
-            .filter(t -> !t.id().equals(shot.take()) && state.takes().containsKey(t.id()))
-            .toList();
-    return Remedy.of(state.resolved(), place, others, state::framingOf);
+    return remedies(state, place, others(state, place));
   }
 
-  private FilmView.RemedyView view(
-      FilmState state, Remedy r, int place, List<FilmView.PlacedView> placed) {
-    String take =
-        r.take().isEmpty()
-            ? ""
-            : Integer.toString(
-                takes.findById(Long.valueOf(r.take())).map(TakeEntry::number).orElse(0));
-    String name =
-        switch (r.kind()) {
-          case SLIP -> "Slip it";
-          case TAKE -> "Take " + take;
-          case SLOW -> "Slow to " + r.speed() + " %";
-          case BACK_AND_FORTH -> "Back and forth";
-          case END_SOONER -> "End it sooner";
-          case FILL -> "Fill with take " + take;
-        };
-    return new FilmView.RemedyView(r.kind(), name, cost(state, r, place, placed));
+  private static List<Remedy> remedies(FilmState state, int place, List<TakeEntry> others) {
+    List<Take> usable = others.stream().map(TakeEntry::take).toList();
+    return Remedy.of(state.resolved(), place, usable, state::framingOf);
+  }
+
+  /** Other takes of a shot that may be used, by their numbers. */
+  private List<TakeEntry> others(FilmState state, int place) {
+    Placement shot = state.film().placementAt(place);
+    return takes.findByShotIdOrderByNumberAscIdAsc(Long.parseLong(shot.shot())).stream()
+        .filter(t -> t.state() == State.READY && !t.isRejected() && !t.isPlaceholder())
+        .filter(t -> !id(t).equals(shot.take()) && state.takes().containsKey(id(t)))
+        .toList();
+  }
+
+  /** A take's id as a film names it. */
+  private static String id(TakeEntry take) {
+    return Long.toString(take.id());
+  }
+
+  private static String name(Remedy r, List<TakeEntry> others) {
+    return switch (r.kind()) {
+      case SLIP -> "Slip it";
+      case TAKE -> "Take " + number(r.take(), others);
+      case SLOW -> "Slow to " + r.speed() + " %";
+      case BACK_AND_FORTH -> "Back and forth";
+      case END_SOONER -> "End it sooner";
+      case FILL -> "Fill with take " + number(r.take(), others);
+    };
+  }
+
+  private static int number(String take, List<TakeEntry> others) {
+    return others.stream().filter(t -> id(t).equals(take)).findFirst().orElseThrow().number();
   }
 
   private static String cost(
@@ -74,7 +82,7 @@ class RemedyWords {
       case TAKE -> "another take, of " + r.frames() + " f";
       case SLOW ->
           "moves "
-              + Math.round(100 - 100 * r.speed() / speed(state, place))
+              + Math.round(100 - 100 * r.speed() / state.film().placementAt(place).run().mean())
               + " % slower, frames drawn along the motion";
       case BACK_AND_FORTH ->
           "runs back after " + r.frames() + " f; seen where things fall or speak";
@@ -87,10 +95,5 @@ class RemedyWords {
               : "the film is " + r.frames() + " f shorter";
       case FILL -> "a cut inside the shot, " + r.frames() + " f in";
     };
-  }
-
-  private static double speed(FilmState state, int place) {
-    var run = state.film().placementAt(place).run();
-    return (run.from() + run.to()) / 2.0;
   }
 }
