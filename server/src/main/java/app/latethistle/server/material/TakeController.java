@@ -123,10 +123,7 @@ class TakeController {
   @GetMapping("/strip.jpg")
   ResponseEntity<byte[]> strip(@PathVariable long productionId, @PathVariable long takeId)
       throws IOException {
-    TakeEntry take = takes.get(productionId, takeId);
-    if (take.state() != State.READY) {
-      throw new Missing("Take " + takeId + " has no pictures yet.");
-    }
+    TakeEntry take = withPictures(productionId, takeId);
     FrameRate rate = productions.get(productionId).rate();
     return ResponseEntity.ok()
         .contentType(MediaType.IMAGE_JPEG)
@@ -141,10 +138,7 @@ class TakeController {
       @PathVariable long frame,
       @RequestParam(defaultValue = "144") int height)
       throws IOException {
-    TakeEntry take = takes.get(productionId, takeId);
-    if (take.state() != State.READY) {
-      throw new Missing("Take " + takeId + " has no pictures yet.");
-    }
+    TakeEntry take = withPictures(productionId, takeId);
     FrameRate rate = productions.get(productionId).rate();
     int sensible = Math.max(16, Math.min(640, height));
     return ResponseEntity.ok()
@@ -153,6 +147,14 @@ class TakeController {
         .cacheControl(
             take.isPlaceholder() ? CacheControl.noCache() : CacheControl.maxAge(7, TimeUnit.DAYS))
         .body(pictures.jpeg(take.medium().hash(), rate, frame, sensible));
+  }
+
+  private TakeEntry withPictures(long productionId, long takeId) {
+    TakeEntry take = takes.get(productionId, takeId);
+    if (take.state() != State.READY) {
+      throw new Missing("Take " + takeId + " has no pictures yet.");
+    }
+    return take;
   }
 
   /** Prepares a take once more that could not be. */

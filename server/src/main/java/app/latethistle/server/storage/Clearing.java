@@ -87,9 +87,9 @@ class Clearing {
 
   private boolean isUnused(Path file, List<String> going, Instant before) throws IOException {
     String name = file.getFileName().toString();
-    boolean old = Files.getLastModifiedTime(file).toInstant().isBefore(before);
+    Instant changed = Files.getLastModifiedTime(file).toInstant();
     if (name.endsWith(".part")) {
-      return Files.getLastModifiedTime(file).toInstant().isBefore(Instant.now().minus(RECENT));
+      return changed.isBefore(Instant.now().minus(RECENT));
     }
     return switch (file.getParent().getFileName().toString()) {
       case "proxies" -> {
@@ -97,7 +97,7 @@ class Clearing {
         yield going.contains(hash) || !media.isKnown(hash);
       }
       case "masters" -> !masters.existsById(number(name));
-      default -> old;
+      default -> changed.isBefore(before);
     };
   }
 

@@ -8,6 +8,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.function.Supplier;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
@@ -28,8 +29,7 @@ class StoreFigures implements MeterBinder {
     gauge(registry, "made", this::made);
   }
 
-  private static void gauge(
-      MeterRegistry registry, String kind, java.util.function.Supplier<Number> bytes) {
+  private static void gauge(MeterRegistry registry, String kind, Supplier<Number> bytes) {
     Gauge.builder("thistle.store", bytes).tag("kind", kind).baseUnit("bytes").register(registry);
   }
 
