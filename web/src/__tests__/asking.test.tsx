@@ -34,11 +34,7 @@ const service = (kind: "STILL" | "CLIP", over: Partial<Service> = {}): Service =
   profile: {
     name: kind === "STILL" ? "Kestle Still" : "Kestle Motion",
     kind,
-    takesExclusion: true,
-    takesSeed: true,
-    takesPicture: kind === "CLIP",
-    takesStrength: false,
-    takesMove: true,
+    inputs: ["EXCLUSION", "SEED", "MOVE", ...(kind === "CLIP" ? (["PICTURE"] as const) : [])],
     longestPrompt: 500,
     shapes: ["16:9"],
     lengths: kind === "CLIP" ? [4, 6] : [],

@@ -2836,6 +2836,7 @@ export interface components {
             credits: number;
             /** Format: int32 */
             height: number;
+            inputs: ("EXCLUSION" | "SEED" | "PICTURE" | "STRENGTH" | "MOVE")[];
             /** @enum {string} */
             kind: "STILL" | "CLIP";
             lengths: number[];
@@ -2847,11 +2848,6 @@ export interface components {
             /** Format: int32 */
             rate: number;
             shapes: string[];
-            takesExclusion: boolean;
-            takesMove: boolean;
-            takesPicture: boolean;
-            takesSeed: boolean;
-            takesStrength: boolean;
             /** Format: double */
             waitSeconds: number;
         };

@@ -109,7 +109,7 @@ export function AskPanel({ production, shots, current }: Props) {
           <ToggleButton value="without">without a take</ToggleButton>
           <ToggleButton value="all">all shots</ToggleButton>
         </ToggleButtonGroup>
-        {profile.takesPicture && stills.length > 0 && (
+        {profile.inputs.includes("PICTURE") && stills.length > 0 && (
           <Labelled label="From a still">
             <Select
               fullWidth

@@ -15,11 +15,7 @@ import { Field } from "../story/BriefPanel";
 const NEW: Profile = {
   name: "",
   kind: "CLIP",
-  takesExclusion: true,
-  takesSeed: true,
-  takesPicture: true,
-  takesStrength: false,
-  takesMove: true,
+  inputs: ["EXCLUSION", "SEED", "PICTURE", "MOVE"],
   longestPrompt: 500,
   shapes: ["16:9", "9:16"],
   lengths: [5],
@@ -32,12 +28,12 @@ const NEW: Profile = {
   waitSeconds: 5,
 };
 
-const TAKES: [keyof Profile, string][] = [
-  ["takesExclusion", "what not to show"],
-  ["takesSeed", "a seed"],
-  ["takesPicture", "a picture to start from"],
-  ["takesStrength", "strength of motion"],
-  ["takesMove", "a camera move"],
+const INPUTS: [Profile["inputs"][number], string][] = [
+  ["EXCLUSION", "what not to show"],
+  ["SEED", "a seed"],
+  ["PICTURE", "a picture to start from"],
+  ["STRENGTH", "strength of motion"],
+  ["MOVE", "a camera move"],
 ];
 
 /** A service's profile, to be changed or added. */
@@ -99,22 +95,28 @@ export function ServiceForm({ service, onDone }: { service: Service | null; onDo
         aria-label="It makes"
         onChange={(_, to: Profile["kind"] | null) => to && set({ kind: to })}
       >
-        <ToggleButton value="STILL">stills, four at a time</ToggleButton>
+        <ToggleButton value="STILL">stills</ToggleButton>
         <ToggleButton value="CLIP">clips</ToggleButton>
       </ToggleButtonGroup>
       <Box>
         <Box sx={{ color: ink.ink2 }}>It takes a prompt, and</Box>
-        {TAKES.map(([key, name]) => (
+        {INPUTS.map(([input, name]) => (
           <FormControlLabel
-            key={key}
+            key={input}
             label={name}
             sx={{ display: "flex", m: 0, "& .MuiFormControlLabel-label": { fontSize: 13 } }}
             control={
               <Checkbox
                 size="small"
                 sx={{ p: "2px", mr: 1 }}
-                checked={Boolean(profile[key])}
-                onChange={(e) => set({ [key]: e.target.checked })}
+                checked={profile.inputs.includes(input)}
+                onChange={(e) =>
+                  set({
+                    inputs: profile.inputs
+                      .filter((other) => other !== input)
+                      .concat(e.target.checked ? input : []),
+                  })
+                }
               />
             }
           />

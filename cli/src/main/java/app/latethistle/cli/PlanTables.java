@@ -194,7 +194,7 @@ final class PlanTables {
                       row.signed("right"),
                       row.signed("down"),
                       row.signed("zoom"),
-                      new float[0])));
+                      List.of())));
     }
     return shots;
   }

@@ -8,11 +8,25 @@ import java.nio.charset.StandardCharsets;
 /**
  * A fragmented MP4 (ISO/IEC 14496-12), parted into what says how to decode and the fragments, which
  * are moved in time without being encoded again.
- *
- * @param init the boxes before the first fragment
- * @param fragments the fragments and nothing else
  */
-public record FragmentedMp4(byte[] init, byte[] fragments) {
+public final class FragmentedMp4 {
+  private final byte[] init;
+  private final byte[] fragments;
+
+  private FragmentedMp4(byte[] init, byte[] fragments) {
+    this.init = init;
+    this.fragments = fragments;
+  }
+
+  /** The boxes before the first fragment. */
+  public byte[] init() {
+    return init;
+  }
+
+  /** The fragments and nothing else. */
+  byte[] fragments() {
+    return fragments;
+  }
 
   /**
    * Parts a file.

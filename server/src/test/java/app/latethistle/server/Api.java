@@ -29,7 +29,29 @@ public final class Api {
   private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
 
   /** An answer and its status. */
-  public record Answer(int status, String type, byte[] bytes) {
+  public static final class Answer {
+    private final int status;
+    private final String type;
+    private final byte[] bytes;
+
+    public Answer(int status, String type, byte[] bytes) {
+      this.status = status;
+      this.type = type;
+      this.bytes = bytes;
+    }
+
+    public int status() {
+      return status;
+    }
+
+    public String type() {
+      return type;
+    }
+
+    public byte[] bytes() {
+      return bytes;
+    }
+
     public JsonNode json() {
       return JsonMapper.shared().readTree(bytes);
     }

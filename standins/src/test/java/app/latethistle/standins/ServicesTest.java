@@ -32,6 +32,7 @@ import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -50,11 +51,7 @@ class ServicesTest {
     return new ServiceProfile(
         "Vane",
         kind,
-        true,
-        true,
-        true,
-        true,
-        true,
+        EnumSet.allOf(ServiceProfile.Input.class),
         300,
         List.of("16:9", "9:16"),
         kind == ServiceProfile.Kind.CLIP ? List.of(1.0) : List.of(),

@@ -30,7 +30,17 @@ final class CameraTrack {
   private static final int MOST_SAMPLES = 40;
 
   /** A frame kept to hold the whole movement against standing still. */
-  private record Sample(int frame, PictureAlignment reference, Gray[] picture) {}
+  private static final class Sample {
+    private final int frame;
+    private final PictureAlignment reference;
+    private final Gray[] picture;
+
+    Sample(int frame, PictureAlignment reference, Gray[] picture) {
+      this.frame = frame;
+      this.reference = reference;
+      this.picture = picture;
+    }
+  }
 
   /**
    * From one frame to the next.
@@ -124,15 +134,15 @@ final class CameraTrack {
     for (int i = 0; i + 2 < samples.size(); i++) {
       Sample a = samples.get(i);
       Sample b = samples.get(i + 2);
-      if (!a.reference().hasDetail()) {
+      if (!a.reference.hasDetail()) {
         continue;
       }
       Travel travel = Travel.NONE;
-      for (int k = a.frame(); k < b.frame(); k++) {
+      for (int k = a.frame; k < b.frame; k++) {
         travel = travel.then(steps.get(k).travel());
       }
-      moving += a.reference().judge(b.picture(), travel).agreeing();
-      standing += a.reference().judge(b.picture(), Travel.NONE).agreeing();
+      moving += a.reference.judge(b.picture, travel).agreeing();
+      standing += a.reference.judge(b.picture, Travel.NONE).agreeing();
       pairs++;
     }
     return pairs > 0 && standing >= moving;

@@ -8,6 +8,9 @@ import java.util.List;
 
 /** Measures a take from its pictures, one after the other. Not for use by several threads. */
 public final class PictureMeter {
+  /** Frames from one sample of sharpness to the next. */
+  private static final int SHARPNESS_STEP = 4;
+
   /** A picture is black if this share of it is at most {@link #BLACK} of the range bright. */
   private static final double BLACK_SHARE = 0.98;
 
@@ -66,7 +69,7 @@ public final class PictureMeter {
       kept[i] = (byte) small.data[i];
     }
     thumbnails.add(kept);
-    if (frames % TakeFacts.SHARPNESS_STEP == 0) {
+    if (frames % SHARPNESS_STEP == 0) {
       sharpness.add((float) Sharpness.of(picture));
       edges.add(picture);
     }
@@ -106,9 +109,9 @@ public final class PictureMeter {
     }
     Continuity continuity = Continuity.of(camera.steps(), repeats, flicker, black, thumbnails);
     Travel travel = camera.stands() ? Travel.NONE : continuity.travel(camera.steps());
-    float[] motion = new float[frames];
-    for (int i = 1; i < frames; i++) {
-      motion[i] = (float) (1000 * camera.steps().get(i - 1).travel().greatest());
+    List<Float> motion = new ArrayList<>();
+    for (int i = 0; i < frames; i++) {
+      motion.add(i == 0 ? 0 : (float) (1000 * camera.steps().get(i - 1).travel().greatest()));
     }
     float[] samples = new float[sharpness.size()];
     int softest = 0;
@@ -129,8 +132,7 @@ public final class PictureMeter {
             continuity.jumps(),
             continuity.warps(),
             median(samples),
-            samples,
-            softest * TakeFacts.SHARPNESS_STEP,
+            softest * SHARPNESS_STEP,
             motion,
             travel,
             marks,

@@ -17,8 +17,7 @@ import java.util.List;
  * @param jumps frames that do not follow from the one before
  * @param warps spans in which the picture bends or boils
  * @param sharpness 0 to 1, the median of the samples
- * @param sharpnessOverTime a sample every {@link #SHARPNESS_STEP} frames
- * @param softest the frame of the lowest sample
+ * @param softest the frame of the lowest sample of sharpness
  * @param motion for each frame how far the picture moved since the one before, in thousandths of
  *     the width
  * @param travel of the camera over the whole take, jumps left out
@@ -36,21 +35,18 @@ public record TakeFacts(
     List<Integer> jumps,
     List<FrameRange> warps,
     double sharpness,
-    float[] sharpnessOverTime,
     int softest,
-    float[] motion,
+    List<Float> motion,
     Travel travel,
     List<Box> marks,
     FrameRange usable) {
-  /** Frames from one sample of sharpness to the next. */
-  public static final int SHARPNESS_STEP = 4;
-
   public TakeFacts {
     frozen = List.copyOf(frozen);
     black = List.copyOf(black);
     flicker = List.copyOf(flicker);
     jumps = List.copyOf(jumps);
     warps = List.copyOf(warps);
+    motion = List.copyOf(motion);
     marks = List.copyOf(marks);
   }
 
@@ -76,21 +72,7 @@ public record TakeFacts(
   /** Facts with other marks. */
   public TakeFacts withMarks(List<Box> newMarks) {
     return new TakeFacts(
-        frames,
-        rate,
-        realRate,
-        repeated,
-        frozen,
-        black,
-        flicker,
-        jumps,
-        warps,
-        sharpness,
-        sharpnessOverTime,
-        softest,
-        motion,
-        travel,
-        newMarks,
-        usable);
+        frames, rate, realRate, repeated, frozen, black, flicker, jumps, warps, sharpness, softest,
+        motion, travel, newMarks, usable);
   }
 }

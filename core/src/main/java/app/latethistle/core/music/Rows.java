@@ -30,13 +30,26 @@ final class Rows {
     {0.26, 0.40}, {0.35, 0.54}, {0.47, 0.72}, {0.63, 0.96}, {0.84, 1.3}
   };
 
-  /**
-   * A row of beats.
-   *
-   * @param beats in hops, rising
-   * @param curve the tempo it was sought along
-   */
-  record Row(int[] beats, TempoCurve curve) {}
+  /** A row of beats. */
+  static final class Row {
+    private final int[] beats;
+    private final TempoCurve curve;
+
+    Row(int[] beats, TempoCurve curve) {
+      this.beats = beats;
+      this.curve = curve;
+    }
+
+    /** In hops, rising. */
+    int[] beats() {
+      return beats;
+    }
+
+    /** The tempo it was sought along. */
+    TempoCurve curve() {
+      return curve;
+    }
+  }
 
   private Rows() {}
 

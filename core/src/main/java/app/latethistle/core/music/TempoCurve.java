@@ -1,13 +1,32 @@
 package app.latethistle.core.music;
 
-/**
- * The beat period of a song over time.
- *
- * @param periods seconds a beat, in the middle of each step
- * @param stepSeconds from one period to the next
- * @param strength how well the periods fit the song, in standard deviations
- */
-record TempoCurve(double[] periods, double stepSeconds, double strength) {
+/** The beat period of a song over time. */
+final class TempoCurve {
+  private final double[] periods;
+  private final double stepSeconds;
+  private final double strength;
+
+  TempoCurve(double[] periods, double stepSeconds, double strength) {
+    this.periods = periods;
+    this.stepSeconds = stepSeconds;
+    this.strength = strength;
+  }
+
+  /** Seconds a beat, in the middle of each step. */
+  double[] periods() {
+    return periods;
+  }
+
+  /** From one period to the next. */
+  double stepSeconds() {
+    return stepSeconds;
+  }
+
+  /** How well the periods fit the song, in standard deviations. */
+  double strength() {
+    return strength;
+  }
+
   /** Seconds a beat at a time of the song. */
   double at(double seconds) {
     double x = Math.max(0, Math.min(periods.length - 1, seconds / stepSeconds - 0.5));

@@ -1,5 +1,7 @@
 package app.latethistle.core.picture;
 
+import java.util.List;
+
 /** What a frame looks like from afar: mean luma and chroma of each ninth of it. */
 public final class MeanColours {
   private static final int PARTS = 3;
@@ -7,8 +9,8 @@ public final class MeanColours {
   private MeanColours() {}
 
   /** Luma, Cb and Cr of the parts, row by row: 27 values from 0 to 255. */
-  public static float[] of(Frame frame) {
-    float[] means = new float[PARTS * PARTS * 3];
+  public static List<Float> of(Frame frame) {
+    Float[] means = new Float[PARTS * PARTS * 3];
     for (int plane = 0; plane < 3; plane++) {
       int width = plane == 0 ? frame.width() : frame.width() / 2;
       int height = plane == 0 ? frame.height() : frame.height() / 2;
@@ -29,6 +31,6 @@ public final class MeanColours {
         }
       }
     }
-    return means;
+    return List.of(means);
   }
 }

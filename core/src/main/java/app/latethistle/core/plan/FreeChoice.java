@@ -20,12 +20,31 @@ final class FreeChoice {
   /** {@code costs[a * k + shot][b - a - 1]}, worked out once: only prices change. */
   private final double[][] costs;
 
-  /**
-   * A path: shots one after the other, and the moments of its joints, one more.
-   *
-   * @param cost with the prices
-   */
-  record Path(int[] shots, int[] cuts, double cost) {}
+  /** A path: shots one after the other, and the moments of its joints, one more. */
+  static final class Path {
+    private final int[] shots;
+    private final int[] cuts;
+    private final double cost;
+
+    Path(int[] shots, int[] cuts, double cost) {
+      this.shots = shots;
+      this.cuts = cuts;
+      this.cost = cost;
+    }
+
+    int[] shots() {
+      return shots;
+    }
+
+    int[] cuts() {
+      return cuts;
+    }
+
+    /** With the prices. */
+    double cost() {
+      return cost;
+    }
+  }
 
   /**
    * @param m how many moments there are

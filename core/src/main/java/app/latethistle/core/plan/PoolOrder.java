@@ -2,13 +2,37 @@ package app.latethistle.core.plan;
 
 import java.util.Optional;
 
-/**
- * Shots of a pool in an order, each seen once, cut at moments.
- *
- * @param shots numbers of the pool's shots, one after the other
- * @param cuts the moments of the joints, one more than shots
- */
-record PoolOrder(int[] shots, int[] cuts, Objective objective, double[][] beside) {
+/** Shots of a pool in an order, each seen once, cut at moments. */
+final class PoolOrder {
+  private final int[] shots;
+  private final int[] cuts;
+  private final Objective objective;
+  private final double[][] beside;
+
+  PoolOrder(int[] shots, int[] cuts, Objective objective, double[][] beside) {
+    this.shots = shots;
+    this.cuts = cuts;
+    this.objective = objective;
+    this.beside = beside;
+  }
+
+  /** Numbers of the pool's shots, one after the other. */
+  int[] shots() {
+    return shots;
+  }
+
+  /** The moments of the joints, one more than shots. */
+  int[] cuts() {
+    return cuts;
+  }
+
+  Objective objective() {
+    return objective;
+  }
+
+  double[][] beside() {
+    return beside;
+  }
 
   /**
    * A path as a film: where it sees a shot again, the unused shot that costs least there is seen

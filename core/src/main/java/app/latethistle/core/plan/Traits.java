@@ -1,5 +1,7 @@
 package app.latethistle.core.plan;
 
+import java.util.List;
+
 /**
  * What of a shot's pictures matters to the shots beside it.
  *
@@ -10,9 +12,13 @@ package app.latethistle.core.plan;
  * @param look what it looks like, as mean lumas and chromas of a few parts of the picture, 0 to
  *     255; empty if not known
  */
-public record Traits(double energy, double right, double down, double zoom, float[] look) {
+public record Traits(double energy, double right, double down, double zoom, List<Float> look) {
   /** Nothing is known. */
-  public static final Traits NONE = new Traits(-1, 0, 0, 0, new float[0]);
+  public static final Traits NONE = new Traits(-1, 0, 0, 0, List.of());
+
+  public Traits {
+    look = List.copyOf(look);
+  }
 
   /** Root mean square difference of looks, in codes, over which shots are not alike at all. */
   private static final double DIFFERENT = 36;
@@ -22,15 +28,15 @@ public record Traits(double energy, double right, double down, double zoom, floa
 
   /** How alike two shots look, 0 to 1; 0 if one of them is not known. */
   double likeness(Traits other) {
-    if (look.length == 0 || look.length != other.look.length) {
+    if (look.isEmpty() || look.size() != other.look.size()) {
       return 0;
     }
     double sum = 0;
-    for (int i = 0; i < look.length; i++) {
-      double d = look[i] - other.look[i];
+    for (int i = 0; i < look.size(); i++) {
+      double d = look.get(i) - other.look.get(i);
       sum += d * d;
     }
-    return Math.max(0, 1 - Math.sqrt(sum / look.length) / DIFFERENT);
+    return Math.max(0, 1 - Math.sqrt(sum / look.size()) / DIFFERENT);
   }
 
   /** How well motion goes on from this shot into another, -1 against to 1 along; 0 without any. */

@@ -67,7 +67,15 @@ public final class LogMel {
   }
 
   /** Triangular filters, each kept as its first bin and its weights. */
-  private record Bank(int[] first, float[][] weights) {
+  private static final class Bank {
+    private final int[] first;
+    private final float[][] weights;
+
+    Bank(int[] first, float[][] weights) {
+      this.first = first;
+      this.weights = weights;
+    }
+
     static Bank of(int size, int rate, Grain grain) {
       double top = Math.min(grain.highestHz, rate / 2.0);
       double[] edges = new double[BANDS + 2];

@@ -3,12 +3,32 @@ package app.latethistle.core.signal;
 /**
  * A waveform small enough to draw: for each span of samples the highest magnitude and the root mean
  * square, both 0 to 255 of full scale, rounded to nearest.
- *
- * @param perSecond spans a second
- * @param peak highest magnitude of each span
- * @param body root mean square of each span
  */
-public record Peaks(int perSecond, byte[] peak, byte[] body) {
+public final class Peaks {
+  private final int perSecond;
+  private final byte[] peak;
+  private final byte[] body;
+
+  public Peaks(int perSecond, byte[] peak, byte[] body) {
+    this.perSecond = perSecond;
+    this.peak = peak;
+    this.body = body;
+  }
+
+  /** Spans a second. */
+  public int perSecond() {
+    return perSecond;
+  }
+
+  /** Highest magnitude of each span. */
+  public byte[] peak() {
+    return peak;
+  }
+
+  /** Root mean square of each span. */
+  public byte[] body() {
+    return body;
+  }
 
   /** Measures a sound with so many spans a second; the last span may be shorter. */
   public static Peaks of(MonoSound sound, int perSecond) {

@@ -55,7 +55,7 @@ public record Prompt(String text, String exclusion, List<Part> dropped, List<Str
     }
     add(parts, "mood", shot.mood(), 6);
     add(parts, "look", sheets.look().inWords(), 4);
-    if (service.kind() == ServiceProfile.Kind.CLIP && service.takesMove()) {
+    if (service.kind() == ServiceProfile.Kind.CLIP && service.takes(ServiceProfile.Input.MOVE)) {
       add(parts, "camera", shot.move().inWords(shot.strength()), 5);
     }
     if (shot.seen().isBlank()) {
@@ -107,7 +107,8 @@ public record Prompt(String text, String exclusion, List<Part> dropped, List<Str
       dropped.add(new Part("rest of what is seen", text.substring(at).strip()));
       text = text.substring(0, at);
     }
-    String exclusion = service.takesExclusion() ? String.join(", ", sheets.exclusions()) : "";
+    String exclusion =
+        service.takes(ServiceProfile.Input.EXCLUSION) ? String.join(", ", sheets.exclusions()) : "";
     return new Prompt(text, exclusion, List.copyOf(dropped), List.copyOf(flags));
   }
 

@@ -2,17 +2,14 @@ package app.latethistle.core.story;
 
 import app.latethistle.core.Refused;
 import java.util.List;
+import java.util.Set;
 
 /**
  * What a service that makes pictures takes, gives and costs.
  *
  * @param name as the person calls it
  * @param kind stills or clips
- * @param takesExclusion whether it takes a list of what not to show
- * @param takesSeed whether a seed makes the same again
- * @param takesPicture whether it starts from a picture
- * @param takesStrength whether the strength of motion can be given
- * @param takesMove whether a camera move can be asked for
+ * @param inputs what it takes beside the prompt
  * @param longestPrompt characters, 40 or more
  * @param shapes picture shapes such as "16:9"
  * @param lengths of its clips in seconds; empty for stills
@@ -27,11 +24,7 @@ import java.util.List;
 public record ServiceProfile(
     String name,
     Kind kind,
-    boolean takesExclusion,
-    boolean takesSeed,
-    boolean takesPicture,
-    boolean takesStrength,
-    boolean takesMove,
+    Set<Input> inputs,
     int longestPrompt,
     List<String> shapes,
     List<Double> lengths,
@@ -47,6 +40,20 @@ public record ServiceProfile(
   public enum Kind {
     STILL,
     CLIP
+  }
+
+  /** What a service may take beside the prompt. */
+  public enum Input {
+    /** A list of what not to show. */
+    EXCLUSION,
+    /** A number with which it makes the same again. */
+    SEED,
+    /** A picture to start from. */
+    PICTURE,
+    /** How strong the motion is. */
+    STRENGTH,
+    /** A camera move. */
+    MOVE
   }
 
   /** What an allowance is for. */
@@ -65,6 +72,7 @@ public record ServiceProfile(
    * @throws IllegalArgumentException if a value is out of range; the message names the service
    */
   public ServiceProfile {
+    inputs = Set.copyOf(inputs);
     shapes = List.copyOf(shapes);
     lengths = List.copyOf(lengths);
     if (name.isBlank() || name.length() > 60) {
@@ -98,6 +106,11 @@ public record ServiceProfile(
     }
   }
 
+  /** Whether it takes that beside the prompt. */
+  public boolean takes(Input input) {
+    return inputs.contains(input);
+  }
+
   /**
    * The credits one request costs.
    *
@@ -128,11 +141,7 @@ public record ServiceProfile(
           new ServiceProfile(
               "Kestle Still",
               Kind.STILL,
-              true,
-              true,
-              false,
-              false,
-              false,
+              Set.of(Input.EXCLUSION, Input.SEED),
               600,
               List.of("16:9", "9:16", "1:1"),
               List.of(),
@@ -146,11 +155,7 @@ public record ServiceProfile(
           new ServiceProfile(
               "Kestle Motion",
               Kind.CLIP,
-              true,
-              true,
-              true,
-              true,
-              true,
+              Set.of(Input.EXCLUSION, Input.SEED, Input.PICTURE, Input.STRENGTH, Input.MOVE),
               500,
               List.of("16:9", "9:16"),
               List.of(4.0, 5.0, 8.0),
@@ -164,11 +169,7 @@ public record ServiceProfile(
           new ServiceProfile(
               "Hollowpan",
               Kind.CLIP,
-              false,
-              true,
-              true,
-              false,
-              true,
+              Set.of(Input.SEED, Input.PICTURE, Input.MOVE),
               300,
               List.of("16:9", "1:1", "9:16"),
               List.of(4.0, 6.0),
@@ -182,11 +183,7 @@ public record ServiceProfile(
           new ServiceProfile(
               "Quillfen Long",
               Kind.CLIP,
-              true,
-              false,
-              true,
-              true,
-              true,
+              Set.of(Input.EXCLUSION, Input.PICTURE, Input.STRENGTH, Input.MOVE),
               1200,
               List.of("16:9", "9:16", "4:3"),
               List.of(5.0, 10.0),
@@ -200,11 +197,7 @@ public record ServiceProfile(
           new ServiceProfile(
               "Lumbrel Plate",
               Kind.STILL,
-              false,
-              true,
-              true,
-              false,
-              false,
+              Set.of(Input.SEED, Input.PICTURE),
               240,
               List.of("16:9", "9:16", "3:2"),
               List.of(),

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 
 /**
  * Prints how long plans take, and what they cost, beside a greedy planner that takes the best end
@@ -57,12 +58,8 @@ public final class PlanBench {
     System.out.printf("%-28s %10.0f %8.2f %12.2f%n", name, cost[0], cost[1], over);
   }
 
-  private static float[] look(Random random) {
-    float[] look = new float[27];
-    for (int i = 0; i < look.length; i++) {
-      look[i] = 60 + random.nextInt(120);
-    }
-    return look;
+  private static List<Float> look(Random random) {
+    return Stream.generate(() -> (float) (60 + random.nextInt(120))).limit(27).toList();
   }
 
   private static void print(String name, CutPlanner.Request request) {

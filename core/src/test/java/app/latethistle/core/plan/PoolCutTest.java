@@ -14,7 +14,7 @@ import app.latethistle.core.music.Section;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -48,9 +48,9 @@ class PoolCutTest {
   }
 
   private static Traits traits(Random random) {
-    float[] look = new float[6];
-    for (int i = 0; i < look.length; i++) {
-      look[i] = 90 + random.nextInt(60);
+    List<Float> look = new ArrayList<>();
+    for (int i = 0; i < 6; i++) {
+      look.add((float) (90 + random.nextInt(60)));
     }
     return new Traits(
         random.nextDouble(), random.nextDouble() - 0.5, random.nextDouble() - 0.5, 0, look);
@@ -104,7 +104,7 @@ class PoolCutTest {
   void livelyPicturesGoWhereTheMusicIsStrongAndNoneIsSeenTwice() {
     List<CutPlanner.Wanted> shots = new ArrayList<>();
     for (int i = 0; i < 20; i++) {
-      shots.add(shot(i, 110, new Traits(i % 2, 0, 0, 0, new float[0])));
+      shots.add(shot(i, 110, new Traits(i % 2, 0, 0, 0, List.of())));
     }
     CutPlan plan = planner.plan(request(shots, 20, 40, Pace.EVEN));
     Cutting cutting =
@@ -125,8 +125,7 @@ class PoolCutTest {
   void neighboursAreNotAlike() {
     List<CutPlanner.Wanted> shots = new ArrayList<>();
     for (int i = 0; i < 16; i++) {
-      float[] look = new float[6];
-      Arrays.fill(look, i % 2 == 0 ? 60 : 160);
+      List<Float> look = Collections.nCopies(6, i % 2 == 0 ? 60f : 160f);
       shots.add(shot(i, 100, new Traits(0.5, 0, 0, 0, look)));
     }
     CutPlan plan = planner.plan(request(shots, 10, 40, Pace.EVEN));

@@ -3,6 +3,7 @@ package app.latethistle.core.story;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.SplittableRandom;
 import org.junit.jupiter.api.Test;
@@ -127,11 +128,7 @@ class PromptTest {
                 new ServiceProfile(
                     "Vane",
                     ServiceProfile.Kind.CLIP,
-                    true,
-                    true,
-                    true,
-                    true,
-                    true,
+                    EnumSet.allOf(ServiceProfile.Input.class),
                     500,
                     List.of("16:9"),
                     List.of(),

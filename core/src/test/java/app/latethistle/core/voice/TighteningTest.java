@@ -18,7 +18,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 
 class TighteningTest {
   /** A hum with rests, over noise; and where the hum is. */
-  private record Spoken(float[] samples, List<SpokenWord> words) {}
+  private record Spoken(MonoSound sound, List<SpokenWord> words) {}
 
   private static Spoken spoken(long seed) {
     SplittableRandom random = new SplittableRandom(seed);
@@ -42,7 +42,7 @@ class TighteningTest {
         samples[(int) i] += (float) (0.3 * Math.sin(2 * Math.PI * 180 * i / Samples.RATE));
       }
     }
-    return new Spoken(samples, words);
+    return new Spoken(new MonoSound(samples, Samples.RATE), words);
   }
 
   static LongStream seeds() {
@@ -53,13 +53,14 @@ class TighteningTest {
   @MethodSource("seeds")
   void leavesNoRestLongerThanWantedAndEveryWordWhole(long seed) {
     Spoken spoken = spoken(seed);
-    MonoSound sound = new MonoSound(spoken.samples(), Samples.RATE);
+    MonoSound sound = spoken.sound();
     List<SampleRange> pauses = Pauses.of(sound);
     double longest = 0.3;
-    Tightening tight = Tightening.to(pauses, spoken.words(), longest, spoken.samples().length);
-    float[] cut = tight.apply(spoken.samples(), 1);
+    Tightening tight =
+        Tightening.to(pauses, spoken.words(), longest, spoken.sound().samples().length);
+    float[] cut = tight.apply(spoken.sound().samples(), 1);
 
-    assertThat(cut).hasSize((int) (spoken.samples().length - tight.saved()));
+    assertThat(cut).hasSize((int) (spoken.sound().samples().length - tight.saved()));
     List<SpokenWord> moved = tight.words(spoken.words());
     for (int i = 0; i < moved.size(); i++) {
       SpokenWord before = spoken.words().get(i);
@@ -67,7 +68,7 @@ class TighteningTest {
       assertThat(after.end() - after.start()).isEqualTo(before.end() - before.start());
       for (long k = 0; k < before.end() - before.start(); k += 97) {
         assertThat(cut[(int) (after.start() + k)])
-            .isEqualTo(spoken.samples()[(int) (before.start() + k)]);
+            .isEqualTo(spoken.sound().samples()[(int) (before.start() + k)]);
       }
       if (i > 0) {
         long rest = after.start() - moved.get(i - 1).end();
@@ -82,11 +83,11 @@ class TighteningTest {
   @MethodSource("seeds")
   void addsNoClick(long seed) {
     Spoken spoken = spoken(seed);
-    MonoSound sound = new MonoSound(spoken.samples(), Samples.RATE);
+    MonoSound sound = spoken.sound();
     Tightening tight =
-        Tightening.to(Pauses.of(sound), spoken.words(), 0.2, spoken.samples().length);
-    float[] cut = tight.apply(spoken.samples(), 1);
-    float before = steepest(spoken.samples());
+        Tightening.to(Pauses.of(sound), spoken.words(), 0.2, spoken.sound().samples().length);
+    float[] cut = tight.apply(spoken.sound().samples(), 1);
+    float before = steepest(spoken.sound().samples());
     assertThat(steepest(cut)).isLessThanOrEqualTo(before);
   }
 
@@ -101,14 +102,14 @@ class TighteningTest {
   @Test
   void findsRestsWhereTheyAre() {
     Spoken spoken = spoken(7);
-    List<SampleRange> pauses = Pauses.of(new MonoSound(spoken.samples(), Samples.RATE));
+    List<SampleRange> pauses = Pauses.of(spoken.sound());
     List<SampleRange> rests = new ArrayList<>();
     long at = 0;
     for (SpokenWord word : spoken.words()) {
       rests.add(new SampleRange(at, word.start()));
       at = word.end();
     }
-    rests.add(new SampleRange(at, spoken.samples().length));
+    rests.add(new SampleRange(at, spoken.sound().samples().length));
     rests.removeIf(r -> Samples.toSeconds(r.length()) < Pauses.SHORTEST + 0.02);
     assertThat(pauses).hasSameSizeAs(rests);
     for (int i = 0; i < rests.size(); i++) {

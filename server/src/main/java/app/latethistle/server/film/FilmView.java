@@ -203,6 +203,6 @@ record FilmView(
       double bpm,
       int beatsPerBar,
       int firstDownbeat,
-      double[] beats,
-      long[] frames) {}
+      List<Double> beats,
+      List<Long> frames) {}
 }

@@ -5,6 +5,7 @@ import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Reasons;
+import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.music.BeatGrid;
@@ -34,6 +35,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
 /** Makes views of films with the names of their shots. */
@@ -281,19 +283,18 @@ class FilmViews {
   private static ClockView clock(FilmState state) {
     BeatGrid grid = state.grid();
     FrameRate rate = state.production().rate();
-    double[] beats = new double[grid.size()];
-    long[] frames = new long[grid.size()];
-    for (int i = 0; i < beats.length; i++) {
-      beats[i] = frames(grid.sampleOf(i) - state.film().music().start(), rate);
-      frames[i] = Cutting.frameOfBeat(i, state.film().music(), grid, rate);
-    }
+    SongUse music = state.film().music();
     return new ClockView(
         state.song().map(s -> s.id()).orElse(null),
         state.song().map(s -> s.title()).orElse(""),
         grid.bpm(),
         grid.beatsPerBar(),
         grid.firstDownbeat(),
-        beats,
-        frames);
+        IntStream.range(0, grid.size())
+            .mapToObj(i -> frames(grid.sampleOf(i) - music.start(), rate))
+            .toList(),
+        IntStream.range(0, grid.size())
+            .mapToObj(i -> Cutting.frameOfBeat(i, music, grid, rate))
+            .toList());
   }
 }

@@ -23,10 +23,10 @@ import org.springframework.stereotype.Component;
 class ShotTraits {
   private static final Logger LOG = LoggerFactory.getLogger(ShotTraits.class);
 
-  private static final float[] UNKNOWN = {};
+  private static final List<Float> UNKNOWN = List.of();
 
   private final Pictures pictures;
-  private final Map<String, float[]> looks = new ConcurrentHashMap<>();
+  private final Map<String, List<Float>> looks = new ConcurrentHashMap<>();
 
   ShotTraits(Pictures pictures) {
     this.pictures = pictures;
@@ -53,13 +53,13 @@ class ShotTraits {
     for (int i = 0; i < motions.length; i++) {
       TakeEntry take = takes.get(i);
       double energy = most > least ? (motions[i] - least) / (most - least) : 0.5;
-      float[] look = looks.computeIfAbsent(take.medium().hash(), hash -> look(take, rate));
+      List<Float> look = looks.computeIfAbsent(take.medium().hash(), hash -> look(take, rate));
       traits.put(Long.toString(take.id()), traits(facts.get(i), energy, look));
     }
     return traits;
   }
 
-  private static Traits traits(Optional<TakeFacts> measured, double energy, float[] look) {
+  private static Traits traits(Optional<TakeFacts> measured, double energy, List<Float> look) {
     if (measured.isEmpty()) {
       return new Traits(-1, 0, 0, 0, look);
     }
@@ -74,10 +74,10 @@ class ShotTraits {
     for (float m : facts.motion()) {
       sum += m;
     }
-    return sum / Math.max(1, facts.motion().length) * facts.rate();
+    return sum / Math.max(1, facts.motion().size()) * facts.rate();
   }
 
-  private float[] look(TakeEntry take, FrameRate rate) {
+  private List<Float> look(TakeEntry take, FrameRate rate) {
     try {
       return pictures.meanColours(take.medium().hash(), rate, take.frames() / 2);
     } catch (IOException e) {

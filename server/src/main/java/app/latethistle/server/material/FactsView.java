@@ -25,7 +25,7 @@ record FactsView(
     List<Stretch> warps,
     double sharpness,
     double softest,
-    double[] motion,
+    List<Double> motion,
     Travel travel,
     String move,
     double movePercent,

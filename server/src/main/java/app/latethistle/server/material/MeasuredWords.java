@@ -7,6 +7,7 @@ import app.latethistle.core.story.StoryShot;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 
@@ -51,18 +52,16 @@ final class MeasuredWords {
     return new FactsView.Stretch(span.start() / rate, span.end() / rate);
   }
 
-  private static double[] motion(float[] motion) {
+  private static List<Double> motion(List<Float> motion) {
     double[] out = new double[MOTION];
     double most = 1e-9;
-    for (int i = 0; i < motion.length; i++) {
-      int slot = i * MOTION / motion.length;
-      out[slot] = Math.max(out[slot], motion[i]);
-      most = Math.max(most, motion[i]);
+    for (int i = 0; i < motion.size(); i++) {
+      int slot = i * MOTION / motion.size();
+      out[slot] = Math.max(out[slot], motion.get(i));
+      most = Math.max(most, motion.get(i));
     }
-    for (int i = 0; i < MOTION; i++) {
-      out[i] /= most;
-    }
-    return out;
+    double greatest = most;
+    return Arrays.stream(out).mapToObj(m -> m / greatest).toList();
   }
 
   private static List<String> troubles(

@@ -17,6 +17,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 
@@ -60,7 +61,7 @@ public class Pictures {
   }
 
   /** Mean colours of one frame of a take. */
-  public float[] meanColours(String hash, FrameRate rate, long frame) throws IOException {
+  public List<Float> meanColours(String hash, FrameRate rate, long frame) throws IOException {
     return MeanColours.of(proxy(hash, rate).frame(frame));
   }
 

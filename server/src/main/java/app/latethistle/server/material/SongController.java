@@ -14,6 +14,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Base64;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
@@ -72,8 +73,8 @@ class SongController {
       int beatsPerBar,
       int firstDownbeat,
       double confidence,
-      double[] beats,
-      float[] sureness,
+      List<Double> beats,
+      List<Float> sureness,
       String undo,
       String redo,
       List<SectionView> sections,
@@ -112,12 +113,6 @@ class SongController {
 
   private static SongView view(Song song, boolean chosen) {
     BeatGrid grid = song.grid();
-    double[] beats = new double[grid.size()];
-    float[] sureness = new float[grid.size()];
-    for (int i = 0; i < beats.length; i++) {
-      beats[i] = Samples.toSeconds(grid.sampleOf(i));
-      sureness[i] = grid.sureness(i);
-    }
     return new SongView(
         song.id(),
         song.title(),
@@ -130,8 +125,8 @@ class SongController {
         grid.beatsPerBar(),
         grid.firstDownbeat(),
         grid.confidence(),
-        beats,
-        sureness,
+        IntStream.range(0, grid.size()).mapToObj(i -> Samples.toSeconds(grid.sampleOf(i))).toList(),
+        IntStream.range(0, grid.size()).mapToObj(grid::sureness).toList(),
         song.undo(),
         song.redo(),
         song.sections().stream().map(s -> view(s, grid)).toList(),

@@ -130,7 +130,7 @@ public class Asking {
     }
     Story story = stories.state(productionId).story();
     TakeEntry source = wish.picture() == null ? null : takes.get(productionId, wish.picture());
-    if (source != null && !profile.takesPicture()) {
+    if (source != null && !profile.takes(ServiceProfile.Input.PICTURE)) {
       throw new Refused(profile.name() + " does not start from a picture.");
     }
     double left = allowance.left(profile);

@@ -1,20 +1,18 @@
 package app.latethistle.server.services;
 
 import app.latethistle.core.story.ServiceProfile;
+import app.latethistle.server.stored.StoredService;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
-import tools.jackson.databind.json.JsonMapper;
 
 /** A service profile as it is kept. */
 @Entity
 @Table(name = "service")
 class ServiceRow {
-  private static final JsonMapper JSON = JsonMapper.builder().build();
-
   @Id
   @GeneratedValue(strategy = GenerationType.IDENTITY)
   private Long id;
@@ -35,7 +33,7 @@ class ServiceRow {
   }
 
   ServiceProfile profile() {
-    return JSON.readValue(profile, ServiceProfile.class);
+    return StoredService.read(profile);
   }
 
   /** The stand-in fails each so-many-th request, to try what happens then; 0 for never. */
@@ -44,7 +42,7 @@ class ServiceRow {
   }
 
   final void set(ServiceProfile newProfile, int newFailsEvery) {
-    profile = JSON.writeValueAsString(newProfile);
+    profile = StoredService.write(newProfile);
     failsEvery = newFailsEvery;
   }
 }

@@ -5,6 +5,8 @@ import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.music.SungPart;
 import java.util.List;
+import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 import tools.jackson.databind.JsonNode;
 
 /** What was heard of a song and told of it, as it is stored. */
@@ -15,7 +17,11 @@ public final class StoredSong {
   private StoredSong() {}
 
   private record Grid(
-      long[] beats, float[] sureness, int beatsPerBar, int firstDownbeat, double confidence) {}
+      List<Long> beats,
+      List<Float> sureness,
+      int beatsPerBar,
+      int firstDownbeat,
+      double confidence) {}
 
   private record Sounding(long start, long end, String kind, String name, double energy) {}
 
@@ -38,8 +44,8 @@ public final class StoredSong {
     return Json.write(
         FORMAT,
         new Grid(
-            grid.samples(),
-            grid.surenesses(),
+            LongStream.of(grid.samples()).boxed().toList(),
+            IntStream.range(0, grid.size()).mapToObj(grid::sureness).toList(),
             grid.beatsPerBar(),
             grid.firstDownbeat(),
             grid.confidence()));
@@ -48,7 +54,16 @@ public final class StoredSong {
   /** Beats of any format. */
   public static BeatGrid readGrid(String text) {
     Grid g = Json.as(checked(text), Grid.class);
-    return new BeatGrid(g.beats, g.sureness, g.beatsPerBar, g.firstDownbeat, g.confidence);
+    float[] sureness = new float[g.sureness.size()];
+    for (int i = 0; i < sureness.length; i++) {
+      sureness[i] = g.sureness.get(i);
+    }
+    return new BeatGrid(
+        g.beats.stream().mapToLong(b -> b).toArray(),
+        sureness,
+        g.beatsPerBar,
+        g.firstDownbeat,
+        g.confidence);
   }
 
   private static JsonNode checked(String text) {

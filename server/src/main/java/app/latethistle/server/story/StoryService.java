@@ -7,6 +7,7 @@ import app.latethistle.server.jobs.Job;
 import app.latethistle.server.jobs.Jobs;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
+import app.latethistle.server.stored.StoredStory;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
@@ -68,7 +69,7 @@ public class StoryService {
                 || versions.findByProductionIdAndPlace(productionId, done - 1).isPresent());
     return new State(
         production,
-        now.map(v -> StoryJson.read(v.body())).orElseGet(() -> empty(production)),
+        now.map(v -> StoredStory.read(v.body())).orElseGet(() -> empty(production)),
         row.map(StoryRow::revision).orElse(0L),
         canUndo ? now.map(StoryVersion::name).orElse("") : "",
         versions
@@ -105,11 +106,11 @@ public class StoryService {
             && last.get().name().equals(WRITE)
             && last.get().madeAt().isAfter(Instant.now().minus(CLOSE));
     if (goesOn) {
-      last.get().goOn(StoryJson.write(after));
+      last.get().goOn(StoredStory.write(after));
       row.goTo(row.done());
     } else {
       int place = row.done() + 1;
-      versions.save(new StoryVersion(productionId, place, name, StoryJson.write(after)));
+      versions.save(new StoryVersion(productionId, place, name, StoredStory.write(after)));
       versions.forgetUpTo(productionId, place - KEPT);
       row.goTo(place);
     }

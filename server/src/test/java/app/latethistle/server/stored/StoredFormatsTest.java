@@ -43,6 +43,11 @@ import app.latethistle.core.mix.Part;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
+import app.latethistle.core.story.Brief;
+import app.latethistle.core.story.CameraMove;
+import app.latethistle.core.story.ScriptFormat;
+import app.latethistle.core.story.ServiceProfile;
+import app.latethistle.core.story.Story;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
@@ -303,5 +308,34 @@ class StoredFormatsTest {
     assertThatIllegalStateException()
         .isThrownBy(() -> StoredEdit.read("{\"format\":99,\"edit\":\"set\"}"))
         .withMessageContaining("newer release");
+  }
+
+  @Test
+  void aStoryOfFormat1OpensAndIsWrittenAgain() throws IOException {
+    Story story = StoredStory.read(example("story.json").get(0));
+    assertThat(story.brief().form()).isEqualTo(Brief.Form.TRAILER);
+    assertThat(story.format()).isEqualTo(ScriptFormat.MARKDOWN);
+    assertThat(story.script().lines()).hasSize(6);
+    assertThat(story.shots().shots()).hasSize(19);
+    assertThat(story.shots().get(1).move()).isEqualTo(CameraMove.PAN_RIGHT);
+    assertThat(story.sheets().person("maren").orElseThrow().clothes()).contains("red scarf");
+    assertThat(story.lexicon().sounds()).containsKey("kitchen");
+    assertThat(story.sounds()).hasSize(28);
+    assertThat(StoredStory.read(StoredStory.write(story))).isEqualTo(story);
+  }
+
+  @Test
+  void aServiceOfFormat1OpensWithWhatItTakes() throws IOException {
+    ServiceProfile then = StoredService.read(example("service.json").get(0));
+    assertThat(then.inputs())
+        .containsExactlyInAnyOrder(ServiceProfile.Input.EXCLUSION, ServiceProfile.Input.SEED);
+    assertThat(then).isEqualTo(ServiceProfile.USUAL.get(0));
+  }
+
+  @Test
+  void everyUsualServiceIsReadBackTheSame() {
+    for (ServiceProfile profile : ServiceProfile.USUAL) {
+      assertThat(StoredService.read(StoredService.write(profile))).isEqualTo(profile);
+    }
   }
 }

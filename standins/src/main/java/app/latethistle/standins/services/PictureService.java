@@ -88,7 +88,7 @@ public final class PictureService {
   private static Move move(Order order, SplittableRandom random) {
     Move[] all = Move.values();
     Move other = all[random.nextInt(all.length)];
-    boolean obeys = order.service().takesMove() && random.nextInt(5) > 0;
+    boolean obeys = order.service().takes(ServiceProfile.Input.MOVE) && random.nextInt(5) > 0;
     return obeys ? painted(order.move()) : other;
   }
 
