@@ -53,6 +53,13 @@ public final class Job {
     Optional<Instant> run(long id) throws Exception;
   }
 
+  /** Whose entity it is, for the log. */
+  @FunctionalInterface
+  public interface Whose {
+    /** The production's id; empty if the entity is gone. */
+    Optional<Long> production(long id);
+  }
+
   /** What becomes of an entity whose job did not end well. */
   @FunctionalInterface
   public interface GivenUp {
@@ -78,13 +85,13 @@ public final class Job {
    *
    * @param name unique among jobs; it is stored
    */
-  public static Job of(Lane lane, String name, Work work, GivenUp givenUp) {
-    return new Job(lane, task(name, work, givenUp));
+  public static Job of(Lane lane, String name, Whose whose, Work work, GivenUp givenUp) {
+    return new Job(lane, task(name, whose, work, givenUp));
   }
 
-  private static Task<Long> task(String name, Work work, GivenUp givenUp) {
+  private static Task<Long> task(String name, Whose whose, Work work, GivenUp givenUp) {
     return Tasks.custom(name, Long.class)
-        .onFailure((complete, operations) -> failed(name, complete, operations, givenUp))
+        .onFailure((complete, operations) -> failed(name, whose, complete, operations, givenUp))
         .execute(
             (instance, context) -> {
               try {
@@ -104,6 +111,7 @@ public final class Job {
 
   private static void failed(
       String name,
+      Whose whose,
       ExecutionComplete complete,
       ExecutionOperations<Long> operations,
       GivenUp givenUp) {
@@ -119,7 +127,14 @@ public final class Job {
     long id = (Long) complete.getExecution().taskInstance.getData();
     int failures = complete.getExecution().consecutiveFailures + 1;
     String why = Reason.of(real);
-    LOG.warn("{} {}: try {} of {} failed: {}", name, id, failures, TRIES, why);
+    LOG.warn(
+        "{} {} of production {}: try {} of {} failed: {}",
+        name,
+        id,
+        owner(whose, id),
+        failures,
+        TRIES,
+        why);
     LOG.debug("{} {}", name, id, real);
     if (failures < TRIES) {
       Duration wait = FIRST_WAIT.multipliedBy((long) Math.pow(LATER, failures - 1));
@@ -132,5 +147,14 @@ public final class Job {
       LOG.error("{} {}: nobody could be told that it was given up: {}", name, id, Reason.of(e));
     }
     operations.remove();
+  }
+
+  private static String owner(Whose whose, long id) {
+    try {
+      return whose.production(id).map(Object::toString).orElse("(gone)");
+    } catch (RuntimeException e) {
+      // The database may be what failed.
+      return "(unknown)";
+    }
   }
 }

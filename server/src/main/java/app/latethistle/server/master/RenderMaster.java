@@ -42,6 +42,7 @@ class RenderMaster {
     return Job.of(
         Lane.DESK,
         "render-master",
+        id -> masters.findById(id).map(Master::productionId),
         id -> {
           Sharing sharing = new Sharing(masters, parts, orders, jobs.getObject(), renderPart);
           return switch (transaction.execute(status -> sharing.look(id))) {

@@ -34,6 +34,11 @@ class RenderPart {
     return Job.of(
         Lane.RENDER,
         "render-part",
+        id ->
+            parts
+                .findById(id)
+                .flatMap(part -> masters.findById(part.masterId()))
+                .map(Master::productionId),
         id -> {
           MasterPart part = parts.findById(id).filter(p -> !p.isDone()).orElse(null);
           Master master = part == null ? null : masters.findById(part.masterId()).orElse(null);

@@ -15,6 +15,7 @@ class HoldPlacesJob {
     return Job.of(
         Lane.DESK,
         "hold-places",
+        Optional::of,
         id -> {
           // Again, as long as shots come in meanwhile.
           while (places.getObject().hold(id) > 0) {

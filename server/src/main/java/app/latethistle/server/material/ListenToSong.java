@@ -18,6 +18,7 @@ class ListenToSong {
     return Job.of(
         Lane.DESK,
         "listen-to-song",
+        id -> songs.findById(id).map(Song::productionId),
         id -> {
           listen(id, songs, store, transaction);
           return Optional.empty();

@@ -33,6 +33,7 @@ class MeasureTake {
     return Job.of(
         Lane.DESK,
         "measure-take",
+        id -> takes.findById(id).map(TakeEntry::productionId),
         id -> {
           TakeEntry take = takes.findById(id).orElse(null);
           if (take == null || take.state() != State.READY || take.isMeasured()) {

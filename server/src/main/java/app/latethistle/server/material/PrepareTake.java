@@ -41,6 +41,7 @@ class PrepareTake {
     return Job.of(
         Lane.DESK,
         "prepare-take",
+        id -> takes.findById(id).map(TakeEntry::productionId),
         id -> {
           TakeEntry take = takes.findById(id).orElse(null);
           if (take == null || take.state() != State.PREPARING) {

@@ -43,6 +43,7 @@ class AskService {
     return Job.of(
         Lane.DESK,
         "ask-service",
+        id -> requests.findById(id).map(Request::productionId),
         id -> {
           Request request = requests.findById(id).orElse(null);
           boolean open =
