@@ -107,4 +107,33 @@ class LimiterTest {
     assertThat(12_000 - first / 2).isBetween(900, 1_000);
     assertThat(last / 2 - 12_000).isBetween(900, 1_000);
   }
+
+  /**
+   * Around one loud sample in something soft the gain is the integral of a raised cosine over what
+   * its window shares with the 10 ms on either side of the peak.
+   */
+  @ParameterizedTest
+  @CsvSource({"0", "200", "480", "600", "800", "-480", "-700"})
+  void theGainAroundAPeakIsThatOfARaisedCosine(int distance) throws IOException {
+    float[] soft = new float[2 * FRAMES];
+    java.util.Arrays.fill(soft, 0.01f);
+    soft[2 * 12_000 + 1] = -2;
+    float[] limited = limited(soft);
+    double needed = Math.pow(10, -1.05 / 20) / 2;
+    double x = (Math.abs(distance) - 480) / 481.0;
+    double shared = x <= -1 ? 1 : 0.5 * (1 - x) - Math.sin(Math.PI * x) / (2 * Math.PI);
+    double gain = limited[2 * (12_000 + distance)] / 0.01;
+    assertThat(gain).isCloseTo(1 - (1 - needed) * shared, within(3e-3));
+    // Both sides are lowered alike, so that nothing moves to the side.
+    if (distance != 0) {
+      assertThat(limited[2 * (12_000 + distance) + 1]).isEqualTo(limited[2 * (12_000 + distance)]);
+    }
+  }
+
+  @Test
+  void thePeakItselfComesToTheCeilingLessItsSafety() throws IOException {
+    float[] one = new float[2 * FRAMES];
+    one[2 * 12_000] = 3;
+    assertThat(limited(one)[2 * 12_000]).isCloseTo((float) Math.pow(10, -1.05 / 20), within(1e-5f));
+  }
 }

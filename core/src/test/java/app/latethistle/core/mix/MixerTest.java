@@ -264,4 +264,73 @@ class MixerTest {
       assertThat(mix.parts()).anyMatch(p -> p.at().start() < 0);
     }
   }
+
+  /** Says which sounds are open. */
+  private record Counted(SoundSource source, List<String> open, List<String> ever)
+      implements SoundSource {
+    @Override
+    public Sound open(String media, int channels) throws IOException {
+      Sound sound = source.open(media, channels);
+      open.add(media);
+      ever.add(media);
+      return new Sound() {
+        @Override
+        public int channels() {
+          return sound.channels();
+        }
+
+        @Override
+        public long length() {
+          return sound.length();
+        }
+
+        @Override
+        public void read(long from, float[] target, int frames) throws IOException {
+          sound.read(from, target, frames);
+        }
+
+        @Override
+        public void close() throws IOException {
+          assertThat(open.remove(media)).isTrue();
+          sound.close();
+        }
+      };
+    }
+  }
+
+  @Test
+  void holdsOpenOnlyWhatSoundsAndOpensItOnce() throws IOException {
+    Map<String, float[]> sounds = new HashMap<>();
+    List<Part> parts = new ArrayList<>();
+    for (int i = 0; i < 20; i++) {
+      sounds.put("c" + i, Tones.noise(i, RATE, 2));
+      parts.add(part(Bus.CLIPS, "c" + i, (long) i * RATE, RATE, new Course.Straight(0)));
+    }
+    Counted counted = new Counted(new Tones(sounds), new ArrayList<>(), new ArrayList<>());
+    int[] most = {0};
+    try (Mixer mixer = new Mixer(new Mix(parts, 20L * RATE, 0), counted)) {
+      mixer.mix(
+          new SampleRange(0, 20L * RATE),
+          (stereo, frames) -> most[0] = Math.max(most[0], counted.open().size()));
+      assertThat(counted.open()).as("the last one").hasSizeBetween(1, 2);
+    }
+    assertThat(most[0]).isLessThanOrEqualTo(3);
+    assertThat(counted.ever()).hasSize(20).doesNotHaveDuplicates();
+    assertThat(counted.open()).isEmpty();
+  }
+
+  @Test
+  void nothingIsHeardOutsideTheFilm() throws IOException {
+    Map<String, float[]> sounds = Map.of("song", Tones.sine(440, 0.5, 90, 2 * RATE));
+    Part song = part(Bus.MUSIC, "song", 0, 2L * RATE, new Course.Straight(0));
+    float[] out =
+        mixed(
+            new Mix(List.of(song), RATE, 0), new Tones(sounds), new SampleRange(-100, RATE + 100));
+    for (int i = 0; i < 100; i++) {
+      assertThat(out[2 * i]).isZero();
+      assertThat(out[out.length - 1 - i]).isZero();
+    }
+    assertThat(out[200]).isNotZero();
+    assertThat(out[2 * (RATE + 99)]).isNotZero();
+  }
 }

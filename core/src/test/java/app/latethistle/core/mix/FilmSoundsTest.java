@@ -1,0 +1,119 @@
+package app.latethistle.core.mix;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.latethistle.core.film.ClipSound;
+import app.latethistle.core.film.Film;
+import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.Films;
+import app.latethistle.core.film.Overlay;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Put;
+import app.latethistle.core.film.Run;
+import app.latethistle.core.film.Tie;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.time.SampleRange;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+
+/** At 24 frames a second a frame has 2,000 samples. */
+class FilmSoundsTest {
+  private static final long FRAME = 2_000;
+  private static final Set<String> SOUNDING = Set.of("a0", "a1", "b0");
+
+  private static Placement shot(String id, String take, ClipSound heard) {
+    return Placement.of(id, take, 7, Framing.FILL).withSound(heard);
+  }
+
+  private static ClipSound on(int lead, int tail, int gain) {
+    return new ClipSound(true, lead, tail, gain);
+  }
+
+  private static Film film(ClipSound first, ClipSound second) {
+    return Films.cut(
+        List.of(shot("s0", "a0", first), shot("s1", "a1", second)),
+        List.of(Tie.free(0), Tie.free(30), Tie.free(72)));
+  }
+
+  private static List<Part> parts(Film film) {
+    return new FilmSounds(Films.resolved(film), SOUNDING).parts();
+  }
+
+  @Test
+  void aClipIsHeardWhileItIsSeen() {
+    List<Part> parts = parts(film(on(0, 0, -6), ClipSound.OFF));
+    assertThat(parts).hasSize(1);
+    Part part = parts.get(0);
+    assertThat(part.bus()).isEqualTo(Bus.CLIPS);
+    assertThat(part.media()).isEqualTo("media-a0");
+    assertThat(part.at()).isEqualTo(new SampleRange(0, 30 * FRAME));
+    assertThat(part.gain()).isEqualTo(-6);
+    Course.Running course = (Course.Running) part.course();
+    assertThat(course.in()).isEqualTo(7 * FRAME);
+    assertThat(course.material()).isEqualTo(120 * FRAME);
+    assertThat(course.lead()).isZero();
+    assertThat(course.picture()).isEqualTo(30 * FRAME);
+  }
+
+  @Test
+  void leadAndTailReachOverTheCut() {
+    List<Part> parts = parts(film(on(0, 12, 0), on(10, -5, 0)));
+    assertThat(parts)
+        .extracting(Part::at)
+        .containsExactly(new SampleRange(0, 42 * FRAME), new SampleRange(20 * FRAME, 67 * FRAME));
+    Course.Running second = (Course.Running) parts.get(1).course();
+    assertThat(second.lead()).isEqualTo(10 * FRAME);
+    assertThat(second.picture()).isEqualTo(42 * FRAME);
+  }
+
+  @Test
+  void whatHasNoSoundOrStandsStillIsNotHeard() {
+    Film mute =
+        Films.cut(
+            List.of(shot("s0", "a2", on(0, 0, 0)), Placement.gap("s1")),
+            List.of(Tie.free(0), Tie.free(30), Tie.free(72)));
+    assertThat(parts(mute)).isEmpty();
+    Run held = new Run(Run.Way.HOLD, 100, 100, Run.Between.NEAREST);
+    Film still =
+        Films.cut(
+            List.of(shot("s0", "a0", on(0, 0, 0)).withRun(held)),
+            List.of(Tie.free(0), Tie.free(30)));
+    assertThat(parts(still)).isEmpty();
+  }
+
+  @Test
+  void aTakeThatIsGoneIsNotHeard() {
+    Film gone =
+        Films.cut(List.of(shot("s0", "lost", on(0, 0, 0))), List.of(Tie.free(0), Tie.free(30)));
+    assertThat(new FilmSounds(Films.resolved(gone), Set.of("lost")).parts()).isEmpty();
+  }
+
+  @Test
+  void overlaysAndDetachedSoundsFollowTheCut() {
+    Film film = film(on(0, 0, 0), ClipSound.OFF);
+    film =
+        Put.overlay(Overlay.whole(1, shot("o1", "b0", on(0, 0, -3)), Tie.free(40), Tie.free(60)))
+            .apply(film);
+    film = Put.sound(new FilmSound("d1", "a1", 5, Tie.free(50), 20, -9)).apply(film);
+    film = Put.sound(new FilmSound("d2", "a5", 5, Tie.free(50), 20, -9)).apply(film);
+    List<Part> parts = parts(film);
+    assertThat(parts).extracting(Part::media).containsExactly("media-a0", "media-b0", "media-a1");
+    assertThat(parts.get(1).at()).isEqualTo(new SampleRange(40 * FRAME, 60 * FRAME));
+    assertThat(parts.get(2).at()).isEqualTo(new SampleRange(50 * FRAME, 70 * FRAME));
+    assertThat(parts.get(2).gain()).isEqualTo(-9);
+    assertThat(((Course.Running) parts.get(2).course()).in()).isEqualTo(5 * FRAME);
+  }
+
+  @Test
+  void aRunIsToldInSamples() {
+    Run slow = new Run(Run.Way.FORWARD, 50, 200, Run.Between.BLENDED, 90, 12);
+    Film film =
+        Films.cut(
+            List.of(shot("s0", "a0", on(0, 0, 0)).withRun(slow)),
+            List.of(Tie.free(0), Tie.free(30)));
+    Run run = ((Course.Running) parts(film).get(0).course()).run();
+    assertThat(run)
+        .isEqualTo(new Run(Run.Way.FORWARD, 50, 200, Run.Between.BLENDED, 90 * FRAME, 12 * FRAME));
+  }
+}
