@@ -2,6 +2,7 @@ package app.latethistle.core.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
+import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
@@ -121,5 +122,119 @@ class FramerTest {
     Frame black = new Frame(4, 4);
     black.black();
     assertThat(frame.data()).isEqualTo(black.data());
+  }
+
+  /** A clip and a film, with even sides, in no proportion to each other. */
+  private record Sizes(Frame source, int width, int height) {
+    static Sizes of(long seed) {
+      Random random = new Random(seed);
+      Frame source = new Frame(16 + 2 * random.nextInt(40), 16 + 2 * random.nextInt(40));
+      random.nextBytes(source.data());
+      return new Sizes(source, 16 + 2 * random.nextInt(40), 16 + 2 * random.nextInt(40));
+    }
+
+    Frame drawn(Framing framing) {
+      return draw(source, width, height, framing);
+    }
+  }
+
+  /** The clip lies whole in the middle, on even pixels, touching two sides. */
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void fittingIsTheClipAtThatSizeOnBlack(long seed) {
+    Sizes sizes = Sizes.of(seed);
+    double scale =
+        Math.min(
+            (double) sizes.width / sizes.source.width(),
+            (double) sizes.height / sizes.source.height());
+    Region place =
+        Region.placeWhenFitting(
+            PictureShape.of(sizes.source.width(), sizes.source.height()),
+            sizes.width,
+            sizes.height);
+    int w = (int) place.width();
+    int h = (int) place.height();
+    assertThat(w == sizes.width || h == sizes.height).isTrue();
+    assertThat(Math.abs(w - sizes.source.width() * scale)).isLessThanOrEqualTo(1);
+    assertThat(Math.abs(h - sizes.source.height() * scale)).isLessThanOrEqualTo(1);
+    assertThat(Math.abs(sizes.width - w - 2 * place.x())).isLessThanOrEqualTo(2);
+    assertThat(Math.abs(sizes.height - h - 2 * place.y())).isLessThanOrEqualTo(2);
+    assertThat(place.x() % 2).isZero();
+    assertThat(place.y() % 2).isZero();
+
+    Frame alone = new Frame(w, h);
+    PictureShape clip = PictureShape.of(sizes.source.width(), sizes.source.height());
+    for (int plane = 0; plane < 3; plane++) {
+      int part = plane == 0 ? 1 : 2;
+      new Scaler(
+              new Region(0, 0, clip.width() / part, clip.height() / part),
+              clip.width() / part,
+              clip.height() / part,
+              w / part,
+              h / part,
+              plane > 0)
+          .scale(
+              sizes.source.data(),
+              sizes.source.offset(plane),
+              alone.data(),
+              alone.offset(plane),
+              w / part);
+    }
+    Frame expected = new Frame(sizes.width, sizes.height);
+    expected.black();
+    expected.paste(alone, (int) place.x(), (int) place.y());
+    assertThat(sizes.drawn(Framing.FIT).data()).isEqualTo(expected.data());
+  }
+
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void theSoftBackdropLiesOnlyWhereTheClipDoesNot(long seed) {
+    Sizes sizes = Sizes.of(seed);
+    Frame fit = sizes.drawn(Framing.FIT);
+    Frame soft = sizes.drawn(Framing.SOFT);
+    Region place =
+        Region.placeWhenFitting(
+            PictureShape.of(sizes.source.width(), sizes.source.height()),
+            sizes.width,
+            sizes.height);
+    for (int y = 0; y < sizes.height; y++) {
+      for (int x = 0; x < sizes.width; x++) {
+        if (x >= place.x()
+            && x < place.x() + place.width()
+            && y >= place.y()
+            && y < place.y() + place.height()) {
+          assertThat(luma(soft, x, y)).isEqualTo(luma(fit, x, y));
+        }
+      }
+    }
+  }
+
+  @Test
+  void theSoftBackdropIsTheClipDarkerAndBlurred() {
+    // Left half light, right half dark, in a film twice as wide: a backdrop to either side.
+    Frame source = plain(240, 240, 40, 100, 160);
+    for (int y = 0; y < 240; y++) {
+      Arrays.fill(source.data(), y * 240, y * 240 + 120, (byte) 216);
+    }
+    Frame target = draw(source, 480, 240, Framing.SOFT);
+    // Limited range: 16 is black, and 0.45 of what is above it is left.
+    assertThat(luma(target, 20, 120)).isBetween(104, 106);
+    assertThat(luma(target, 460, 120)).isBetween(26, 28);
+    int chroma = 60 * 240 + 10;
+    assertThat(target.data()[target.offset(1) + chroma] & 255).isBetween(115, 116);
+    assertThat(target.data()[target.offset(2) + chroma] & 255).isBetween(142, 143);
+  }
+
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void fillingCropsTheSameFromEitherSide(long seed) {
+    Sizes sizes = Sizes.of(seed);
+    PictureShape clip = PictureShape.of(sizes.source.width(), sizes.source.height());
+    double film = (double) sizes.width / sizes.height;
+    Region seen = Region.seenWhenFilling(clip, film);
+    assertThat(seen.width() / seen.height()).isCloseTo(film, within(1e-9));
+    assertThat(seen.x()).isCloseTo(clip.width() - seen.x() - seen.width(), within(1e-9));
+    assertThat(seen.y()).isCloseTo(clip.height() - seen.y() - seen.height(), within(1e-9));
+    assertThat(Math.min(seen.x(), seen.y())).isCloseTo(0, within(1e-9));
   }
 }

@@ -3,9 +3,11 @@ package app.latethistle.core.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 class RgbTest {
   private static int[] codes(int rgb) {
@@ -50,5 +52,47 @@ class RgbTest {
         }
       }
     }
+  }
+
+  private static int byte709(double value) {
+    return (int) Math.max(0, Math.min(255, Math.floor(value)));
+  }
+
+  /**
+   * ITU-R BT.709-6 in the other direction, in double precision: each pixel has its own luma, each
+   * 2x2 pixels their chroma. Our fixed point may round by one code.
+   */
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void everyPixelComesFromItsOwnLumaAndItsBlocksChroma(long seed) {
+    Random random = new Random(seed);
+    Frame frame = new Frame(12, 8);
+    random.nextBytes(frame.data());
+    int[] rgb = new int[12 * 8];
+    Rgb.fromFrame(frame, rgb);
+    for (int y = 0; y < 8; y++) {
+      for (int x = 0; x < 12; x++) {
+        double luma = ((frame.data()[y * 12 + x] & 255) - 16) / 219.0;
+        int at = y / 2 * 6 + x / 2;
+        double cb = ((frame.data()[frame.offset(1) + at] & 255) - 128) / 224.0;
+        double cr = ((frame.data()[frame.offset(2) + at] & 255) - 128) / 224.0;
+        double red = luma + 1.5748 * cr;
+        double blue = luma + 1.8556 * cb;
+        double green = (luma - 0.2126 * red - 0.0722 * blue) / 0.7152;
+        int pixel = rgb[y * 12 + x];
+        assertThat(Math.abs((pixel >> 16 & 255) - byte709(255 * red + 0.5))).isLessThan(2);
+        assertThat(Math.abs((pixel >> 8 & 255) - byte709(255 * green + 0.5))).isLessThan(2);
+        assertThat(Math.abs((pixel & 255) - byte709(255 * blue + 0.5))).isLessThan(2);
+      }
+    }
+  }
+
+  @Test
+  void chromaIsTheMeanOfFourPixels() {
+    // Red above blue, twice: the mean of the primaries' codes, and each pixel its own luma.
+    int[] pixels = {0xFF0000, 0xFF0000, 0x0000FF, 0x0000FF};
+    Frame frame = new Frame(2, 2);
+    Rgb.toFrame(pixels, frame);
+    assertThat(frame.data()).containsExactly(63, 63, 32, 32, (byte) 171, (byte) 179);
   }
 }
