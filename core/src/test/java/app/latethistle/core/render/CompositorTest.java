@@ -246,4 +246,25 @@ class CompositorTest {
         .withMessage("b is not there");
     assertThat(source.open).isZero();
   }
+
+  /** A wide clip laid over a square film as large as half of it: 32 by 18 pixels, and no bars. */
+  @Test
+  void aWholeClipThatIsLaidOverBringsNoBars() throws IOException {
+    Layer base = new Layer.Sequence(List.of(part(0, 2, footage("a", 0, 200, Run.PLAIN, 2))));
+    Layer.Footage over = new Layer.Footage("b", 200, 0, Run.PLAIN, 2, Framing.FIT);
+    for (int down : new int[] {0, 50, 100}) {
+      Layer root =
+          new Layer.Stack(
+              base, List.of(new Layer.Over(part(0, 2, over), new Lie(100, 50, 100, down))));
+      Program square = new Program(root, 2, FrameRate.FPS_24, 64, 64);
+      byte[] frame = frames(square, Drawn.flat(), new FrameRange(0, 1)).get(0);
+      int top = (64 - 18) * down / 100 / 2 * 2;
+      for (int y = 0; y < 64; y++) {
+        int left = frame[y * 64 + 20] & 255;
+        int right = frame[y * 64 + 50] & 255;
+        assertThat(left).isEqualTo(40);
+        assertThat(right).as("line %d", y).isEqualTo(y >= top && y < top + 18 ? 140 : 40);
+      }
+    }
+  }
 }

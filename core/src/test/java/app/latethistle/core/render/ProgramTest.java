@@ -235,4 +235,115 @@ class ProgramTest {
     assertThat(program.cuts()).hasSize(after.placements().size() - 1);
     assertThat(program.length()).isEqualTo(Films.resolved(after).cutting().length());
   }
+
+  @Test
+  void blackIsPlannedWhereNothingIsSeenAndWhereTheFilmFades() {
+    Layer cut =
+        new Layer.Sequence(
+            List.of(part(5, 20, "a", 0), part(20, 30, "b", 0), part(36, 50, "c", 0)));
+    assertThat(program(cut, 60).plannedBlack())
+        .containsExactly(new FrameRange(0, 5), new FrameRange(30, 36), new FrameRange(50, 60));
+    Layer over = new Layer.Stack(cut, List.of(new Layer.Over(part(0, 5, "d", 0), Lie.WHOLE)));
+    Layer faded = new Layer.Faded(over, new EndFade(8), 50);
+    assertThat(program(faded, 50).plannedBlack())
+        .containsExactly(new FrameRange(42, 50), new FrameRange(0, 5), new FrameRange(30, 36));
+    assertThat(program(part(0, 9, "a", 0)).plannedBlack()).isEmpty();
+    assertThat(program(new Layer.Faded(cut, new EndFade(90), 50), 50).plannedBlack())
+        .contains(new FrameRange(0, 50));
+  }
+
+  @Test
+  void namesEachFileOnceAndOnlyOfWhatIsSeen() {
+    Layer root =
+        new Layer.Stack(
+            new Layer.Sequence(List.of(part(0, 10, "a", 0), part(10, 20, "b", 0))),
+            List.of(
+                new Layer.Over(part(5, 15, "c", 0), Lie.WHOLE),
+                new Layer.Over(part(12, 14, "a", 0), Lie.WHOLE)));
+    assertThat(program(root, 20).media()).containsExactly("a", "b", "c");
+    assertThat(root.media(new FrameRange(10, 12))).containsExactly("b", "c");
+    assertThat(root.media(new FrameRange(15, 20))).containsExactly("b");
+    assertThat(new Layer.Black().media(new FrameRange(0, 9))).isEmpty();
+  }
+
+  /** At twice the rate everything is at twice the frame, whatever lies in what. */
+  @Test
+  void atTwiceTheRateAllIsAtTwiceTheFrame() {
+    Run run = new Run(Run.Way.REVERSE, 50, 120, Run.Between.BLENDED, 60, 4);
+    Layer slow = new Layer.Footage("m", 90, 7, run, 30, Framing.SOFT);
+    Lie lie = new Lie(60, 40, 100, 0);
+    Layer root =
+        new Layer.Faded(
+            new Layer.Stack(
+                new Layer.Sequence(
+                    List.of(part(3, 20, "a", 5), new Layer.Part(new FrameRange(20, 50), slow))),
+                List.of(new Layer.Over(part(10, 30, "b", 2), lie))),
+            new EndFade(12),
+            50);
+    Program twice = program(root, 50).at(FrameRate.of(48, 1));
+    assertThat(twice.length()).isEqualTo(100);
+    Run there = new Run(Run.Way.REVERSE, 50, 120, Run.Between.BLENDED, 120, 8);
+    assertThat(twice.root())
+        .isEqualTo(
+            new Layer.Faded(
+                new Layer.Stack(
+                    new Layer.Sequence(
+                        List.of(
+                            twicePart(6, 40, "a", 10),
+                            new Layer.Part(
+                                new FrameRange(40, 100),
+                                new Layer.Footage("m", 179, 14, there, 60, Framing.SOFT)))),
+                    List.of(new Layer.Over(twicePart(20, 60, "b", 4), lie))),
+                new EndFade(24),
+                100));
+    assertThat(program(new Layer.Black(), 9).at(FrameRate.of(48, 1)).root())
+        .isEqualTo(new Layer.Black());
+  }
+
+  private static Layer.Part twicePart(long start, long end, String media, long in) {
+    return new Layer.Part(
+        new FrameRange(start, end),
+        new Layer.Footage(media, 399, in, Run.PLAIN, end - start, Framing.FILL));
+  }
+
+  @Test
+  void theFirstUsedFrameStaysInsideTheTakeAtAnotherRate() {
+    Layer short1 = new Layer.Footage("m", 10, 9, Run.PLAIN, 5, Framing.FILL);
+    Layer.Footage there = (Layer.Footage) program(short1, 5).at(FrameRate.of(12, 1)).root();
+    assertThat(there.material()).isEqualTo(4);
+    assertThat(there.in()).isEqualTo(3);
+  }
+
+  /** The rule of the documentation, found by trying all cuts. */
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#many")
+  void bordersAreTheCutsOfHighestRankNearThem(long seed) {
+    Random random = new Random(seed);
+    List<Layer.Part> parts = new ArrayList<>();
+    long at = 0;
+    for (int i = 0; i < 25; i++) {
+      long length = 6L + random.nextInt(random.nextBoolean() ? 30 : 300);
+      parts.add(part(at, at + length, "m" + i, 0));
+      at += length;
+    }
+    Program program = program(parts.toArray(Layer.Part[]::new));
+    List<Long> starts =
+        Segmentation.MASTER.of(program).stream().map(s -> s.range().start()).toList();
+    long least = 48;
+    for (long cut : program.cuts()) {
+      if (cut < least || cut > program.length() - least) {
+        assertThat(starts).doesNotContain(cut);
+        continue;
+      }
+      String rank = program.key(new FrameRange(cut, cut + 1));
+      boolean leads =
+          program.cuts().stream()
+              .filter(other -> other != cut && Math.abs(other - cut) < least)
+              .filter(other -> other >= least && other <= program.length() - least)
+              .allMatch(other -> program.key(new FrameRange(other, other + 1)).compareTo(rank) < 0);
+      if (leads) {
+        assertThat(starts).contains(cut);
+      }
+    }
+  }
 }
