@@ -1,18 +1,7 @@
-import { lazy } from "react";
 import { Navigate, Route, Routes } from "react-router";
 import { ProductionFrame } from "./ProductionFrame";
+import { Cues, MasterRoom, Score, StoryRoom, Takes } from "./rooms";
 import { Shelf } from "./rooms/shelf/Shelf";
-
-// A room is loaded when it is first opened.
-const StoryRoom = lazy(() =>
-  import("./rooms/story/StoryRoom").then((m) => ({ default: m.StoryRoom })),
-);
-const Takes = lazy(() => import("./rooms/takes/Takes").then((m) => ({ default: m.Takes })));
-const Cues = lazy(() => import("./rooms/cues/Cues").then((m) => ({ default: m.Cues })));
-const Score = lazy(() => import("./rooms/score/Score").then((m) => ({ default: m.Score })));
-const MasterRoom = lazy(() =>
-  import("./rooms/master/MasterRoom").then((m) => ({ default: m.MasterRoom })),
-);
 
 /** Which room an address shows. */
 export function App() {

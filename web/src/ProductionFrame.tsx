@@ -11,8 +11,12 @@ import { NotYet } from "./parts/NotYet";
 import { TopBar } from "./parts/TopBar";
 import { RoomBoundary, Trouble } from "./parts/Trouble";
 import { useNotice } from "./parts/notice";
+import { loadRooms } from "./rooms";
 import { useRoom } from "./store";
 import { ink } from "./theme";
+
+/** Milliseconds after which the first room is there, and the others may be loaded. */
+const ONCE_DRAWN = 2_000;
 
 /** What all rooms of a production share: the top bar, events, and files dropped anywhere. */
 export function ProductionFrame() {
@@ -25,6 +29,11 @@ export function ProductionFrame() {
   const set = useRoom((s) => s.set);
   const go = useNavigate();
   const [over, setOver] = useState(false);
+
+  useEffect(() => {
+    const later = setTimeout(loadRooms, ONCE_DRAWN);
+    return () => clearTimeout(later);
+  }, []);
 
   useEffect(() => set({ frame: 0, place: null, playing: false, barsPerLine: null }), [id, set]);
 

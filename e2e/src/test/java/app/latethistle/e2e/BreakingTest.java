@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -139,6 +140,10 @@ class BreakingTest {
     application.kill();
     Locator gone = page.getByText("Late Thistle does not answer");
     assertThat(gone).isVisible();
+    // A room that was not opened yet is there all the same.
+    steps.room("Cues").click();
+    assertThat(page.getByRole(AriaRole.MAIN)).containsText("Slow bellows");
+    steps.room("Master").click();
     application.restart();
     // The page comes back by itself.
     assertThat(gone).hasCount(0);

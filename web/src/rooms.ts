@@ -1,0 +1,24 @@
+import { lazy } from "react";
+
+const loading = {
+  story: () => import("./rooms/story/StoryRoom").then((m) => ({ default: m.StoryRoom })),
+  takes: () => import("./rooms/takes/Takes").then((m) => ({ default: m.Takes })),
+  cues: () => import("./rooms/cues/Cues").then((m) => ({ default: m.Cues })),
+  score: () => import("./rooms/score/Score").then((m) => ({ default: m.Score })),
+  master: () => import("./rooms/master/MasterRoom").then((m) => ({ default: m.MasterRoom })),
+};
+
+export const StoryRoom = lazy(loading.story);
+export const Takes = lazy(loading.takes);
+export const Cues = lazy(loading.cues);
+export const Score = lazy(loading.score);
+export const MasterRoom = lazy(loading.master);
+
+/** Loads the rooms that were not opened yet, so that they open while the server is gone, too. */
+export function loadRooms() {
+  for (const load of Object.values(loading)) {
+    load().catch(() => {
+      // It is loaded when it is opened, which says what is wrong.
+    });
+  }
+}
