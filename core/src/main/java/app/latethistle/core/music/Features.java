@@ -24,6 +24,9 @@ final class Features {
   /** Change of harmony around each hop, scaled to a standard deviation of 1 around its mean. */
   final float[] harmony;
 
+  /** What the mean log magnitude of all bands adds up to before each hop. */
+  private final double[] loudness;
+
   Features(MonoSound song) {
     mel = LogMel.of(song, LogMel.Grain.MUSIC);
     chroma = Chroma.of(song);
@@ -32,6 +35,26 @@ final class Features {
     low = OnsetStrength.of(mel, 0, LOW_BANDS);
     high = OnsetStrength.of(mel, HIGH_BANDS, LogMel.BANDS);
     harmony = harmony();
+    loudness = loudness();
+  }
+
+  private double[] loudness() {
+    double[] sums = new double[mel.length() + 1];
+    for (int i = 0; i < mel.length(); i++) {
+      double sum = 0;
+      for (float band : mel.frame(i)) {
+        sum += band / LogMel.BANDS;
+      }
+      sums[i + 1] = sums[i] + sum;
+    }
+    return sums;
+  }
+
+  /** The mean log magnitude over so many hops, two or more; 0 past the end. */
+  double loudness(int from, int hops) {
+    int a = Math.max(0, Math.min(length(), from));
+    int b = Math.min(length(), Math.max(a, from + Math.max(2, hops)));
+    return a == b ? 0 : (loudness[b] - loudness[a]) / (b - a);
   }
 
   /** Whether nothing ever begins. */

@@ -65,27 +65,36 @@ final class Rows {
     float[] smooth = smooth(f.onsets);
     List<Row> rows = new ArrayList<>();
     for (TempoCurve curve : curves) {
+      List<int[]> found = new ArrayList<>();
       for (double tightness : TIGHTNESS) {
-        int[] beats = trim(f.onsets, row(smooth, f.hop, curve, tightness));
-        if (beats.length < FEWEST) {
-          continue;
-        }
-        int[] mixed = phased(f, beats);
-        for (int[] each :
-            List.of(
-                beats,
-                shifted(f.onsets, beats, 1 / 2.0),
-                shifted(f.onsets, beats, 1 / 3.0),
-                shifted(f.onsets, beats, 2 / 3.0),
-                mixed,
-                shifted(f.onsets, mixed, 1 / 2.0))) {
-          if (each.length >= FEWEST) {
-            rows.add(new Row(each, curve));
-          }
+        found.add(row(smooth, f.hop, curve, tightness));
+      }
+      found.add(LockedRow.of(smooth, curve.mean() / f.hop, f.hop));
+      for (int[] each : found) {
+        int[] beats = trim(f.onsets, each);
+        if (beats.length >= FEWEST) {
+          addAll(rows, f, beats, curve);
         }
       }
     }
     return rows;
+  }
+
+  /** Adds a row, and those that lie between its beats or change sides. */
+  private static void addAll(List<Row> rows, Features f, int[] beats, TempoCurve curve) {
+    int[] mixed = phased(f, beats);
+    for (int[] each :
+        List.of(
+            beats,
+            shifted(f.onsets, beats, 1 / 2.0),
+            shifted(f.onsets, beats, 1 / 3.0),
+            shifted(f.onsets, beats, 2 / 3.0),
+            mixed,
+            shifted(f.onsets, mixed, 1 / 2.0))) {
+      if (each.length >= FEWEST) {
+        rows.add(new Row(each, curve));
+      }
+    }
   }
 
   /** The row a part of each gap later, each beat where an onset near it is. */
