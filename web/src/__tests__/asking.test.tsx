@@ -253,6 +253,7 @@ describe("a song that was given up", () => {
       beatsPerBar: 4,
       firstDownbeat: 0,
       confidence: 0,
+      other: null,
       beats: [],
       sureness: [],
       undo: "",

@@ -2997,6 +2997,8 @@ export interface components {
             /** Format: double */
             loudness: number | null;
             moments: components["schemas"]["MomentView"][];
+            /** @enum {string|null} */
+            other: "HALF_A_BEAT_LATER" | "TWICE_AS_QUICK" | "HALF_AS_QUICK" | null;
             ownPace: number[];
             pace: number[];
             reason: string | null;

@@ -62,8 +62,30 @@ export function CorrectionBar(props: Props) {
         </Box>
       ) : (
         <>
-          <Button onClick={corrections.halve}>Halve to {(song.bpm / 2).toFixed(0)}</Button>
-          <Button onClick={corrections.double}>Double to {(song.bpm * 2).toFixed(0)}</Button>
+          <Reading
+            of="HALF_AS_QUICK"
+            song={song}
+            title="Count every second beat (H)"
+            act={corrections.halve}
+          >
+            Halve to {(song.bpm / 2).toFixed(0)}
+          </Reading>
+          <Reading
+            of="TWICE_AS_QUICK"
+            song={song}
+            title="Count between the beats too (D)"
+            act={corrections.double}
+          >
+            Double to {(song.bpm * 2).toFixed(0)}
+          </Reading>
+          <Reading
+            of="HALF_A_BEAT_LATER"
+            song={song}
+            title="Every beat half-way to the next (L)"
+            act={corrections.halfBeatLater}
+          >
+            Half a beat later
+          </Reading>
         </>
       )}
       <Box sx={{ color: ink.ink2, ml: 3 }}>First downbeat</Box>
@@ -130,6 +152,27 @@ export function CorrectionBar(props: Props) {
         Redo
       </Button>
     </Box>
+  );
+}
+
+/** Another way to count; told as a question where it fits what is heard nearly as well. */
+function Reading(props: {
+  of: NonNullable<Song["other"]>;
+  song: Song;
+  title: string;
+  act: () => void;
+  children: React.ReactNode;
+}) {
+  const doubtful = props.song.other === props.of;
+  return (
+    <Button
+      onClick={props.act}
+      variant={doubtful ? "outlined" : "text"}
+      title={doubtful ? `${props.title}. What is heard fits this nearly as well.` : props.title}
+    >
+      {doubtful && "or: "}
+      {props.children}
+    </Button>
   );
 }
 

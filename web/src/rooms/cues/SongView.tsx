@@ -132,6 +132,11 @@ export function SongView({ song, production, film, spot, volume }: Props) {
           acts: { H: () => corrections.halve(), D: () => corrections.double() },
         },
         {
+          shown: "L",
+          says: "all beats half a beat later",
+          acts: { L: () => corrections.halfBeatLater() },
+        },
+        {
           shown: "B",
           says: "the beat at the playhead begins a bar",
           acts: { B: () => corrections.downbeatAt(time()) },

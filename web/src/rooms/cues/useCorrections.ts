@@ -4,6 +4,7 @@ import { useChange } from "../../api/queries";
 export interface Corrections {
   halve: () => void;
   double: () => void;
+  halfBeatLater: () => void;
   /** The beat nearest to a time begins a bar. */
   downbeatAt: (seconds: number) => void;
   /** The first downbeat goes to the next beat, or the one before. */
@@ -47,6 +48,7 @@ export function useCorrections(production: Production, song: Song): Corrections 
   return {
     halve: () => correct("halve"),
     double: () => correct("double"),
+    halfBeatLater: () => correct("half-beat-later"),
     downbeatAt: (at) => correct("downbeat", { at }),
     shiftDownbeat: (by) => {
       const next = (song.firstDownbeat + by + song.beatsPerBar) % song.beatsPerBar;

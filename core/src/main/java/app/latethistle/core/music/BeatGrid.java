@@ -3,6 +3,7 @@ package app.latethistle.core.music;
 import app.latethistle.core.Refused;
 import app.latethistle.core.time.Samples;
 import java.util.Arrays;
+import java.util.Optional;
 
 /**
  * The beats of a song. Beats are numbered from 0 in the order they sound; bars from 1 at the first
@@ -17,6 +18,7 @@ public final class BeatGrid {
   private final int beatsPerBar;
   private final int firstDownbeat;
   private final double confidence;
+  private final Optional<OtherReading> other;
 
   /**
    * @param beats where each beat falls in the song, in samples at 48 kHz, strictly rising
@@ -28,6 +30,16 @@ public final class BeatGrid {
    */
   public BeatGrid(
       long[] beats, float[] sureness, int beatsPerBar, int firstDownbeat, double confidence) {
+    this(beats, sureness, beatsPerBar, firstDownbeat, confidence, Optional.empty());
+  }
+
+  private BeatGrid(
+      long[] beats,
+      float[] sureness,
+      int beatsPerBar,
+      int firstDownbeat,
+      double confidence,
+      Optional<OtherReading> other) {
     if (beats.length != sureness.length) {
       throw new Refused(beats.length + " beats but " + sureness.length + " values of sureness.");
     }
@@ -47,6 +59,7 @@ public final class BeatGrid {
     this.beatsPerBar = beatsPerBar;
     this.firstDownbeat = firstDownbeat;
     this.confidence = confidence;
+    this.other = other;
   }
 
   /** An even grid, for what is known rather than heard. */
@@ -60,6 +73,17 @@ public final class BeatGrid {
     return new BeatGrid(beats, sureness, beatsPerBar, 0, 1);
   }
 
+  /** The same, with another way to count that fits nearly as well. */
+  public BeatGrid orElse(OtherReading reading) {
+    return new BeatGrid(
+        beats, sureness, beatsPerBar, firstDownbeat, confidence, Optional.of(reading));
+  }
+
+  /** Another way to count that fits nearly as well, unless somebody has put something right. */
+  public Optional<OtherReading> other() {
+    return other;
+  }
+
   /** The grid with other beats, in the same bars. */
   BeatGrid with(long[] newBeats, float[] newSureness, int newFirstDownbeat) {
     return new BeatGrid(newBeats, newSureness, beatsPerBar, newFirstDownbeat, confidence);
@@ -67,7 +91,7 @@ public final class BeatGrid {
 
   /** The grid in other bars. */
   BeatGrid inBars(int newBeatsPerBar, int newFirstDownbeat) {
-    return new BeatGrid(beats, sureness, newBeatsPerBar, newFirstDownbeat, confidence);
+    return new BeatGrid(beats, sureness, newBeatsPerBar, newFirstDownbeat, confidence, other);
   }
 
   /** Where the beats fall, in samples at 48 kHz. */

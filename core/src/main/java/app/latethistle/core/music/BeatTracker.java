@@ -16,6 +16,9 @@ public final class BeatTracker {
   /** Seconds that a song with beats lasts at least. */
   static final double SHORTEST_SONG = 1.5;
 
+  /** What is left of the confidence where another reading is nearly as good. */
+  private static final double IN_DOUBT = 0.6;
+
   private BeatTracker() {}
 
   /**
@@ -33,19 +36,11 @@ public final class BeatTracker {
   }
 
   static BeatGrid track(Features f) {
-    Rows.Row best = null;
-    double top = Double.NEGATIVE_INFINITY;
-    for (Rows.Row row : Rows.of(f)) {
-      double score = Evidence.of(f, row).score();
-      if (score > top) {
-        top = score;
-        best = row;
-      }
-    }
-    if (best == null) {
-      return BeatGrid.EMPTY;
-    }
-    int[] beats = Rows.extend(f.onsets, best.beats());
+    return RowChoice.of(f, Rows.of(f)).map(choice -> grid(f, choice)).orElse(BeatGrid.EMPTY);
+  }
+
+  private static BeatGrid grid(Features f, RowChoice choice) {
+    int[] beats = Rows.extend(f.onsets, choice.row().beats());
     float[] sureness = sureness(f.onsets, beats);
     Meter meter = Meter.of(f, beats, new BeatSounds(f, beats));
     long[] samples = new long[beats.length];
@@ -57,7 +52,14 @@ public final class BeatTracker {
     for (float s : sureness) {
       confidence += s / sureness.length;
     }
-    return new BeatGrid(samples, sureness, meter.beats(), meter.first(), confidence);
+    BeatGrid grid =
+        new BeatGrid(
+            samples,
+            sureness,
+            meter.beats(),
+            meter.first(),
+            choice.other().isPresent() ? confidence * IN_DOUBT : confidence);
+    return choice.other().map(grid::orElse).orElse(grid);
   }
 
   /** 1 where a beat is heard as plainly as most, less where it is only counted through. */

@@ -11,6 +11,7 @@ import java.util.List;
 public sealed interface SongCorrection
     permits HalveTempo,
         DoubleTempo,
+        HalfBeatLater,
         MoveDownbeat,
         CountBars,
         MoveBeat,

@@ -24,6 +24,32 @@ class SongCorrectionTest {
   }
 
   @Test
+  void everyBeatGoesHalfWayToTheNext() {
+    BeatGrid later = corrected(new HalfBeatLater());
+    assertThat(later.size()).isEqualTo(GRID.size());
+    assertThat(later.firstDownbeat()).isEqualTo(GRID.firstDownbeat());
+    for (int i = 0; i + 1 < GRID.size(); i++) {
+      assertThat(later.sampleOf(i)).isEqualTo((GRID.sampleOf(i) + GRID.sampleOf(i + 1)) / 2);
+    }
+    int last = GRID.size() - 1;
+    long gap = GRID.sampleOf(last) - GRID.sampleOf(last - 1);
+    assertThat(later.sampleOf(last)).isEqualTo(GRID.sampleOf(last) + gap / 2);
+    assertThat(new HalfBeatLater().apply(BeatGrid.EMPTY)).isSameAs(BeatGrid.EMPTY);
+  }
+
+  @Test
+  void whatIsInDoubtIsSoUntilSomethingIsPutRight() {
+    BeatGrid doubtful = GRID.orElse(OtherReading.TWICE_AS_QUICK);
+    assertThat(GRID.other()).isEmpty();
+    assertThat(doubtful.other()).contains(OtherReading.TWICE_AS_QUICK);
+    assertThat(doubtful.samples()).isEqualTo(GRID.samples());
+    assertThat(new CountBars(3).apply(doubtful).other()).contains(OtherReading.TWICE_AS_QUICK);
+    for (SongCorrection put : List.of(new HalveTempo(), new DoubleTempo(), new HalfBeatLater())) {
+      assertThat(put.apply(doubtful).other()).isEmpty();
+    }
+  }
+
+  @Test
   void halvesAndDoublesAroundTheDownbeat() {
     BeatGrid half = corrected(new HalveTempo());
     assertThat(half.bpm()).isCloseTo(60, within(0.01));
@@ -118,7 +144,7 @@ class SongCorrectionTest {
       long b = at(random.nextDouble(-2, 25));
       corrections.add(
           switch (random.nextInt(7)) {
-            case 0 -> new HalveTempo();
+            case 0 -> random.nextBoolean() ? new HalveTempo() : new HalfBeatLater();
             case 1 -> new DoubleTempo();
             case 2 -> new MoveDownbeat(a);
             case 3 -> new CountBars(random.nextInt(2, 13));

@@ -70,10 +70,12 @@ public final class BeatsBench {
                   json.append(
                       String.format(
                           Locale.ROOT,
-                          "%s\"%s\": [%.3f, %.3f]",
+                          "%s\"%s\": [%s, %.3f]",
                           json.isEmpty() ? "" : ", ",
                           name,
-                          means.get(0).get(),
+                          Double.isNaN(means.get(0).get())
+                              ? "null"
+                              : String.format(Locale.ROOT, "%.3f", means.get(0).get()),
                           means.get(1).get()));
                 }));
     System.out.println("{" + json + "}");

@@ -6,6 +6,7 @@ import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.CountBars;
 import app.latethistle.core.music.DoubleTempo;
 import app.latethistle.core.music.FollowTempoMap;
+import app.latethistle.core.music.HalfBeatLater;
 import app.latethistle.core.music.HalveTempo;
 import app.latethistle.core.music.HoldTempo;
 import app.latethistle.core.music.MarkSung;
@@ -50,8 +51,8 @@ public class CorrectionController {
   /**
    * What is put right.
    *
-   * @param name halve, double, downbeat, bars, move-beat, hold-tempo, add-border, move-border,
-   *     sung, not-sung or taps
+   * @param name halve, double, half-beat-later, downbeat, bars, move-beat, hold-tempo, add-border,
+   *     move-border, sung, not-sung or taps
    * @param at where: of the downbeat, of the beat or border that moves, where a span begins
    * @param to where the beat or border moves to, or the span ends
    * @param count beats in a bar
@@ -68,6 +69,7 @@ public class CorrectionController {
       return switch (name) {
         case "halve" -> new HalveTempo();
         case "double" -> new DoubleTempo();
+        case "half-beat-later" -> new HalfBeatLater();
         case "downbeat" -> new MoveDownbeat(sample(at));
         case "bars" -> new CountBars(count == null ? 0 : count);
         case "move-beat" -> new MoveBeat(sample(at), sample(to));

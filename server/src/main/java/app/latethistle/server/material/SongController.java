@@ -2,6 +2,7 @@ package app.latethistle.server.material;
 
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.KeyMoment;
+import app.latethistle.core.music.OtherReading;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.plan.Pace;
 import app.latethistle.core.time.Samples;
@@ -58,6 +59,7 @@ class SongController {
    *
    * @param loudness in LUFS, null if it is not known
    * @param beats when each beat falls in the song, in seconds
+   * @param other a way to count that fits nearly as well, if that is in doubt
    * @param pace how quickly each section is to move as a person drew it; empty if nobody did
    * @param ownPace how quickly each moves of itself in an even cut
    */
@@ -73,6 +75,7 @@ class SongController {
       int beatsPerBar,
       int firstDownbeat,
       double confidence,
+      @Schema(nullable = true) OtherReading other,
       List<Double> beats,
       List<Float> sureness,
       String undo,
@@ -125,6 +128,7 @@ class SongController {
         grid.beatsPerBar(),
         grid.firstDownbeat(),
         grid.confidence(),
+        grid.other().orElse(null),
         IntStream.range(0, grid.size()).mapToObj(i -> Samples.toSeconds(grid.sampleOf(i))).toList(),
         IntStream.range(0, grid.size()).mapToObj(grid::sureness).toList(),
         song.undo(),

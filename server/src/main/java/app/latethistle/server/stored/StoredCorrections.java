@@ -4,6 +4,7 @@ import app.latethistle.core.music.AddBorder;
 import app.latethistle.core.music.CountBars;
 import app.latethistle.core.music.DoubleTempo;
 import app.latethistle.core.music.FollowTempoMap;
+import app.latethistle.core.music.HalfBeatLater;
 import app.latethistle.core.music.HalveTempo;
 import app.latethistle.core.music.HoldTempo;
 import app.latethistle.core.music.MarkSung;
@@ -64,6 +65,9 @@ public final class StoredCorrections {
     if (c instanceof DoubleTempo) {
       return One.of("double");
     }
+    if (c instanceof HalfBeatLater) {
+      return One.of("half-beat-later");
+    }
     if (c instanceof MoveDownbeat d) {
       return One.at("downbeat", d.at());
     }
@@ -123,6 +127,7 @@ public final class StoredCorrections {
     return switch (c.correction) {
       case "halve" -> new HalveTempo();
       case "double" -> new DoubleTempo();
+      case "half-beat-later" -> new HalfBeatLater();
       case "downbeat" -> new MoveDownbeat(c.at);
       case "bars" -> new CountBars(c.beats);
       case "move-beat" -> new MoveBeat(c.from, c.to);

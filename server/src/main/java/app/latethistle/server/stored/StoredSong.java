@@ -2,6 +2,7 @@ package app.latethistle.server.stored;
 
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.KeyMoment;
+import app.latethistle.core.music.OtherReading;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.music.SungPart;
 import java.util.List;
@@ -21,7 +22,8 @@ public final class StoredSong {
       List<Float> sureness,
       int beatsPerBar,
       int firstDownbeat,
-      double confidence) {}
+      double confidence,
+      String other) {}
 
   private record Sounding(long start, long end, String kind, String name, double energy) {}
 
@@ -48,7 +50,8 @@ public final class StoredSong {
             IntStream.range(0, grid.size()).mapToObj(grid::sureness).toList(),
             grid.beatsPerBar(),
             grid.firstDownbeat(),
-            grid.confidence()));
+            grid.confidence(),
+            grid.other().map(Enum::name).orElse(null)));
   }
 
   /** Beats of any format. */
@@ -58,12 +61,14 @@ public final class StoredSong {
     for (int i = 0; i < sureness.length; i++) {
       sureness[i] = g.sureness.get(i);
     }
-    return new BeatGrid(
-        g.beats.stream().mapToLong(b -> b).toArray(),
-        sureness,
-        g.beatsPerBar,
-        g.firstDownbeat,
-        g.confidence);
+    BeatGrid grid =
+        new BeatGrid(
+            g.beats.stream().mapToLong(b -> b).toArray(),
+            sureness,
+            g.beatsPerBar,
+            g.firstDownbeat,
+            g.confidence);
+    return g.other == null ? grid : grid.orElse(OtherReading.valueOf(g.other));
   }
 
   private static JsonNode checked(String text) {

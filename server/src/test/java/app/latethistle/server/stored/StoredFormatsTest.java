@@ -40,6 +40,7 @@ import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Part;
+import app.latethistle.core.music.OtherReading;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
@@ -275,6 +276,10 @@ class StoredFormatsTest {
     assertThat(StoredSong.readGrid(StoredSong.write(grid)).samples()).isEqualTo(grid.samples());
     assertThat(StoredSong.readGrid(StoredSong.write(grid)).surenesses())
         .isEqualTo(grid.surenesses());
+    assertThat(grid.other()).isEmpty();
+    var doubtful = grid.orElse(OtherReading.HALF_A_BEAT_LATER);
+    assertThat(StoredSong.readGrid(StoredSong.write(doubtful)).other())
+        .contains(OtherReading.HALF_A_BEAT_LATER);
     var parts = StoredSong.readParts(example("song-parts.json").get(0));
     assertThat(parts.sections()).hasSize(4);
     assertThat(parts.moments()).hasSize(3);
