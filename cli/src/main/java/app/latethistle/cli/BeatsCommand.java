@@ -2,6 +2,7 @@ package app.latethistle.cli;
 
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.KeyMoment;
+import app.latethistle.core.music.OtherReading;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.music.SongAnalysis;
 import app.latethistle.core.time.Samples;
@@ -49,11 +50,21 @@ final class BeatsCommand implements Callable<Integer> {
         .getErr()
         .printf(
             Locale.ROOT,
-            "%.2f beats a minute, %d beats a bar, confidence %.2f%n",
+            "%.2f beats a minute, %d beats a bar, confidence %.2f%s%n",
             grid.bpm(),
             grid.beatsPerBar(),
-            grid.confidence());
+            grid.confidence(),
+            grid.other().map(BeatsCommand::doubt).orElse(""));
     return 0;
+  }
+
+  private static String doubt(OtherReading other) {
+    return "; perhaps "
+        + switch (other) {
+          case HALF_A_BEAT_LATER -> "half a beat later";
+          case TWICE_AS_QUICK -> "twice as quick";
+          case HALF_AS_QUICK -> "half as quick";
+        };
   }
 
   private void printBeats(BeatGrid grid, PrintWriter out) {

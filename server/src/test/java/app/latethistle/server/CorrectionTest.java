@@ -44,6 +44,25 @@ class CorrectionTest {
   }
 
   @Test
+  void aTempoIsDoubledUpToThreeHundredAndMovedByHalfABeat() {
+    CutFilm cut = CutFilm.make(api, 18);
+    String path = cut.path + "/songs/" + song(cut).get("id").asLong() + "/corrections";
+    double first = song(cut).get("beats").get(0).asDouble();
+    double second = song(cut).get("beats").get(1).asDouble();
+    assertThat(api.post(path, Map.of("name", "half-beat-later")).status()).isEqualTo(204);
+    assertThat(song(cut).get("beats").get(0).asDouble())
+        .isCloseTo((first + second) / 2, within(1e-3));
+    assertThat(song(cut).get("undo").asString()).isEqualTo("half a beat later");
+    Api.Answer answer = api.post(path, Map.of("name", "double"));
+    while (answer.status() == 204) {
+      assertThat(song(cut).get("bpm").asDouble()).isLessThanOrEqualTo(300);
+      answer = api.post(path, Map.of("name", "double"));
+    }
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.detail()).contains("between 20 and 300");
+  }
+
+  @Test
   void aBeatThatMovesTakesItsCutAlong() {
     CutFilm cut = CutFilm.make(api, 18);
     JsonNode song = song(cut);

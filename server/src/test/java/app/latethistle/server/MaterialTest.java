@@ -13,9 +13,14 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import javax.imageio.ImageIO;
+import javax.sound.sampled.AudioFileFormat;
+import javax.sound.sampled.AudioFormat;
+import javax.sound.sampled.AudioInputStream;
+import javax.sound.sampled.AudioSystem;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -187,6 +192,33 @@ class MaterialTest {
     var image = ImageIO.read(new ByteArrayInputStream(answer.bytes()));
     assertThat(image.getHeight()).isEqualTo(90);
     assertThat(image.getWidth()).isEqualTo(160);
+  }
+
+  /** Noise as a WAV file. */
+  private static byte[] noise(double seconds) throws IOException {
+    byte[] samples = new byte[(int) (2 * 16_000 * seconds)];
+    new Random(3).nextBytes(samples);
+    ByteArrayOutputStream wav = new ByteArrayOutputStream();
+    AudioSystem.write(
+        new AudioInputStream(
+            new ByteArrayInputStream(samples),
+            new AudioFormat(16_000, 16, 1, true, false),
+            samples.length / 2),
+        AudioFileFormat.Type.WAVE,
+        wav);
+    return wav.toByteArray();
+  }
+
+  @Test
+  void aSongWithoutANameIsASongAndATenthOfASecondIsNone() throws IOException {
+    long id = api.production("Songs", 640, 360, 20);
+    assertThat(api.bring(id, "_.wav", noise(4)).json().get("became").asString()).isEqualTo("SONG");
+    JsonNode songs = api.get("/api/productions/" + id + "/songs").json();
+    assertThat(songs.get(0).get("title").asString()).isEqualTo("Song");
+    Api.Answer tiny = api.bring(id, "tick.wav", noise(0.1));
+    assertThat(tiny.status()).isEqualTo(422);
+    assertThat(tiny.detail()).contains("tick.wav lasts 0.1 s").contains("1.5 s or more");
+    assertThat(api.get("/api/productions/" + id + "/songs").json()).hasSize(1);
   }
 
   @Test

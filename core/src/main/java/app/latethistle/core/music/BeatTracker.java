@@ -14,7 +14,7 @@ public final class BeatTracker {
   private static final double FLUX_DELAY = 0.004;
 
   /** Seconds that a song with beats lasts at least. */
-  static final double SHORTEST_SONG = 1.5;
+  public static final double SHORTEST_SONG = 1.5;
 
   /** What is left of the confidence where another reading is nearly as good. */
   private static final double IN_DOUBT = 0.6;

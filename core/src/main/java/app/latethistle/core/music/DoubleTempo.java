@@ -1,10 +1,13 @@
 package app.latethistle.core.music;
 
-/** Counts a beat half-way between each two; nothing is changed where there is no room. */
+/**
+ * Counts a beat half-way between each two; nothing is changed where there is no room, or above
+ * {@link SongCorrection#QUICKEST} beats a minute.
+ */
 public record DoubleTempo() implements SongCorrection {
   @Override
   public BeatGrid apply(BeatGrid grid) {
-    if (grid.size() < 2) {
+    if (grid.size() < 2 || 2 * grid.bpm() > QUICKEST) {
       return grid;
     }
     for (int i = 1; i < grid.size(); i++) {

@@ -1,10 +1,13 @@
 package app.latethistle.core.music;
 
-/** Counts every second beat only; downbeats stay where they are. */
+/**
+ * Counts every second beat only; downbeats stay where they are. Nothing is changed below {@link
+ * SongCorrection#SLOWEST} beats a minute.
+ */
 public record HalveTempo() implements SongCorrection {
   @Override
   public BeatGrid apply(BeatGrid grid) {
-    if (grid.size() < 4) {
+    if (grid.size() < 4 || grid.bpm() / 2 < SLOWEST) {
       return grid;
     }
     int first = grid.firstDownbeat() % 2;

@@ -21,6 +21,11 @@ public sealed interface SongCorrection
         AddBorder,
         MoveBorder,
         MarkSung {
+  /** Beats a minute below which a tempo is not halved, and above which it is not doubled. */
+  double SLOWEST = 20;
+
+  double QUICKEST = 300;
+
   /** Samples that are left between neighbouring beats: 50 ms. */
   long CLOSEST = Samples.RATE / 20;
 

@@ -24,6 +24,9 @@ import java.util.Optional;
  * shots than room, the last ones are left out.
  */
 public final class OrderedCut implements CutPlanner {
+  /** The end fades over this part of a film at most: common practice, no source. */
+  private static final long LONGEST_FADE = 6;
+
   @Override
   public CutPlan plan(Request request) {
     List<Moment> moments = Moment.toCut(request);
@@ -128,7 +131,7 @@ public final class OrderedCut implements CutPlanner {
     Film film =
         Film.cut(placements, joints)
             .withMusic(new SongUse(request.music().start()))
-            .withFinish(new Finish(new EndFade(lastBar(moments, end))));
+            .withFinish(new Finish(new EndFade(fade(moments, end))));
     return new CutPlan(film, leftOut, terms, bound);
   }
 
@@ -139,6 +142,11 @@ public final class OrderedCut implements CutPlanner {
     }
     long in = shot.usable().start() + Math.max(0, (shot.usable().length() - length) / 2);
     return p.withIn(in);
+  }
+
+  /** The last bar, but no more than a part of the film. */
+  private static long fade(List<Moment> moments, int end) {
+    return Math.min(lastBar(moments, end), moments.get(end).frame() / LONGEST_FADE);
   }
 
   /** Frames from the bar before the end to the end. */

@@ -24,6 +24,16 @@ class SongCorrectionTest {
   }
 
   @Test
+  void aTempoStaysBetweenTwentyAndThreeHundred() {
+    BeatGrid quick = BeatGrid.even(151, 0, 40, 4);
+    assertThat(new DoubleTempo().apply(quick)).isSameAs(quick);
+    assertThat(new DoubleTempo().apply(BeatGrid.even(149, 0, 40, 4)).size()).isEqualTo(79);
+    BeatGrid slow = BeatGrid.even(39, 0, 40, 4);
+    assertThat(new HalveTempo().apply(slow)).isSameAs(slow);
+    assertThat(new HalveTempo().apply(BeatGrid.even(41, 0, 40, 4)).size()).isEqualTo(20);
+  }
+
+  @Test
   void everyBeatGoesHalfWayToTheNext() {
     BeatGrid later = corrected(new HalfBeatLater());
     assertThat(later.size()).isEqualTo(GRID.size());

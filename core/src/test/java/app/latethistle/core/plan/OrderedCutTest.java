@@ -162,6 +162,16 @@ class OrderedCutTest {
         request(List.of(wanted(0, 100)), BeatGrid.even(120, 0, 50, 4), 0, FrameRate.FPS_24, 60);
     Film film = planner.plan(request).film();
     assertThat(film.placements().get(0).in()).isEqualTo(26);
-    assertThat(film.finish().end()).isEqualTo(new EndFade(48));
+  }
+
+  @Test
+  void theEndFadesOverTheLastBarButNotOverMoreThanASixthOfTheFilm() {
+    BeatGrid grid = BeatGrid.even(120, 0, 50, 4);
+    Film one = planner.plan(request(List.of(wanted(0, 100)), grid, 0, FrameRate.FPS_24, 60)).film();
+    // The film of one shot lasts a bar of 48 frames.
+    assertThat(one.finish().end()).isEqualTo(new EndFade(8));
+    List<CutPlanner.Wanted> shots = List.of(wanted(0, 300), wanted(1, 300));
+    Film two = planner.plan(request(shots, grid, 0, FrameRate.FPS_24, 480)).film();
+    assertThat(two.finish().end()).isEqualTo(new EndFade(48));
   }
 }

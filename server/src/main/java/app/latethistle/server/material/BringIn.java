@@ -1,6 +1,7 @@
 package app.latethistle.server.material;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.music.BeatTracker;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.media.ContentStore;
@@ -15,6 +16,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.stereotype.Service;
@@ -224,15 +226,29 @@ public class BringIn {
     if (existing.stream().anyMatch(s -> s.medium().hash().equals(medium.hash()))) {
       return Became.KNOWN;
     }
-    int dot = name.lastIndexOf('.');
-    String title = (dot > 0 ? name.substring(0, dot) : name).replace('_', ' ').strip();
-    String shown = Character.toUpperCase(title.charAt(0)) + title.substring(1);
-    Song song = songs.save(new Song(production.id(), shown, medium));
+    double seconds = medium.facts().seconds();
+    if (seconds < BeatTracker.SHORTEST_SONG) {
+      throw new Refused(
+          String.format(
+              Locale.ROOT,
+              "%s lasts %.1f s; a song lasts %.1f s or more.",
+              name,
+              seconds,
+              BeatTracker.SHORTEST_SONG));
+    }
+    Song song = songs.save(new Song(production.id(), titleOf(name), medium));
     if (production.songId() == null) {
       production.chooseSong(song.id());
     }
     jobs.enqueue(listenToSong, song.id());
     return Became.SONG;
+  }
+
+  /** A file's name as a title; a name of signs alone is none. */
+  private static String titleOf(String name) {
+    int dot = name.lastIndexOf('.');
+    String title = (dot > 0 ? name.substring(0, dot) : name).replace('_', ' ').strip();
+    return title.isEmpty() ? "Song" : Character.toUpperCase(title.charAt(0)) + title.substring(1);
   }
 
   private Shot shotFor(long productionId, Gathering.ShotKey key, Gathering.Clip clip) {

@@ -22,6 +22,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Consumer;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
@@ -102,7 +103,26 @@ public class CorrectionController {
       @PathVariable long songId,
       @RequestBody CorrectionAsked wrong) {
     SongCorrection correction = wrong.correction();
-    change(productionId, songId, song -> song.correct(correction));
+    change(
+        productionId,
+        songId,
+        song -> {
+          requireRoom(correction, song.grid());
+          song.correct(correction);
+        });
+  }
+
+  private static void requireRoom(SongCorrection correction, BeatGrid grid) {
+    boolean tempo = correction instanceof HalveTempo || correction instanceof DoubleTempo;
+    if (tempo && correction.apply(grid).size() == grid.size()) {
+      throw new Refused(
+          String.format(
+              Locale.ROOT,
+              "It counts %.0f beats a minute; a tempo is between %.0f and %.0f.",
+              grid.bpm(),
+              SongCorrection.SLOWEST,
+              SongCorrection.QUICKEST));
+    }
   }
 
   /** Takes beats and bars from a MIDI file whose time is the song's; its bytes are the body. */
