@@ -142,9 +142,12 @@ export function SongView({ song, production, film, spot, volume }: Props) {
           acts: { B: () => corrections.downbeatAt(time()) },
         },
         {
-          shown: "S",
-          says: "a section begins at the playhead",
-          acts: { S: () => corrections.addBorder(time()) },
+          shown: "S, Shift+S",
+          says: "a section begins at the playhead; the nearest border goes",
+          acts: {
+            S: () => corrections.addBorder(time()),
+            "Shift+S": () => corrections.removeBorder(time()),
+          },
         },
         {
           shown: "Z",

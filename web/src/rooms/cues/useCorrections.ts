@@ -15,6 +15,8 @@ export interface Corrections {
   /** Somebody sings in a span, or nobody does. */
   sung: (from: number, to: number, sung: boolean) => void;
   addBorder: (at: number) => void;
+  /** The border nearest to a time goes. */
+  removeBorder: (at: number) => void;
   moveBorder: (from: number, to: number) => void;
   /** Beats and bars from a MIDI file. */
   tempoMap: (file: File) => void;
@@ -59,6 +61,7 @@ export function useCorrections(production: Production, song: Song): Corrections 
     hold: (at, to) => correct("hold-tempo", { at, to }),
     sung: (at, to, sung) => correct(sung ? "sung" : "not-sung", { at, to }),
     addBorder: (at) => correct("add-border", { at }),
+    removeBorder: (at) => correct("remove-border", { at }),
     moveBorder: (at, to) => correct("move-border", { at, to }),
     tempoMap: (file) => tempoMap(file),
     taps: (at) => correct("taps", { taps: [...at] }),

@@ -156,4 +156,13 @@ class ServicesTest {
                 + first.get("profile").get("name").asString()
                 + ": it works on 1 to 20 at once.");
   }
+
+  @Test
+  void whatCannotBeReadIsNamed() {
+    Api.Answer answer =
+        api.post("/api/services", Map.of("failsEvery", "often", "profile", Map.of("name", "x")));
+    assertThat(answer.status()).isEqualTo(400);
+    assertThat(answer.detail()).contains("'failsEvery'");
+    assertThat(api.json("POST", "/api/services", List.of()).detail()).contains("its body");
+  }
 }

@@ -89,9 +89,7 @@ final class WrittenStory {
     Map<String, Object> profile = new LinkedHashMap<>();
     profile.put("name", name);
     profile.put("kind", kind);
-    for (String takes : List.of("Exclusion", "Seed", "Picture", "Strength", "Move")) {
-      profile.put("takes" + takes, true);
-    }
+    profile.put("inputs", List.of("EXCLUSION", "SEED", "PICTURE", "STRENGTH", "MOVE"));
     profile.put("longestPrompt", 300);
     profile.put("shapes", List.of("16:9"));
     profile.put("lengths", kind.equals("CLIP") ? List.of(1) : List.of());

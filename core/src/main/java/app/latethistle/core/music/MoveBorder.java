@@ -12,13 +12,7 @@ import java.util.List;
 public record MoveBorder(long from, long to) implements SongCorrection {
   @Override
   public List<Section> applyTo(List<Section> sections) {
-    int border = -1;
-    for (int i = 1; i < sections.size(); i++) {
-      long away = Math.abs(sections.get(i).start() - from);
-      if (border < 0 || away < Math.abs(sections.get(border).start() - from)) {
-        border = i;
-      }
-    }
+    int border = Section.borderNear(sections, from);
     if (border < 0) {
       return sections;
     }

@@ -1,5 +1,7 @@
 package app.latethistle.core.music;
 
+import java.util.List;
+
 /**
  * A part of a song that is of one kind.
  *
@@ -23,6 +25,30 @@ public record Section(long start, long end, char kind, Name name, double energy)
   /** The section with other borders. */
   Section between(long newStart, long newEnd) {
     return new Section(newStart, newEnd, kind, name, energy);
+  }
+
+  /** This and the section after it as one: called as the longer is, as loud as both in the mean. */
+  Section with(Section next) {
+    double mine = end - start;
+    double its = next.end - next.start;
+    Section longer = its > mine ? next : this;
+    double mean = (mine * energy + its * next.energy) / Math.max(1, mine + its);
+    return new Section(start, next.end, longer.kind, longer.name, mean);
+  }
+
+  /**
+   * The border nearest to a place, as the number of the section that begins there; -1 if there is
+   * one section or none.
+   */
+  static int borderNear(List<Section> sections, long sample) {
+    int border = -1;
+    for (int i = 1; i < sections.size(); i++) {
+      long away = Math.abs(sections.get(i).start() - sample);
+      if (border < 0 || away < Math.abs(sections.get(border).start() - sample)) {
+        border = i;
+      }
+    }
+    return border;
   }
 
   /** What a section does. */

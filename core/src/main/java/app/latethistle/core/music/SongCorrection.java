@@ -20,6 +20,7 @@ public sealed interface SongCorrection
         FollowTempoMap,
         AddBorder,
         MoveBorder,
+        RemoveBorder,
         MarkSung {
   /** Beats a minute below which a tempo is not halved, and above which it is not doubled. */
   double SLOWEST = 20;

@@ -195,5 +195,15 @@ class SongCorrectionTest {
     assertThat(parts.stream().map(Section::kind)).containsExactly('A', 'B', 'B');
     assertThat(new MoveBorder(700, 2500).applyTo(parts)).isEqualTo(parts);
     assertThat(new AddBorder(9000).applyTo(parts)).isEqualTo(parts);
+    List<Section> three =
+        List.of(
+            new Section(0, 1000, 'A', Section.Name.QUIET, 0.2),
+            new Section(1000, 4000, 'B', Section.Name.FULL, 0.6),
+            new Section(4000, 5000, 'C', Section.Name.CODA, 0.2));
+    assertThat(new RemoveBorder(1500).applyTo(three))
+        .containsExactly(new Section(0, 4000, 'B', Section.Name.FULL, 0.5), three.get(2));
+    assertThat(new RemoveBorder(9000).applyTo(three))
+        .containsExactly(three.get(0), new Section(1000, 5000, 'B', Section.Name.FULL, 0.5));
+    assertThat(new RemoveBorder(0).applyTo(three.subList(0, 1))).isEqualTo(three.subList(0, 1));
   }
 }

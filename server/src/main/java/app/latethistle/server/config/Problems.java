@@ -3,6 +3,7 @@ package app.latethistle.server.config;
 import app.latethistle.core.Refused;
 import app.latethistle.media.RefusedMedia;
 import java.io.IOException;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
 
 /**
  * Turns exceptions into answers whose detail is a sentence for the person (RFC 9457). Only what
@@ -40,6 +42,18 @@ class Problems extends ResponseEntityExceptionHandler {
     return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, e.getMessage());
   }
 
+  /** Which value of a body is missing or of another kind, by its path. */
+  private static String unread(HttpMessageNotReadableException e) {
+    if (e.getCause() instanceof JacksonException wrong && !wrong.getPath().isEmpty()) {
+      String path =
+          wrong.getPath().stream()
+              .map(at -> at.getPropertyName() == null ? "" + at.getIndex() : at.getPropertyName())
+              .collect(Collectors.joining("."));
+      return "The request could not be read: '" + path + "' is missing or of another kind.";
+    }
+    return "The request could not be read: its body is not of the kind that is asked for.";
+  }
+
   /** A body with a value that a model refuses is answered with the model's own words. */
   @Override
   protected ResponseEntity<Object> handleHttpMessageNotReadable(
@@ -52,7 +66,7 @@ class Problems extends ResponseEntityExceptionHandler {
       cause = cause.getCause();
     }
     HttpStatus answer = cause == null ? HttpStatus.BAD_REQUEST : HttpStatus.UNPROCESSABLE_CONTENT;
-    String said = cause == null ? "The request could not be read." : cause.getMessage();
+    String said = cause == null ? unread(e) : cause.getMessage();
     return handleExceptionInternal(
         e, ProblemDetail.forStatusAndDetail(answer, said), headers, answer, request);
   }

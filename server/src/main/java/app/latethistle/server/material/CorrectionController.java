@@ -13,6 +13,7 @@ import app.latethistle.core.music.MarkSung;
 import app.latethistle.core.music.MoveBeat;
 import app.latethistle.core.music.MoveBorder;
 import app.latethistle.core.music.MoveDownbeat;
+import app.latethistle.core.music.RemoveBorder;
 import app.latethistle.core.music.SongCorrection;
 import app.latethistle.core.music.TapBeats;
 import app.latethistle.core.time.Samples;
@@ -53,7 +54,7 @@ public class CorrectionController {
    * What is put right.
    *
    * @param name halve, double, half-beat-later, downbeat, bars, move-beat, hold-tempo, add-border,
-   *     move-border, sung, not-sung or taps
+   *     remove-border, move-border, sung, not-sung or taps
    * @param at where: of the downbeat, of the beat or border that moves, where a span begins
    * @param to where the beat or border moves to, or the span ends
    * @param count beats in a bar
@@ -75,6 +76,7 @@ public class CorrectionController {
         case "bars" -> new CountBars(count == null ? 0 : count);
         case "move-beat" -> new MoveBeat(sample(at), sample(to));
         case "add-border" -> new AddBorder(sample(at));
+        case "remove-border" -> new RemoveBorder(sample(at));
         case "move-border" -> new MoveBorder(sample(at), sample(to));
         case "hold-tempo" -> new HoldTempo(sample(at), sample(to));
         case "sung" -> new MarkSung(sample(at), sample(to), true);

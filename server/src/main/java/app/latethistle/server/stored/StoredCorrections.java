@@ -11,6 +11,7 @@ import app.latethistle.core.music.MarkSung;
 import app.latethistle.core.music.MoveBeat;
 import app.latethistle.core.music.MoveBorder;
 import app.latethistle.core.music.MoveDownbeat;
+import app.latethistle.core.music.RemoveBorder;
 import app.latethistle.core.music.SongCorrection;
 import app.latethistle.core.music.TapBeats;
 import java.util.List;
@@ -89,6 +90,9 @@ public final class StoredCorrections {
     if (c instanceof AddBorder b) {
       return One.at("add-border", b.at());
     }
+    if (c instanceof RemoveBorder b) {
+      return One.at("remove-border", b.at());
+    }
     if (c instanceof MoveBorder m) {
       return One.span("move-border", m.from(), m.to(), null);
     }
@@ -135,6 +139,7 @@ public final class StoredCorrections {
       case "taps" -> new TapBeats(c.taps);
       case "tempo-map" -> new FollowTempoMap(c.taps, c.beats, c.firstDownbeat);
       case "add-border" -> new AddBorder(c.at);
+      case "remove-border" -> new RemoveBorder(c.at);
       case "move-border" -> new MoveBorder(c.from, c.to);
       case "sung" -> new MarkSung(c.from, c.to, c.sung);
       default ->
