@@ -130,7 +130,7 @@ class RoomsTest {
     assertThat(song).isVisible();
     song.click();
     assertThat(page.getByText("0:01.9")).isVisible();
-    page.locator("[data-beat='2']").dblclick();
+    page.locator("[data-beat='1']").dblclick();
     assertThat(page.getByText("0:01.3")).isVisible();
 
     BoundingBox beat = page.locator("[data-beat='9']").boundingBox();
