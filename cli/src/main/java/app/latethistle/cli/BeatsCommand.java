@@ -59,12 +59,7 @@ final class BeatsCommand implements Callable<Integer> {
   }
 
   private static String doubt(OtherReading other) {
-    return "; perhaps "
-        + switch (other) {
-          case HALF_A_BEAT_LATER -> "half a beat later";
-          case TWICE_AS_QUICK -> "twice as quick";
-          case HALF_AS_QUICK -> "half as quick";
-        };
+    return "; perhaps " + other.name().toLowerCase(Locale.ROOT).replace('_', ' ');
   }
 
   private void printBeats(BeatGrid grid, PrintWriter out) {

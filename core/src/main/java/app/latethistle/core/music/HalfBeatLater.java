@@ -9,13 +9,11 @@ public record HalfBeatLater() implements SongCorrection {
       return grid;
     }
     long[] beats = new long[n];
-    float[] sureness = new float[n];
     for (int i = 0; i < n; i++) {
       int gap = Math.min(i, n - 2);
       beats[i] = grid.sampleOf(i) + (grid.sampleOf(gap + 1) - grid.sampleOf(gap)) / 2;
-      sureness[i] = grid.sureness(i);
     }
-    return grid.with(beats, sureness, grid.firstDownbeat());
+    return grid.with(beats, grid.surenesses(), grid.firstDownbeat());
   }
 
   @Override

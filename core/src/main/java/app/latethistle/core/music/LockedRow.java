@@ -49,7 +49,7 @@ final class LockedRow {
     return beats;
   }
 
-  /** The mean onset strength at each hop of a period, over all periods of the song. */
+  /** The onset strength at each hop of a period, added up over all periods of the song. */
   private static double[] folded(float[] onsets, double period) {
     int bins = Math.max(1, (int) Math.round(period));
     double[] sums = new double[bins];

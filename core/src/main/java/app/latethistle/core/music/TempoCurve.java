@@ -6,20 +6,15 @@ final class TempoCurve {
   private final double stepSeconds;
   private final double strength;
 
+  /**
+   * @param periods seconds a beat, in the middle of each step
+   * @param stepSeconds from one period to the next
+   * @param strength how well the periods fit the song, in standard deviations
+   */
   TempoCurve(double[] periods, double stepSeconds, double strength) {
     this.periods = periods;
     this.stepSeconds = stepSeconds;
     this.strength = strength;
-  }
-
-  /** Seconds a beat, in the middle of each step. */
-  double[] periods() {
-    return periods;
-  }
-
-  /** From one period to the next. */
-  double stepSeconds() {
-    return stepSeconds;
   }
 
   /** How well the periods fit the song, in standard deviations. */

@@ -26,14 +26,6 @@ final class PoolOrder {
     return cuts;
   }
 
-  Objective objective() {
-    return objective;
-  }
-
-  double[][] beside() {
-    return beside;
-  }
-
   /**
    * A path as a film: where it sees a shot again, the unused shot that costs least there is seen
    * instead; where none will do, the film is not to be had, and null is the answer.

@@ -44,6 +44,13 @@ class ObjectiveTest {
     return shots;
   }
 
+  /** Locks a shot from one beat to another. */
+  private static void lock(List<CutPlanner.Wanted> shots, int i, int from, int to) {
+    FrameRange range = new FrameRange(12L * from, 12L * to);
+    CutPlanner.Fixed fixed = new CutPlanner.Fixed(range, Tie.onBeat(from), Tie.onBeat(to));
+    shots.set(i, shot(i).fixedAt(fixed));
+  }
+
   private final class Asked {
     final List<Moment> moments;
     final Objective objective;
@@ -103,11 +110,7 @@ class ObjectiveTest {
     assertThat(asked.term(Term.LENGTH, 0, 0, 192)).isCloseTo(0, within(1e-9));
     assertThat(asked.term(Term.LENGTH, 1, 0, 96)).isCloseTo(0, within(1e-9));
     // A locked shot takes its own length from all.
-    shots.set(
-        2,
-        shot(2)
-            .fixedAt(
-                new CutPlanner.Fixed(new FrameRange(240, 384), Tie.onBeat(20), Tie.onBeat(32))));
+    lock(shots, 2, 20, 32);
     asked = new Asked(shots);
     // 240 frames are left: 160 and 80 of them; the cuts here are a twentieth longer.
     double twentieth = Math.log(1.05) * Math.log(1.05);
@@ -257,11 +260,7 @@ class ObjectiveTest {
   @Test
   void aLockedShotStaysAndNothingCrossesIt() {
     List<CutPlanner.Wanted> shots = shots(3);
-    shots.set(
-        1,
-        shots
-            .get(1)
-            .fixedAt(new CutPlanner.Fixed(new FrameRange(96, 144), Tie.onBeat(8), Tie.onBeat(12))));
+    lock(shots, 1, 8, 12);
     Asked asked = new Asked(shots);
     assertThat(asked.objective.allows(1, asked.at(96), asked.at(144))).isTrue();
     assertThat(asked.objective.allows(1, asked.at(96), asked.at(132))).isFalse();
@@ -305,12 +304,7 @@ class ObjectiveTest {
     assertThat(ends[brisk.at(288)]).isEqualTo(40);
     // Where the last shot is locked it may end where that does.
     List<CutPlanner.Wanted> shots = shots(2);
-    shots.set(
-        1,
-        shots
-            .get(1)
-            .fixedAt(
-                new CutPlanner.Fixed(new FrameRange(300, 372), Tie.onBeat(25), Tie.onBeat(31))));
+    lock(shots, 1, 25, 31);
     pace = Pace.EVEN;
     Asked locked = new Asked(shots);
     assertThat(locked.objective.ends()[locked.at(372)]).isEqualTo(40);
