@@ -2,7 +2,7 @@ package app.latethistle.core.story;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.regex.Matcher;
+import java.util.Optional;
 import java.util.regex.Pattern;
 
 /** Parts of a script while it is read, and the small rules that all formats share. */
@@ -12,42 +12,61 @@ final class ElementList {
   private static final Pattern EMPHASIS =
       Pattern.compile("(?<!\\\\)(\\*{1,3}|_)(\\S(?:.*?\\S)?)\\1");
 
-  /** "MAREN: ...", "Narrator (V.O.): ..."; a speaker is up to four words. */
-  private static final Pattern SPEAKER =
-      Pattern.compile(
-          "^(?<name>\\p{Lu}[\\p{L}\\p{N}.'’-]*(?: [\\p{L}\\p{N}.'’-]+){0,3}?)"
-              + "(?: ?\\((?<how>[^)]{1,40})\\))?: +(?<text>\\S.*)$");
-
-  private static final Pattern VOICE_OVER =
-      Pattern.compile("(?i)\\bv\\.? ?o\\.?(?![a-z])|voice.?over|narrat|off\\b");
-
   private final List<ScriptElement> elements = new ArrayList<>();
 
+  /** What a label alone on its line says of what follows it, or null. */
+  private LabelledLine pending;
+
+  /** Adds a part; what follows a label that stood alone is what that says. */
   void add(ScriptElement.Kind kind, String speaker, String text, int line) {
     String plain = plain(text);
-    if (!plain.isEmpty()) {
-      elements.add(new ScriptElement(kind, speaker, plain, line));
+    if (plain.isEmpty()) {
+      return;
     }
+    boolean takes =
+        pending != null
+            && (kind == ScriptElement.Kind.ACTION || kind == ScriptElement.Kind.NARRATION);
+    ScriptElement.Kind its = takes ? pending.kind() : kind;
+    boolean heard = its == ScriptElement.Kind.NARRATION || its == ScriptElement.Kind.DIALOGUE;
+    elements.add(
+        new ScriptElement(
+            its,
+            takes ? pending.speaker() : speaker,
+            takes && heard ? LabelledLine.unquoted(plain) : plain,
+            line));
+    pending = null;
   }
 
   void add(ScriptElement.Kind kind, String text, int line) {
     add(kind, "", text, line);
   }
 
-  /** Adds a line with its speaker before a colon, and says whether it was one. */
-  boolean addSpoken(String text, int line) {
-    Matcher m = SPEAKER.matcher(plain(text));
-    if (!m.matches() || isSceneWord(m.group("name"))) {
-      return false;
-    }
-    add(spokenKind(m.group("name"), m.group("how")), name(m.group("name")), m.group("text"), line);
-    return true;
+  /** Adds a line that says what it is before a colon, and says whether it does. */
+  boolean addLabelled(String text, int line) {
+    return addLabelled(text, line, true);
   }
 
-  /** Narration if it is marked so or said by a narrator; else dialogue. */
-  static ScriptElement.Kind spokenKind(String speaker, String how) {
-    boolean over = VOICE_OVER.matcher(speaker + " " + (how == null ? "" : how)).find();
-    return over ? ScriptElement.Kind.NARRATION : ScriptElement.Kind.DIALOGUE;
+  /**
+   * The same.
+   *
+   * @param names whether a name that is no known word speaks
+   */
+  boolean addLabelled(String text, int line, boolean names) {
+    Optional<LabelledLine> labelled = LabelledLine.of(plain(text), names);
+    labelled.ifPresent(
+        l -> {
+          pending = null;
+          if (l.text().isEmpty()) {
+            pending = l;
+          } else {
+            add(
+                l.kind(),
+                l.speaker(),
+                l.kind() == ScriptElement.Kind.SCENE ? SceneHeading.clean(l.text()) : l.text(),
+                line);
+          }
+        });
+    return labelled.isPresent();
   }
 
   /** Names in capitals are written as names are: "OLD MAREN" becomes "Old Maren". */
@@ -77,10 +96,6 @@ final class ElementList {
       after = EMPHASIS.matcher(before).replaceAll("$2");
     }
     return after.replaceAll("\\\\([*_\\\\])", "$1").replaceAll("\\s+", " ").strip();
-  }
-
-  private static boolean isSceneWord(String name) {
-    return name.matches("(?i)(scene|shot|part|act|title|note|cut to|fade in|fade out)( .*)?");
   }
 
   boolean hasSpoken() {

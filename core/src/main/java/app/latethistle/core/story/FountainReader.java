@@ -133,7 +133,10 @@ final class FountainReader {
       i++;
     }
     out.add(
-        ElementList.spokenKind(speaker, how), ElementList.name(speaker), spoken.toString(), at + 1);
+        LabelledLine.spokenKind(speaker, how),
+        ElementList.name(speaker),
+        spoken.toString(),
+        at + 1);
     return i;
   }
 

@@ -1,6 +1,7 @@
 package app.latethistle.core.story;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -9,8 +10,9 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * What words in a shot call for, as sounds. An entry's word stands for all words that begin with
- * it, if it has four letters or more: "snow" finds "snowing".
+ * What words in a shot call for, as sounds. An entry's word stands for its own forms: "snow" finds
+ * "snowing" and "run" "running", but "light" finds no "lighthouse". Of several entries the longest
+ * is meant.
  *
  * @param sounds by word, the name of a sound and what to search for
  */
@@ -22,6 +24,11 @@ public record Lexicon(Map<String, Sound> sounds) {
    * @param search words to search a sound library with
    */
   public record Sound(String name, String search) {}
+
+  private static final Set<String> ENDINGS = Set.of("s", "es", "d", "ed", "er", "ers", "ing", "y");
+
+  /** What follows a doubled consonant, or an e that falls away. */
+  private static final Set<String> DOUBLED = Set.of("ed", "er", "ers", "ing", "y");
 
   /** Copies the map, in its order. */
   public Lexicon {
@@ -114,15 +121,24 @@ public record Lexicon(Map<String, Sound> sounds) {
   public List<Sound> soundsFor(String text) {
     Set<Sound> found = new LinkedHashSet<>();
     for (String word : Words.of(text.toLowerCase(Locale.ROOT))) {
-      sounds.forEach(
-          (key, sound) -> {
-            if (word.equals(key)
-                || word.equals(key + "s")
-                || (key.length() >= 4 && word.startsWith(key))) {
-              found.add(sound);
-            }
-          });
+      sounds.entrySet().stream()
+          .filter(entry -> isFormOf(word, entry.getKey()))
+          .max(Comparator.comparingInt(entry -> entry.getKey().length()))
+          .ifPresent(entry -> found.add(entry.getValue()));
     }
     return new ArrayList<>(found);
+  }
+
+  /** Whether a word is another one with an ending of English grammar. */
+  private static boolean isFormOf(String word, String key) {
+    String last = key.substring(key.length() - 1);
+    String shorter = key.substring(0, key.length() - 1);
+    return word.equals(key)
+        || (word.startsWith(key) && ENDINGS.contains(word.substring(key.length())))
+        || (word.startsWith(key + last) && DOUBLED.contains(word.substring(key.length() + 1)))
+        || (last.equals("e")
+            && word.startsWith(shorter)
+            && DOUBLED.contains(word.substring(shorter.length())))
+        || (last.equals("y") && word.equals(shorter + "ies"));
   }
 }

@@ -3,11 +3,14 @@ package app.latethistle.core.story;
 import app.latethistle.core.story.ScriptElement.Kind;
 import java.util.ArrayList;
 import java.util.List;
+import org.commonmark.ext.gfm.tables.TableBlock;
+import org.commonmark.ext.gfm.tables.TablesExtension;
 import org.commonmark.node.AbstractVisitor;
 import org.commonmark.node.Block;
 import org.commonmark.node.BlockQuote;
 import org.commonmark.node.BulletList;
 import org.commonmark.node.Code;
+import org.commonmark.node.CustomBlock;
 import org.commonmark.node.FencedCodeBlock;
 import org.commonmark.node.HardLineBreak;
 import org.commonmark.node.Heading;
@@ -18,6 +21,7 @@ import org.commonmark.node.OrderedList;
 import org.commonmark.node.Paragraph;
 import org.commonmark.node.SoftLineBreak;
 import org.commonmark.node.SourceSpan;
+import org.commonmark.node.StrongEmphasis;
 import org.commonmark.node.Text;
 import org.commonmark.parser.IncludeSourceSpans;
 import org.commonmark.parser.Parser;
@@ -29,7 +33,10 @@ import org.commonmark.parser.Parser;
  */
 final class MarkdownReader extends AbstractVisitor {
   private static final Parser PARSER =
-      Parser.builder().includeSourceSpans(IncludeSourceSpans.BLOCKS).build();
+      Parser.builder()
+          .extensions(List.of(TablesExtension.create()))
+          .includeSourceSpans(IncludeSourceSpans.BLOCKS)
+          .build();
 
   private final ElementList out = new ElementList();
   private final Node document;
@@ -48,8 +55,14 @@ final class MarkdownReader extends AbstractVisitor {
   public void visit(Heading heading) {
     String text = String.join(" ", linesOf(heading));
     boolean title = heading.getLevel() == 1 && out.elements().isEmpty();
-    out.add(
-        title ? Kind.TITLE : Kind.SCENE, title ? text : SceneHeading.clean(text), lineOf(heading));
+    if (title) {
+      out.add(
+          Kind.TITLE,
+          LabelledLine.of(text, false).map(LabelledLine::text).orElse(text),
+          lineOf(heading));
+    } else if (!out.addLabelled(text, lineOf(heading), false)) {
+      out.add(Kind.SCENE, SceneHeading.clean(text), lineOf(heading));
+    }
   }
 
   @Override
@@ -71,8 +84,9 @@ final class MarkdownReader extends AbstractVisitor {
   }
 
   /**
-   * A list item is a shot, even if a colon stands in it. Lines that follow it without being
-   * indented are no part of it: in a script they are spoken.
+   * A list item is a shot, even if a colon stands in it, unless it begins with a word for what is
+   * heard or seen, or with a name in bold. Lines that follow it without being indented are no part
+   * of it: in a script they are spoken.
    */
   private void items(Node list) {
     for (Node item = list.getFirstChild(); item != null; item = item.getNext()) {
@@ -80,8 +94,9 @@ final class MarkdownReader extends AbstractVisitor {
         if (part instanceof Paragraph paragraph) {
           List<String> lines = linesOf(paragraph);
           int its = indented(paragraph, lines.size());
-          out.add(Kind.ACTION, String.join(" ", lines.subList(0, its)), lineOf(paragraph));
-          addAll(lines.subList(its, lines.size()), lineOf(paragraph) + its);
+          boolean named = paragraph.getFirstChild() instanceof StrongEmphasis;
+          addAll(lines.subList(0, its), lineOf(paragraph), named);
+          addAll(lines.subList(its, lines.size()), lineOf(paragraph) + its, true);
         } else {
           part.accept(this);
         }
@@ -107,23 +122,62 @@ final class MarkdownReader extends AbstractVisitor {
 
   @Override
   public void visit(Paragraph paragraph) {
-    addAll(linesOf(paragraph), lineOf(paragraph));
+    addAll(linesOf(paragraph), lineOf(paragraph), true);
   }
 
-  /** Adds lines as one part; a line that somebody speaks begins a part of its own. */
-  private void addAll(List<String> lines, int first) {
+  /** A table is a script kept as rows; one whose columns say nothing known is read as text. */
+  @Override
+  public void visit(CustomBlock block) {
+    if (!(block instanceof TableBlock)) {
+      visitChildren(block);
+      return;
+    }
+    List<List<String>> rows = new ArrayList<>();
+    for (Node part = block.getFirstChild(); part != null; part = part.getNext()) {
+      for (Node row = part.getFirstChild(); row != null; row = row.getNext()) {
+        List<String> cells = new ArrayList<>();
+        for (Node cell = row.getFirstChild(); cell != null; cell = cell.getNext()) {
+          cells.add(String.join(" ", linesOf(cell)));
+        }
+        rows.add(cells);
+      }
+    }
+    // The line of marks under the head is no row.
+    TableScript.read(rows, out, i -> lineOf(block) + (i == 0 ? 0 : i + 1));
+  }
+
+  /** Adds lines as one part; a line that says what it is begins a part of its own. */
+  private void addAll(List<String> lines, int first, boolean names) {
     int begun = 0;
     for (int i = 0; i <= lines.size(); i++) {
-      boolean speaks = i < lines.size() && new ElementList().addSpoken(lines.get(i), first + i);
-      if (i == lines.size() || (speaks && i > begun)) {
-        add(String.join(" ", lines.subList(begun, i)), first + begun);
+      boolean labelled =
+          i < lines.size() && LabelledLine.of(ElementList.plain(lines.get(i)), names).isPresent();
+      if (i == lines.size() || (labelled && i > begun)) {
+        add(lines.subList(begun, i), first + begun, names);
         begun = i;
       }
     }
   }
 
-  private void add(String text, int line) {
-    if (!out.addSpoken(text, line)) {
+  private void add(List<String> lines, int line, boolean names) {
+    if (lines.isEmpty()) {
+      return;
+    }
+    // A label that stands alone, or a heading of a scene, does not go on over the next line.
+    boolean alone =
+        LabelledLine.of(ElementList.plain(lines.get(0)), names)
+            .filter(l -> l.text().isEmpty() || l.kind() == Kind.SCENE || l.kind() == Kind.TITLE)
+            .isPresent();
+    if (alone && lines.size() > 1) {
+      out.addLabelled(lines.get(0), line, names);
+      add(String.join(" ", lines.subList(1, lines.size())), line + 1, names);
+    } else {
+      add(String.join(" ", lines), line, names);
+    }
+  }
+
+  private void add(String text, int line, boolean names) {
+    if (!out.addLabelled(text, line, names)) {
       out.add(
           quoted ? Kind.NARRATION : Kind.ACTION, quoted ? ElementList.NARRATOR : "", text, line);
     }
@@ -131,12 +185,12 @@ final class MarkdownReader extends AbstractVisitor {
 
   @Override
   public void visit(IndentedCodeBlock block) {
-    add(block.getLiteral().strip(), lineOf(block));
+    add(block.getLiteral().strip(), lineOf(block), true);
   }
 
   @Override
   public void visit(FencedCodeBlock block) {
-    add(block.getLiteral().strip(), lineOf(block));
+    add(block.getLiteral().strip(), lineOf(block), true);
   }
 
   /** The line of the text that a block begins on, from 1. */
@@ -145,7 +199,7 @@ final class MarkdownReader extends AbstractVisitor {
   }
 
   /** The words of a block line by line, without marks for emphasis and without comments. */
-  private static List<String> linesOf(Block block) {
+  private static List<String> linesOf(Node block) {
     List<String> lines = new ArrayList<>();
     StringBuilder line = new StringBuilder();
     block.accept(

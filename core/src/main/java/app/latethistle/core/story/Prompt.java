@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 
 /**
@@ -12,11 +15,35 @@ import java.util.stream.Collectors;
  * @param text the prompt, never longer than the service takes
  * @param exclusion what not to show, or "" if the service takes none
  * @param dropped parts that were left out because the prompt would be too long, with their names
- * @param flags what is wrong with it, in sentences
+ * @param named people who are named in it but not listed as seen
+ * @param flags what else is wrong with it, in sentences
  */
-public record Prompt(String text, String exclusion, List<Part> dropped, List<String> flags) {
+public record Prompt(
+    String text, String exclusion, List<Part> dropped, List<Mention> named, List<String> flags) {
   /** The longest lettering that services draw rightly; common practice, no source. */
   private static final int LETTERING = 30;
+
+  /** What an exclusion says that leaves out all lettering. */
+  private static final Pattern NO_LETTERING =
+      Pattern.compile("(?i)(?:any |no )?(?:text|letters|lettering|words|writing|typography)");
+
+  /** A name as texts write it: a capital letter inside a sentence. */
+  private static final Pattern NAME =
+      Pattern.compile("(?<=[\\p{Ll},;] )\\p{Lu}\\p{Ll}+(?: \\p{Lu}\\p{Ll}+)?");
+
+  private static final Set<String> NO_PERSONS =
+      Set.of(
+          ("I Monday Tuesday Wednesday Thursday Friday Saturday Sunday January February March April"
+                  + " May June July August September October November December Christmas God Earth"
+                  + " Moon Sun North South East West English French German")
+              .split(" "));
+
+  /**
+   * A person who is named in a shot's words.
+   *
+   * @param sheet whether there is a sheet that tells the looks
+   */
+  public record Mention(String name, boolean sheet) {}
 
   /** A named part of a prompt. */
   public record Part(String name, String text) {}
@@ -33,8 +60,9 @@ public record Prompt(String text, String exclusion, List<Part> dropped, List<Str
   public static Prompt of(StoryShot shot, Sheets sheets, ServiceProfile service) {
     List<Ranked> parts = new ArrayList<>();
     List<String> flags = new ArrayList<>();
+    List<Mention> named = new ArrayList<>();
     add(parts, "seen", Sheets.join(". ", shot.seen(), shot.action()), 0);
-    people(shot, sheets, parts, flags);
+    people(shot, sheets, parts, named, flags);
     if (!shot.lettering().isBlank()) {
       String words = shot.lettering().strip();
       if (words.length() > LETTERING) {
@@ -48,24 +76,31 @@ public record Prompt(String text, String exclusion, List<Part> dropped, List<Str
       add(parts, "lettering", "the words \"" + words + "\" to be read", 2);
     }
     String looks = sheets.place(shot.where()).map(Sheets.Place::looks).orElse("");
-    if (looks.isBlank()) {
-      add(parts, "place", shot.where(), 3);
-    } else {
-      add(parts, "place", shot.where() + ": " + looks, 3);
-    }
+    String said = shot.seen() + " " + shot.action();
+    String where = ShotProposal.names(said, shot.where()) ? "" : shot.where();
+    add(
+        parts,
+        "place",
+        looks.isBlank() || where.isBlank() ? where + looks : where + ": " + looks,
+        3);
     add(parts, "mood", shot.mood(), 6);
     add(parts, "look", sheets.look().inWords(), 4);
     if (service.kind() == ServiceProfile.Kind.CLIP && service.takes(ServiceProfile.Input.MOVE)) {
       add(parts, "camera", shot.move().inWords(shot.strength()), 5);
     }
     if (shot.seen().isBlank()) {
-      flags.add("Nothing is said of what is seen.");
+      flags.add("Nothing is said of what is seen; say it in Shots.");
     }
-    return fitted(parts, flags, sheets, service);
+    List<String> exclusions = new ArrayList<>(sheets.exclusions());
+    boolean lettered = !shot.lettering().isBlank();
+    if (lettered && exclusions.removeIf(e -> NO_LETTERING.matcher(e.strip()).matches())) {
+      flags.add("Lettering is asked for, so text is not excluded here.");
+    }
+    return fitted(parts, named, flags, exclusions, service);
   }
 
   private static void people(
-      StoryShot shot, Sheets sheets, List<Ranked> parts, List<String> flags) {
+      StoryShot shot, Sheets sheets, List<Ranked> parts, List<Mention> named, List<String> flags) {
     for (String name : shot.who()) {
       Optional<Sheets.Person> person = sheets.person(name);
       String looks = person.map(Sheets.Person::inWords).orElse("");
@@ -78,7 +113,21 @@ public record Prompt(String text, String exclusion, List<Part> dropped, List<Str
     for (Sheets.Person person : sheets.people()) {
       boolean listed = shot.who().stream().anyMatch(n -> n.equalsIgnoreCase(person.name()));
       if (!listed && ShotProposal.names(shot.seen() + " " + shot.action(), person.name())) {
-        flags.add(person.name() + " is named but not listed under who, so the looks are missing.");
+        named.add(new Mention(person.name(), true));
+      }
+    }
+    Matcher names = NAME.matcher(shot.seen() + " " + shot.action());
+    while (names.find()) {
+      String name = names.group();
+      boolean known =
+          NO_PERSONS.contains(name)
+              || sheets.person(name).isPresent()
+              || ShotProposal.names(shot.where(), name)
+              || sheets.places().stream().anyMatch(p -> ShotProposal.names(p.name(), name))
+              || shot.who().stream().anyMatch(n -> n.equalsIgnoreCase(name))
+              || named.stream().anyMatch(n -> n.name().equals(name));
+      if (!known) {
+        named.add(new Mention(name, false));
       }
     }
   }
@@ -92,7 +141,11 @@ public record Prompt(String text, String exclusion, List<Part> dropped, List<Str
   }
 
   private static Prompt fitted(
-      List<Ranked> parts, List<String> flags, Sheets sheets, ServiceProfile service) {
+      List<Ranked> parts,
+      List<Mention> named,
+      List<String> flags,
+      List<String> exclusions,
+      ServiceProfile service) {
     List<Part> dropped = new ArrayList<>();
     List<Ranked> kept = new ArrayList<>(parts);
     while (kept.size() > 1 && written(kept).length() > service.longestPrompt()) {
@@ -108,8 +161,9 @@ public record Prompt(String text, String exclusion, List<Part> dropped, List<Str
       text = text.substring(0, at);
     }
     String exclusion =
-        service.takes(ServiceProfile.Input.EXCLUSION) ? String.join(", ", sheets.exclusions()) : "";
-    return new Prompt(text, exclusion, List.copyOf(dropped), List.copyOf(flags));
+        service.takes(ServiceProfile.Input.EXCLUSION) ? String.join(", ", exclusions) : "";
+    return new Prompt(
+        text, exclusion, List.copyOf(dropped), List.copyOf(named), List.copyOf(flags));
   }
 
   private static String written(List<Ranked> parts) {

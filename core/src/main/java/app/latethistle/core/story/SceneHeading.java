@@ -8,7 +8,8 @@ final class SceneHeading {
   static String clean(String heading) {
     String bare =
         heading
-            .replaceFirst("(?i)^scene\\s*\\d*\\s*[:.\\-–—]*\\s*", "")
+            .replaceFirst("(?i)^(?:scene\\s*\\d*\\s*[:.\\-–—]*|\\d+\\s*[:.)–—-]+)\\s*", "")
+            .replaceFirst("\\s*[\\[(]\\d{1,2}:\\d\\d[^\\])]*[\\])]\\s*$", "")
             .replaceFirst("#[^#]+#\\s*$", "")
             .strip();
     return bare.isEmpty() ? heading.strip() : bare;

@@ -39,7 +39,7 @@ public record Script(List<ScriptElement> elements) {
           case PLAIN -> new PlainReader(even).read();
           case MARKDOWN -> new MarkdownReader(even).read();
           case FOUNTAIN -> new FountainReader(even).read();
-          case CSV -> CsvScript.read(even);
+          case CSV -> TableScript.read(Csv.read(even));
         });
   }
 

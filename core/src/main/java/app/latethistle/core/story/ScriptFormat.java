@@ -11,7 +11,8 @@ public enum ScriptFormat {
   CSV;
 
   private static final Pattern MARKDOWN_SIGN =
-      Pattern.compile("(?m)^(#{1,4} |[-*] |> |\\*\\*[^*]+:?\\*\\*)");
+      Pattern.compile(
+          "(?m)^(#{1,6} |\\s*[-*] |> |\\*{1,3}[^*\\n]{1,80}\\*{1,3}|\\|.*\\|\\s*$|\\d{1,3}[.)] \\*\\*)");
   private static final Pattern FOUNTAIN_SIGN =
       Pattern.compile("(?m)^(?:(?i:INT|EXT|EST|I/E|INT/EXT)[. /]|\\.[A-Za-z]|Title:|@\\w)");
   private static final Pattern CSV_SIGN =

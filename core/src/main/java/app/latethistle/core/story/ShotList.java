@@ -98,24 +98,34 @@ public record ShotList(List<StoryShot> shots) {
         beside.line());
   }
 
-  /** Splits a shot into two of half its length; the second shows what happens in it. */
+  /** Splits a shot into two of half its length: the first and second half of what happens. */
   public ShotList split(int id) {
     int at = indexOf(id);
     StoryShot shot = shots.get(at);
-    List<String> sentences = Words.sentences(shot.seen());
-    boolean two = sentences.size() > 1;
-    String second =
-        two
-            ? String.join(" ", sentences.subList(1, sentences.size()))
-            : shot.action().isEmpty() ? shot.seen() : shot.action();
     double half = Math.max(SHORTEST, shot.seconds() / 2);
-    StoryShot first =
-        two ? shot.showing(sentences.get(0), shot.action()) : shot.showing(shot.seen(), "");
+    List<StoryShot> parts = halves(shot);
     List<StoryShot> changed = new ArrayList<>(shots);
-    changed.set(at, first.lasting(half));
-    return new ShotList(changed)
-        .with(
-            at + 1, shot.showing(second, two ? "" : shot.action()).lasting(half).withId(nextId()));
+    changed.set(at, parts.get(0).lasting(half));
+    return new ShotList(changed).with(at + 1, parts.get(1).lasting(half).withId(nextId()));
+  }
+
+  private static List<StoryShot> halves(StoryShot shot) {
+    List<String> seen = Words.sentences(shot.seen());
+    if (seen.size() > 1) {
+      return List.of(
+          shot.showing(seen.get(0), ""),
+          shot.showing(String.join(" ", seen.subList(1, seen.size())), shot.action()));
+    }
+    List<String> action = Words.sentences(shot.action());
+    if (action.size() > 1) {
+      return List.of(
+          shot.showing(shot.seen(), action.get(0)),
+          shot.showing(shot.seen(), String.join(" ", action.subList(1, action.size()))));
+    }
+    boolean happens = !action.isEmpty();
+    return List.of(
+        shot.showing(shot.seen(), happens ? "" : "how it begins"),
+        shot.showing(shot.seen(), happens ? shot.action() : "how it ends"));
   }
 
   /** Joins a shot with the one behind it. */

@@ -10,8 +10,9 @@ import java.util.Set;
 
 /**
  * Proposes shots for a script: an establishing shot where a new place begins, a shot for each
- * sentence of action, and one for each sentence of a line that no action stands beside. Lines
- * belong to the shots they are spoken over.
+ * sentence of action, and one for each sentence of a line that no action stands beside: of that one
+ * a person says what is seen, for what is heard is no picture. Lines belong to the shots they are
+ * spoken over.
  */
 public final class ShotProposal {
   /** A shot's length where nothing is spoken, in seconds; common practice, no source. */
@@ -121,8 +122,7 @@ public final class ShotProposal {
     }
     List<String> sentences = Words.sentences(e.text());
     for (String sentence : sentences) {
-      String seen =
-          e.kind() == ScriptElement.Kind.DIALOGUE ? e.speaker() + " speaks: " + sentence : sentence;
+      String seen = e.kind() == ScriptElement.Kind.DIALOGUE ? e.speaker() + " speaks" : "";
       add(seen, line, Math.max(SHORTEST, delivery.secondsOf(sentence)));
     }
   }

@@ -9,7 +9,8 @@ import java.util.regex.Pattern;
 
 /** Words and sentences of a text. */
 public final class Words {
-  private static final Pattern WORD = Pattern.compile("[\\p{L}\\p{N}]+(?:['’-][\\p{L}\\p{N}]+)*");
+  private static final Pattern WORD =
+      Pattern.compile("[\\p{L}\\p{M}\\p{N}]+(?:['’-][\\p{L}\\p{M}\\p{N}]+)*");
 
   /** An end of a sentence: a stop that is not inside a number or behind a common short form. */
   private static final Pattern END =

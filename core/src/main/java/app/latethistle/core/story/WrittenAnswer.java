@@ -9,10 +9,11 @@ public final class WrittenAnswer {
   private static final Pattern FENCE = Pattern.compile("(?s)```[a-z]*\\n(.*?)```");
   private static final Pattern FIRST =
       Pattern.compile(
-          "(?m)^(#{1,6} |[-*] |> |INT|EXT|\\*\\*?[^*\\n]{1,40}:|[A-Z][\\p{L} .]{0,30}(?:\\(.*\\))?: )");
+          "(?m)^(#{1,6} |[-*] |> |\\||INT|EXT|\\d{1,3}[.)] |\\[|\\*\\*?[^*\\n]{1,60}(?::|\\*\\*)"
+              + "|(?i:scene) ?\\d|[\\p{Lu}\\p{Lo}][\\p{L}\\p{M} .]{0,30}(?:[(（].*[)）])?(?:: |:$|：))");
   private static final Pattern TALK =
       Pattern.compile(
-          "(?im)^(let me know|i hope|would you like|feel free|this script|word count|total words|note:|here (?:is|'s)).*$");
+          "(?im)^[*_ ]*(let me know|i hope|would you like|feel free|this script|word count|total words|note:|here (?:is|'s)).*$");
 
   private WrittenAnswer() {}
 

@@ -43,8 +43,8 @@ class PromptTest {
             "Maren opens a letter. Maren: grey braid, oilskin coat. The words \"Door 7\" to be read."
                 + " Jetty: long wet planks. Hushed. Grainy film, 35 mm, lantern light, cold blue."
                 + " The camera pushes in gently, a little.");
-    assertThat(clip.exclusion()).isEqualTo("lettering, extra fingers");
-    assertThat(clip.flags()).isEmpty();
+    assertThat(clip.exclusion()).isEqualTo("extra fingers");
+    assertThat(clip.named()).isEmpty();
     assertThat(Prompt.of(SHOT, SHEETS, STILL).text())
         .isEqualTo(clip.text().replace(" The camera pushes in gently, a little.", ""));
   }
@@ -68,9 +68,45 @@ class PromptTest {
             0);
     assertThat(Prompt.of(joon, SHEETS, CLIP).flags())
         .hasSize(3)
+        .anyMatch(f -> f.startsWith("Lettering is asked for"))
         .anyMatch(f -> f.startsWith("Joon has no sheet"))
-        .anyMatch(f -> f.startsWith("Maren is named but not listed"))
         .anyMatch(f -> f.startsWith("Lettering of 35"));
+    assertThat(Prompt.of(joon, SHEETS, CLIP).named())
+        .containsExactly(new Prompt.Mention("Maren", true));
+  }
+
+  private static StoryShot seen(String seen, String where, String lettering) {
+    return new StoryShot(
+        1, "010", seen, List.of(), where, "", CameraMove.STILL, 2, 3, "", List.of(), lettering, 0);
+  }
+
+  @Test
+  void namesInAShotsWordsAreNoticed() {
+    StoryShot tam = seen("A letter for Tam lies at the jetty. Snow falls on Tam.", "Jetty", "");
+    assertThat(Prompt.of(tam, SHEETS, CLIP).named())
+        .containsExactly(new Prompt.Mention("Tam", false));
+    StoryShot none = seen("Snow falls on the Jetty in December.", "Jetty", "");
+    assertThat(Prompt.of(none, SHEETS, CLIP).named()).isEmpty();
+  }
+
+  @Test
+  void aPlaceThatIsSeenIsNotSaidTwice() {
+    String looks = "long wet planks";
+    assertThat(Prompt.of(seen("Wide view of the jetty", "Jetty", ""), SHEETS, CLIP).text())
+        .startsWith("Wide view of the jetty. Long wet planks.");
+    assertThat(Prompt.of(seen("A bell", "Jetty", ""), SHEETS, CLIP).text())
+        .contains("Jetty: " + looks);
+    assertThat(Prompt.of(seen("A bell on the pier", "pier", ""), SHEETS, CLIP).text())
+        .startsWith("A bell on the pier. Grainy");
+  }
+
+  @Test
+  void letteringThatIsAskedForIsNotExcluded() {
+    Prompt prompt = Prompt.of(seen("A door", "", "Door 7"), SHEETS, CLIP);
+    assertThat(prompt.exclusion()).isEqualTo("extra fingers");
+    assertThat(prompt.flags()).anyMatch(f -> f.startsWith("Lettering is asked for"));
+    assertThat(Prompt.of(seen("A door", "", ""), SHEETS, CLIP).exclusion())
+        .isEqualTo("lettering, extra fingers");
   }
 
   /** However long its parts are, a prompt fits, and nothing vanishes without being told. */
@@ -146,7 +182,10 @@ class PromptTest {
   void proposesSoundsFromWords() {
     assertThat(Lexicon.USUAL.soundsFor("Snowing over the letterbox; a doorbell"))
         .extracting(Lexicon.Sound::name)
-        .containsExactly("soft snow wind", "paper", "door");
+        .containsExactly("soft snow wind");
+    assertThat(Lexicon.USUAL.soundsFor("A lighthouse; the lights go on. Letters, writing, running"))
+        .extracting(Lexicon.Sound::name)
+        .containsExactly("lights switch on", "paper", "pen", "running");
     List<SoundIdea> list =
         SoundIdea.listFor(
             List.of(
