@@ -18,8 +18,7 @@ import javax.sound.midi.Track;
 /**
  * Beat and downbeat times of a MIDI file from its tempo map and time signatures: the beat is a
  * quarter, in signatures over 8 whose count divides by three a dotted quarter. Repeated identical
- * signatures start no bar; a set-up bar of 1/8 or 1/16 is passed over. Beats before the first note
- * and after the last are left out.
+ * signatures start no bar; a set-up bar of 1/8 or 1/16 is passed over.
  *
  * @param beats in seconds
  * @param downbeats in seconds
@@ -31,11 +30,24 @@ public record MidiTempoMap(List<Double> beats, List<Double> downbeats) {
   private record Signature(int count, int unit) {}
 
   /**
-   * Reads a MIDI file.
+   * Reads a MIDI file from its beginning to its end, whether or not it has notes.
    *
-   * @throws IOException if it is not one; the message does not name it
+   * @throws IOException if it is not one, or has no length; the message does not name it
    */
   public static MidiTempoMap read(InputStream bytes) throws IOException {
+    return read(bytes, false);
+  }
+
+  /**
+   * The same from the first note to the last, where beats can be heard.
+   *
+   * @throws IOException if it is none, or has no notes; the message does not name it
+   */
+  public static MidiTempoMap readPlayed(InputStream bytes) throws IOException {
+    return read(bytes, true);
+  }
+
+  private static MidiTempoMap read(InputStream bytes, boolean played) throws IOException {
     Sequence sequence;
     try {
       sequence = MidiSystem.getSequence(new BufferedInputStream(bytes));
@@ -70,10 +82,13 @@ public record MidiTempoMap(List<Double> beats, List<Double> downbeats) {
         }
       }
     }
-    if (lastNote < 0) {
-      throw new RefusedMedia("It has no notes, so nothing tells where the song begins and ends.");
+    long end = played ? lastNote : sequence.getTickLength() - 1;
+    if (end < 0) {
+      throw new RefusedMedia(
+          "It has no notes and ends where it begins, so there is no beat in it.");
     }
-    return walk(sequence.getResolution(), tempi, signatures, firstNote, lastNote);
+    long begin = played ? firstNote : 0;
+    return walk(sequence.getResolution(), tempi, signatures, begin, end);
   }
 
   /** The most frequent number of beats from one downbeat to the next, 2 to 12; 4 if none is. */
@@ -99,8 +114,8 @@ public record MidiTempoMap(List<Double> beats, List<Double> downbeats) {
       int resolution,
       TreeMap<Long, Integer> tempi,
       TreeMap<Long, Signature> signatures,
-      long firstNote,
-      long lastNote) {
+      long begin,
+      long last) {
     List<Double> beats = new ArrayList<>();
     List<Double> downbeats = new ArrayList<>();
     Signature current = null;
@@ -113,14 +128,14 @@ public record MidiTempoMap(List<Double> beats, List<Double> downbeats) {
     }
     for (int s = 0; s < starts.size(); s++) {
       Signature signature = signatures.get(starts.get(s));
-      long end = s + 1 < starts.size() ? starts.get(s + 1) : lastNote + 1;
+      long end = s + 1 < starts.size() ? starts.get(s + 1) : last + 1;
       boolean setUp = signature.count() == 1 && signature.unit() >= 8;
       boolean compound = signature.unit() == 8 && signature.count() % 3 == 0;
       long beat = compound ? resolution * 3L / 2 : resolution * 4L / signature.unit();
       int perBar = compound ? signature.count() / 3 : signature.count();
       int place = 0;
       for (long tick = starts.get(s); tick < end && !setUp; tick += beat, place++) {
-        if (tick >= firstNote - beat / 8) {
+        if (tick >= begin - beat / 8) {
           double seconds = seconds(tick, resolution, tempi);
           beats.add(seconds);
           if (place % perBar == 0) {

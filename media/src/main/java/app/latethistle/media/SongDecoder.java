@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.LongConsumer;
 
 /** Decodes a file's sound: whole, in blocks, or into a file of samples. */
 public final class SongDecoder {
@@ -25,6 +26,16 @@ public final class SongDecoder {
   /** One channel at the listening rate. */
   public static MonoSound mono(Path file, Container container) throws IOException {
     return new MonoSound(decode(file, container, 1, LISTENING_RATE), LISTENING_RATE);
+  }
+
+  /**
+   * The same, telling how many samples there are so far.
+   *
+   * @param told what it throws ends the work
+   */
+  public static MonoSound mono(Path file, Container container, LongConsumer told)
+      throws IOException {
+    return new MonoSound(decode(file, container, 1, LISTENING_RATE, told), LISTENING_RATE);
   }
 
   /** One channel at the film's sample rate, as readings are measured. */
@@ -82,6 +93,12 @@ public final class SongDecoder {
 
   private static float[] decode(Path file, Container container, int channels, int rate)
       throws IOException {
+    return decode(file, container, channels, rate, count -> {});
+  }
+
+  private static float[] decode(
+      Path file, Container container, int channels, int rate, LongConsumer told)
+      throws IOException {
     List<float[]> blocks = new ArrayList<>();
     long[] held = {0};
     decode(
@@ -92,6 +109,7 @@ public final class SongDecoder {
         (samples, count) -> {
           blocks.add(Arrays.copyOf(samples, count));
           held[0] += count;
+          told.accept(held[0]);
         });
     float[] whole = new float[Math.toIntExact(held[0])];
     int at = 0;

@@ -75,7 +75,7 @@ record Rendered(Path midi, Path font) implements Piece.Source {
 
   private MidiTempoMap map() throws IOException {
     try (InputStream in = Files.newInputStream(midi)) {
-      return MidiTempoMap.read(in);
+      return MidiTempoMap.readPlayed(in);
     }
   }
 
