@@ -139,7 +139,7 @@ public final class Probe {
   private static MediaFacts picture(
       Container container, JsonNode root, JsonNode stream, boolean sound, List<Double> times)
       throws RefusedMedia {
-    PictureShape shape = shape(stream);
+    PictureShape shape = shape(stream, container.isStill());
     int rotation = rotation(stream);
     if (rotation % 180 == 90) {
       shape = shape.turned();
@@ -179,14 +179,24 @@ public final class Probe {
         sound);
   }
 
-  private static PictureShape shape(JsonNode stream) throws RefusedMedia {
+  private static PictureShape shape(JsonNode stream, boolean still) throws RefusedMedia {
     int width = stream.path("width").asInt(0);
     int height = stream.path("height").asInt(0);
     if (width < 16 || height < 16) {
       throw new RefusedMedia(
           "Its picture is " + width + "x" + height + " pixels; 16x16 is the smallest used.");
     }
-    if (width > LARGEST_SIDE || height > LARGEST_SIDE) {
+    if (still && (long) width * height > Sandbox.LARGEST_STILL) {
+      throw new RefusedMedia(
+          String.format(
+              Locale.ROOT,
+              "Its picture is %dx%d, %d million pixels; a still may have up to %d. Save it smaller.",
+              width,
+              height,
+              (long) width * height / 1_000_000,
+              Sandbox.LARGEST_STILL / 1_000_000));
+    }
+    if (!still && (width > LARGEST_SIDE || height > LARGEST_SIDE)) {
       throw new RefusedMedia(
           "Its picture is " + width + "x" + height + " pixels; no side may exceed 8192.");
     }

@@ -17,6 +17,13 @@ public final class Sandbox {
 
   private static final String MAX_PIXELS = "33177600";
   private static final String MAX_ALLOC = "134217728";
+
+  /** A still may be so large, so that it can be brought to a workable size. */
+  static final long LARGEST_STILL = 100_000_000;
+
+  /** Eight bytes for each of its pixels. */
+  private static final String STILL_ALLOC = Long.toString(8 * LARGEST_STILL);
+
   private static final long MAX_MEMORY = 3L << 30;
   private static final long MAX_OUTPUT = 1L << 20;
   private static final int MAX_CPU_SECONDS = 1800;
@@ -39,7 +46,9 @@ public final class Sandbox {
     List<String> command = wrap(file);
     command.addAll(List.of("ffmpeg", "-nostdin", "-v", "error"));
     command.addAll(List.of("-protocol_whitelist", PROTOCOLS));
-    command.addAll(List.of("-max_alloc", MAX_ALLOC, "-max_pixels", MAX_PIXELS));
+    boolean still = container.isStill();
+    command.addAll(List.of("-max_alloc", still ? STILL_ALLOC : MAX_ALLOC));
+    command.addAll(List.of("-max_pixels", still ? Long.toString(LARGEST_STILL) : MAX_PIXELS));
     command.addAll(List.of("-threads", "2", "-f", container.demuxer()));
     command.addAll(before);
     command.addAll(List.of("-i", "file:" + seen(file)));
@@ -50,7 +59,8 @@ public final class Sandbox {
   /** ffprobe reading one file. */
   static List<String> ffprobe(Path file, Container container, List<String> options) {
     List<String> command = wrap(file);
-    command.addAll(List.of("ffprobe", "-v", "error", "-max_alloc", MAX_ALLOC));
+    command.addAll(List.of("ffprobe", "-v", "error"));
+    command.addAll(List.of("-max_alloc", container.isStill() ? STILL_ALLOC : MAX_ALLOC));
     command.addAll(List.of("-protocol_whitelist", PROTOCOLS));
     command.addAll(List.of("-f", container.demuxer()));
     command.addAll(options);

@@ -8,9 +8,17 @@ import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 
 /** The first picture of a file, of any kind that can be brought in. */
 public final class StillPicture {
+  /**
+   * The longer side of a still that is worked with: twice that of a film of 1920 pixels, and room.
+   */
+  public static final int WORKABLE = 4096;
+
+  private static final int SECONDS = 60;
+
   private StillPicture() {}
 
   /**
@@ -27,5 +35,38 @@ public final class StillPicture {
       Rgb.fromFrame(frame, ((DataBufferInt) image.getRaster().getDataBuffer()).getData());
       return image;
     }
+  }
+
+  /** Whether a still is larger than is worked with. */
+  public static boolean isLarge(MediaFacts facts) {
+    return facts.kind() == MediaFacts.Kind.STILL
+        && facts.shape().filter(s -> Math.max(s.width(), s.height()) > WORKABLE).isPresent();
+  }
+
+  /**
+   * A large still at a workable size, as a PNG: its longer side has {@link #WORKABLE} pixels.
+   *
+   * @throws IOException if it cannot be decoded
+   */
+  public static byte[] reduced(Path file, MediaFacts facts) throws IOException {
+    return Child.output(
+        Sandbox.ffmpeg(
+            file,
+            facts.container(),
+            List.of(),
+            List.of(
+                "-vf",
+                "scale=%1$s:%1$s:force_original_aspect_ratio=decrease:force_divisible_by=2"
+                        .formatted(WORKABLE)
+                    + ":flags=area+accurate_rnd+full_chroma_int,setsar=1",
+                "-frames:v",
+                "1",
+                "-c:v",
+                "png",
+                "-f",
+                "image2pipe",
+                "pipe:1")),
+        new byte[0],
+        SECONDS);
   }
 }

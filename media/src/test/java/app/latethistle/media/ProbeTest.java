@@ -2,6 +2,7 @@ package app.latethistle.media;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.picture.Frame;
@@ -74,6 +75,30 @@ class ProbeTest {
       byte[] first = reader.next().data().clone();
       assertThat(reader.next().data()).isEqualTo(first);
     }
+  }
+
+  @ParameterizedTest
+  @CsvSource({"8000, 8000, 4096, 4096", "9000, 3000, 4096, 1364", "2500, 10000, 1024, 4096"})
+  void largeStillsAreBroughtToAWorkableSize(int w, int h, int to, int high) throws IOException {
+    String size = "color=teal:s=" + w + "x" + h;
+    Path file = made("large.png", "-f", "lavfi", "-i", size, "-frames:v", "1");
+    MediaFacts facts = Probe.probe(file);
+    assertThat(facts.shape()).contains(PictureShape.of(w, h));
+    assertThat(StillPicture.isLarge(facts)).isTrue();
+    Path small = folder.resolve("small.png");
+    Files.write(small, StillPicture.reduced(file, facts));
+    MediaFacts now = Probe.probe(small);
+    assertThat(now.shape()).contains(PictureShape.of(to, high));
+    assertThat(StillPicture.isLarge(now)).isFalse();
+  }
+
+  @Test
+  void stillsOfMoreThanAHundredMegapixelsAreRefusedWithTheirSize() throws IOException {
+    String size = "color=teal:s=11000x10000";
+    Path file = made("huge.png", "-f", "lavfi", "-i", size, "-frames:v", "1");
+    assertThatThrownBy(() -> Probe.probe(file))
+        .isInstanceOf(RefusedMedia.class)
+        .hasMessageContaining("110 million pixels; a still may have up to 100");
   }
 
   @Test
