@@ -8,9 +8,11 @@ import { useProduction } from "./api/queries";
 import { KeyHelp } from "./parts/KeyHelp";
 import { MeetingDialog } from "./parts/meeting";
 import { NotYet } from "./parts/NotYet";
+import { NARROWEST, TooNarrow } from "./parts/TooNarrow";
 import { TopBar } from "./parts/TopBar";
 import { RoomBoundary, Trouble } from "./parts/Trouble";
 import { useNotice } from "./parts/notice";
+import { useWindowWidth } from "./parts/useWindowWidth";
 import { loadRooms } from "./rooms";
 import { useRoom } from "./store";
 import { ink } from "./theme";
@@ -29,6 +31,7 @@ export function ProductionFrame() {
   const set = useRoom((s) => s.set);
   const go = useNavigate();
   const [over, setOver] = useState(false);
+  const width = useWindowWidth();
 
   useEffect(() => {
     const later = setTimeout(loadRooms, ONCE_DRAWN);
@@ -80,7 +83,11 @@ export function ProductionFrame() {
       <Box component="main" sx={{ flex: 1, minHeight: 0, position: "relative" }}>
         <RoomBoundary name={room}>
           <Suspense fallback={<NotYet what="The room" of={[]} />}>
-            <Outlet context={production.data} />
+            {width < NARROWEST ? (
+              <TooNarrow production={production.data} width={width} />
+            ) : (
+              <Outlet context={production.data} />
+            )}
           </Suspense>
         </RoomBoundary>
         {over && (

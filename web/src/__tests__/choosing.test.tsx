@@ -23,6 +23,7 @@ const FILM = "/api/productions/3/film";
 describe("the ways to cut a film", () => {
   const proposal = (pace: Proposal["pace"], over: Partial<Proposal> = {}): Proposal => ({
     pace,
+    like: null,
     length: 1200,
     shots: [
       { shotId: 1, label: "010", takeId: 11, in: 0, start: 0, end: 480 },

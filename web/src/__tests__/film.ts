@@ -61,11 +61,10 @@ export function film(shots = 12, over: Partial<Film> = {}): Film {
   }));
   return {
     revision: 7,
-    undo: "",
-    redo: "",
     length: joints.at(-1)?.frame ?? 0,
     songStart: 0,
     fade: 48,
+    pace: [],
     shots: placed,
     joints,
     overlays: [],

@@ -98,8 +98,8 @@ describe("keys on the page", () => {
 
 describe("tiles of takes", () => {
   it("stand in the film's shape", () => {
-    expect(tileSize({ width: 1920, height: 1080 }, false)).toEqual({ width: 128, height: 72 });
-    expect(tileSize({ width: 1080, height: 1920 }, false)).toEqual({ width: 88, height: 156 });
-    expect(tileSize({ width: 1080, height: 1080 }, true)).toEqual({ width: 78, height: 78 });
+    expect(tileSize({ width: 1920, height: 1080 }, false, 856)).toEqual({ width: 128, height: 72 });
+    expect(tileSize({ width: 1080, height: 1920 }, false, 856)).toEqual({ width: 88, height: 156 });
+    expect(tileSize({ width: 1080, height: 1080 }, true, 856)).toEqual({ width: 78, height: 78 });
   });
 });

@@ -242,7 +242,7 @@ describe("the shot's card", () => {
     const actions = card(film(), [take(), take({ id: 201, number: 2 })]);
     expect(screen.getByLabelText("Take 1").getAttribute("aria-pressed")).toBe("true");
     fireEvent.click(screen.getByLabelText("Take 2"));
-    expect(actions["chooseTake"]).toHaveBeenCalledWith(1, 100, 201);
+    expect(actions["chooseTake"]).toHaveBeenCalledWith(1, 201);
     fireEvent.click(screen.getByText("soft"));
     expect(actions["setFraming"]).toHaveBeenCalledWith(1, "SOFT");
   });
@@ -272,6 +272,7 @@ describe("a row of takes", () => {
           chosen={null}
           compared={[]}
           dense={false}
+          room={856}
           playAll={false}
           short={undefined}
           onChoose={vi.fn()}
@@ -399,7 +400,7 @@ describe("edits of the film", () => {
 
   it("are not sent when there is nothing to do", async () => {
     const { edit } = hook();
-    await act(() => edit({ name: "undo", values: () => null }));
+    await act(() => edit({ name: "remove", values: () => null }));
     expect(asked).toHaveLength(0);
   });
 
@@ -410,7 +411,7 @@ describe("edits of the film", () => {
     ];
     const { edit } = hook();
     await act(async () => {
-      await expect(edit({ name: "undo" })).rejects.toThrow("stale");
+      await expect(edit({ name: "remove", values: { place: 0 } })).rejects.toThrow("stale");
     });
     expect(await screen.findByText(/stale/)).toBeTruthy();
     await act(async () => {

@@ -45,8 +45,6 @@ const shot = (id: number, over: Partial<StoryShot> = {}): StoryShot => ({
 
 const story = (over: Partial<Story> = {}): Story => ({
   revision: 4,
-  undo: "",
-  redo: "",
   brief: { form: "TRAILER", subject: "", audience: "", tone: "", seconds: 20, structure: "" },
   request: "Write it.",
   text: "Narrator: One bell.",
@@ -105,6 +103,7 @@ const prompt = (id: number) => ({
   text: `Prompt ${id}`,
   exclusion: "",
   dropped: id === 2 ? [{ name: "mood", text: "hushed" }] : [],
+  named: id === 2 ? [{ name: "Tam", sheet: false }] : [],
   flags: id === 1 ? ["Maren has no sheet"] : [],
   givenOut: false,
 });

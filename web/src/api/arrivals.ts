@@ -1,5 +1,5 @@
 import { create } from "zustand";
-import { csrfToken, sentenceOf, under } from "./client";
+import { csrfToken, sentenceOf, under, type Arrived } from "./client";
 
 /** A file on its way in. */
 export interface Arrival {
@@ -49,10 +49,11 @@ export const useArrivals = create<Arrivals>((set) => {
       request.upload.onprogress = (e) => change(next.key, { sent: e.loaded });
       request.onload = () => {
         if (request.status < 300) {
-          const became = (JSON.parse(request.responseText) as { became: string }).became;
-          done({ sent: next.file.size, state: became === "KNOWN" ? "known" : "arrived" });
+          const { became, says } = JSON.parse(request.responseText) as Arrived;
+          const state = became === "KNOWN" ? "known" : "arrived";
+          done({ sent: next.file.size, state, reason: says });
         } else {
-          done({ state: "refused", reason: sentenceOf(request.status, request.responseText) });
+          done({ state: "refused", reason: sentenceOf(request.status, body(request)) });
         }
       };
       request.onerror = () => done({ state: "refused", reason: sentenceOf(0, "") });
@@ -82,6 +83,15 @@ export const useArrivals = create<Arrivals>((set) => {
     clear: () => set((s) => ({ files: s.files.filter((f) => !isOver(f)) })),
   };
 });
+
+/** The body of an answer if it is JSON. */
+function body(request: XMLHttpRequest): unknown {
+  try {
+    return JSON.parse(request.responseText);
+  } catch {
+    return null;
+  }
+}
 
 export const isOver = (file: Arrival) => file.state !== "waiting" && file.state !== "sending";
 

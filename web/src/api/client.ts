@@ -58,6 +58,8 @@ export type Estimate = Schemas["Estimate"];
 export type AskedFor = Schemas["NewRequests"];
 /** How many requests were sent, and what of the others there is to say. */
 export type SentRequests = Schemas["Asked"];
+export type Arrived = Schemas["Arrived"];
+export type History = Schemas["HistoryView"];
 export type Piece = Schemas["Piece"];
 
 /** An answer that is no success; the message is the server's sentence for the person. */
@@ -88,9 +90,19 @@ export function sentenceOf(status: number, problem: unknown): string {
   return `The server answered ${status} and gave no reason.`;
 }
 
+const PERSON = "late-thistle-person";
+
+/** A mark of this browser, so that undo tells whose a step was. */
+function person(): string {
+  const kept = localStorage.getItem(PERSON) ?? crypto.randomUUID();
+  localStorage.setItem(PERSON, kept);
+  return kept;
+}
+
 const withToken: Middleware = {
   onRequest({ request }) {
     if (request.method !== "GET") request.headers.set("X-XSRF-TOKEN", csrfToken());
+    request.headers.set("X-Person", person());
     return request;
   },
 };

@@ -48,8 +48,9 @@ function readAgain(
   const again = (...all: readonly (readonly unknown[])[]) =>
     all.forEach((queryKey) => void client.invalidateQueries({ queryKey }));
   if (!before || before.material !== now.material) {
-    again(keys.material(id), keys.songs(id), keys.film(id));
+    again(keys.material(id), keys.songs(id), keys.film(id), keys.history(id));
   }
+  if (now.work.some((w) => w.kind === "SONG")) again(keys.songs(id));
   const asking = now.work.some((w) => w.kind === "ASKED");
   if (!before || before.requests !== now.requests || asking) again(keys.requests(id));
   if (!before || before.requests !== now.requests) again(keys.ledger(id), keys.services);
@@ -58,6 +59,6 @@ function readAgain(
   const film = client.getQueryData<Film>(keys.film(id));
   if (film && now.revision > film.revision && client.isMutating() === 0) {
     tell("The film was changed in another window; this is how it stands now.");
-    again(keys.film(id));
+    again(keys.film(id), keys.history(id));
   }
 }

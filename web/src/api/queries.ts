@@ -1,4 +1,4 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMeeting } from "../parts/meeting";
 import { useNotice } from "../parts/notice";
 import { useRoom } from "../store";
@@ -13,6 +13,7 @@ export const keys = {
   songs: (id: number) => ["production", id, "songs"] as const,
   peaks: (id: number, song: number) => ["production", id, "peaks", song] as const,
   film: (id: number) => ["production", id, "film"] as const,
+  history: (id: number) => ["production", id, "history"] as const,
   voice: (id: number) => ["production", id, "voice"] as const,
   requests: (id: number) => ["production", id, "requests"] as const,
   ledger: (id: number) => ["production", id, "ledger"] as const,
@@ -32,16 +33,27 @@ export const useProduction = (id: number) =>
 /** The ways to cut a film at a revision; worked out when asked for. */
 export const useProposals = (id: number, revision: number, everything: boolean, pool: boolean) =>
   useQuery({
-    queryKey: [...keys.proposals(id), revision, everything, pool],
+    queryKey: [...keys.proposals(id), everything, pool, revision],
     queryFn: () =>
       answerTo(
         api.GET("/api/productions/{productionId}/film/proposals", {
           params: { path: { productionId: id }, query: { everything, pool } },
         }),
       ),
-    placeholderData: keepPreviousData,
+    // What was worked out for another order or other shots is not shown for this one.
+    placeholderData: (before, query) =>
+      query?.queryKey[3] === everything && query.queryKey[4] === pool ? before : undefined,
     retry: false,
   });
+
+/** Draws how quickly eight parts of a film without music are to move; none for evenly. */
+export const useDrawFreePace = (id: number) =>
+  useChange<readonly number[]>(id, (speeds) =>
+    api.PUT("/api/productions/{productionId}/pace", {
+      params: { path: { productionId: id } },
+      body: { speeds: [...speeds] },
+    }),
+  );
 
 /** Draws how quickly the sections of a song are to move; none to follow its energy. */
 export function useDrawPace(id: number, song: number) {
@@ -65,6 +77,7 @@ export function useDrawPace(id: number, song: number) {
       Promise.all([
         client.invalidateQueries({ queryKey: keys.songs(id) }),
         client.invalidateQueries({ queryKey: keys.proposals(id) }),
+        client.invalidateQueries({ queryKey: keys.history(id) }),
       ]),
   });
 }
@@ -251,7 +264,7 @@ export function useFilmEdit(id: number) {
     if (!edit || sent === null) return film;
     const body = { ...sent, revision: film.revision };
     // Each edit's values were checked against its own name; here any of them goes.
-    const path = `/api/productions/{productionId}/film/${edit.name}` as FilmPath<"undo">;
+    const path = `/api/productions/{productionId}/film/${edit.name}` as FilmPath<"first-cut">;
     const after = await answerTo(api.POST(path, { ...whole, body }));
     // Its still is on its way while the page is drawn anew.
     const { frame, playing } = useRoom.getState();
@@ -261,6 +274,7 @@ export function useFilmEdit(id: number) {
     client.setQueryData(keys.film(id), after);
     // Lines may start elsewhere now, and undo may bring another reading back.
     void client.invalidateQueries({ queryKey: keys.voice(id) });
+    void client.invalidateQueries({ queryKey: keys.history(id) });
     return after;
   };
   const change = useMutation({

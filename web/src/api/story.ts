@@ -85,7 +85,7 @@ export function useStoryChange(id: number) {
       const answer: Story = await answerTo(
         method === "PUT"
           ? api.PUT(at as StoryPath<"script">, sent as never)
-          : api.POST(at as StoryPath<"undo">, sent as never),
+          : api.POST(at as StoryPath<"cut">, sent as never),
       );
       return answer;
     },
@@ -93,6 +93,7 @@ export function useStoryChange(id: number) {
       client.setQueryData(storyKey(id), story);
       await client.invalidateQueries({ queryKey: keys.material(id) });
       await client.invalidateQueries({ queryKey: keys.voice(id) });
+      await client.invalidateQueries({ queryKey: keys.history(id) });
     },
     onError: async (error) => {
       tell(error.message, "wrong");

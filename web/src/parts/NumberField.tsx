@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import OutlinedInput from "@mui/material/OutlinedInput";
 import { useState } from "react";
 import { face, ink } from "../theme";
+import { useNotice } from "./notice";
 
 interface Props {
   label: string;
@@ -9,17 +10,21 @@ interface Props {
   digits: number;
   value: number;
   hint?: string;
+  /** What stands in the field for 0, where that means something else than none. */
+  zero?: string;
   onChange: (to: number) => void;
 }
 
 /** A typed number with its unit. Enter or leaving it sets it; Escape gives it up. */
-export function NumberField({ label, unit, digits, value, hint, onChange }: Props) {
+export function NumberField({ label, unit, digits, value, hint, zero, onChange }: Props) {
   const [text, setText] = useState<string | null>(null);
-  const shown = value.toFixed(digits);
+  const shown = value === 0 && zero !== undefined ? zero : value.toFixed(digits);
+  const tell = useNotice((s) => s.tell);
   const save = () => {
     const typed = Number(text?.replace(",", "."));
-    if (text !== null && text.trim() !== "" && Number.isFinite(typed) && typed !== Number(shown)) {
-      onChange(typed);
+    if (text !== null && text.trim() !== "" && text !== shown) {
+      if (Number.isFinite(typed)) onChange(typed);
+      else tell(`“${text}” is no number, so ${label} stays ${shown} ${unit}.`, "wrong");
     }
     setText(null);
   };

@@ -7,6 +7,7 @@ import type { Heard } from "../api/events";
 import { useFilm, useMasters, useMaterial, useSongs } from "../api/queries";
 import { useStory } from "../api/story";
 import { fraunces, ink } from "../theme";
+import { History } from "./History";
 import { useKeySheet } from "./keys";
 import { plural, shapeName } from "./words";
 
@@ -114,6 +115,7 @@ export function TopBar({ production, heard }: { production: Production; heard: H
         })}
       </Box>
       <Box sx={{ flex: 1 }} />
+      <History production={id} />
       <Work heard={heard} />
     </Box>
   );

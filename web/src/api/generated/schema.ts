@@ -388,22 +388,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/productions/{productionId}/film/redo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["redo_2"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/productions/{productionId}/film/remove": {
         parameters: {
             query?: never;
@@ -628,22 +612,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/productions/{productionId}/film/undo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["undo_2"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/productions/{productionId}/film/versions": {
         parameters: {
             query?: never;
@@ -686,6 +654,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/history/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/history/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -749,6 +765,22 @@ export interface paths {
         };
         get: operations["material"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/pace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["drawFreely"];
         post?: never;
         delete?: never;
         options?: never;
@@ -894,6 +926,22 @@ export interface paths {
         get: operations["all_1"];
         put?: never;
         post: operations["make_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/requests/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["againForFailed"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1172,22 +1220,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/productions/{productionId}/songs/{songId}/redo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["redo_1"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/productions/{productionId}/songs/{songId}/sound": {
         parameters: {
             query?: never;
@@ -1204,6 +1236,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/songs/{songId}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/songs/{songId}/tempo-map": {
         parameters: {
             query?: never;
@@ -1214,22 +1262,6 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["tempoMap"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/productions/{productionId}/songs/{songId}/undo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["undo_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1412,22 +1444,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/productions/{productionId}/story/redo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["redo"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/productions/{productionId}/story/script": {
         parameters: {
             query?: never;
@@ -1604,22 +1620,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/productions/{productionId}/story/undo": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["undo"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/productions/{productionId}/takes/{takeId}": {
         parameters: {
             query?: never;
@@ -1716,22 +1716,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/productions/{productionId}/voice/lines/{number}/longest": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["longest"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/productions/{productionId}/voice/lines/{number}/narrate": {
         parameters: {
             query?: never;
@@ -1789,6 +1773,22 @@ export interface paths {
         };
         get?: never;
         put: operations["start"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/voice/longest-pause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["longest"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1917,9 +1917,10 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
-        Arrival: {
+        Arrived: {
             /** @enum {string} */
             became: "TAKE" | "SONG" | "KNOWN";
+            says: string;
         };
         Asked: {
             /** Format: int32 */
@@ -2162,15 +2163,14 @@ export interface components {
             markers: components["schemas"]["MarkerView"][];
             outside: components["schemas"]["OutsideView"][];
             overlays: components["schemas"]["OverlayView"][];
+            pace: number[];
             problems: components["schemas"]["ProblemView"][];
-            redo: string;
             /** Format: int64 */
             revision: number;
             shots: components["schemas"]["PlacedView"][];
             /** Format: double */
             songStart: number;
             sounds: components["schemas"]["SoundView"][];
-            undo: string;
             voice: components["schemas"]["SpokenView"][];
         };
         FirstCutRequest: {
@@ -2201,6 +2201,10 @@ export interface components {
             /** Format: int32 */
             word: number;
         };
+        HistoryView: {
+            redo: components["schemas"]["StepView"] | null;
+            undo: components["schemas"]["StepView"] | null;
+        };
         JoinView: {
             /** Format: double */
             at: number;
@@ -2229,10 +2233,15 @@ export interface components {
             /** Format: int32 */
             word: number;
         };
+        Judged: {
+            says: string;
+        };
         Judgement: {
-            faults: ("WRONG_MOVE" | "EXTRA_LIMBS" | "FACE" | "LETTERING" | "LOOK" | "OTHER")[] | null;
+            /** @enum {string|null} */
+            fault: "WRONG_MOVE" | "EXTRA_LIMBS" | "FACE" | "LETTERING" | "LOOK" | "OTHER" | null;
             note: string | null;
             rejected: boolean | null;
+            there: boolean | null;
         };
         KeptView: {
             /** Format: double */
@@ -2323,6 +2332,7 @@ export interface components {
             revision: number;
         };
         LongestPause: {
+            lines: number[];
             /** Format: double */
             seconds: number | null;
         };
@@ -2377,9 +2387,13 @@ export interface components {
             /** Format: int32 */
             place: number;
             /** @enum {string} */
-            remedy: "SLIP" | "TAKE" | "SLOW" | "BACK_AND_FORTH" | "END_SOONER" | "FILL";
+            remedy: "SLIP" | "TAKE" | "SLOW" | "BACK_AND_FORTH" | "END_SOONER" | "FILL" | "WAIT" | "CUT_SOONER" | "CARRY";
             /** Format: int64 */
             revision: number;
+        };
+        Mention: {
+            name: string;
+            sheet: boolean;
         };
         Moment: {
             /** Format: int32 */
@@ -2591,7 +2605,7 @@ export interface components {
             /** Format: int64 */
             frames: number;
             /** @enum {string} */
-            kind: "TIE_NOT_HONOURED" | "BEAT_MISSING" | "WORD_MISSING" | "TIED_IN_CIRCLE" | "INSIDE_WORD" | "LINE_PAST_END" | "OUT_OF_MATERIAL" | "TAKE_MISSING" | "NOT_PLACED";
+            kind: "TIE_NOT_HONOURED" | "BEAT_MISSING" | "WORD_MISSING" | "TIED_IN_CIRCLE" | "INSIDE_WORD" | "LINE_PAST_END" | "OUT_OF_MATERIAL" | "TAKE_MISSING" | "LINE_APART" | "NOT_PLACED";
             /** Format: int32 */
             place: number;
             remedies: components["schemas"]["RemedyView"][];
@@ -2623,6 +2637,7 @@ export interface components {
             exclusion: string;
             flags: string[];
             givenOut: boolean;
+            named: components["schemas"]["Mention"][];
             number: string;
             seen: string;
             /** Format: int32 */
@@ -2649,6 +2664,8 @@ export interface components {
             leftOut: string[];
             /** Format: int64 */
             length: number;
+            /** @enum {string|null} */
+            like: "CALM" | "EVEN" | "BRISK" | null;
             /** Format: int32 */
             moved: number;
             /** @enum {string} */
@@ -2738,7 +2755,7 @@ export interface components {
         RemedyView: {
             cost: string;
             /** @enum {string} */
-            kind: "SLIP" | "TAKE" | "SLOW" | "BACK_AND_FORTH" | "END_SOONER" | "FILL";
+            kind: "SLIP" | "TAKE" | "SLOW" | "BACK_AND_FORTH" | "END_SOONER" | "FILL" | "WAIT" | "CUT_SOONER" | "CARRY";
             name: string;
         };
         RemoveShot: {
@@ -2782,10 +2799,6 @@ export interface components {
             /** Format: int64 */
             shot: number;
         };
-        Revision: {
-            /** Format: int64 */
-            revision: number;
-        };
         Ripple: {
             /** Format: int32 */
             place: number;
@@ -2821,6 +2834,10 @@ export interface components {
             name: "OPENING" | "QUIET" | "BUILD" | "FULL" | "CODA";
             /** Format: double */
             start: number;
+        };
+        Seen: {
+            /** Format: int64 */
+            step: number;
         };
         ServiceChange: {
             /** Format: int32 */
@@ -2995,6 +3012,8 @@ export interface components {
             /** Format: int64 */
             id: number;
             /** Format: double */
+            listened: number;
+            /** Format: double */
             loudness: number | null;
             moments: components["schemas"]["MomentView"][];
             /** @enum {string|null} */
@@ -3002,7 +3021,6 @@ export interface components {
             ownPace: number[];
             pace: number[];
             reason: string | null;
-            redo: string;
             /** Format: double */
             seconds: number;
             sections: components["schemas"]["SectionView"][];
@@ -3011,7 +3029,6 @@ export interface components {
             sung: components["schemas"]["SungView"][];
             sureness: number[];
             title: string;
-            undo: string;
         };
         SongWish: {
             /** Format: double */
@@ -3080,6 +3097,12 @@ export interface components {
             start: number;
             words: components["schemas"]["HeardWord"][];
         };
+        StepView: {
+            label: string;
+            /** Format: int64 */
+            step: number;
+            theirs: boolean;
+        };
         StorageView: {
             /** Format: int64 */
             bytes: number;
@@ -3118,7 +3141,6 @@ export interface components {
                 [key: string]: components["schemas"]["Sound"];
             };
             lines: components["schemas"]["LineView"][];
-            redo: string;
             request: string;
             /** Format: int64 */
             revision: number;
@@ -3133,7 +3155,6 @@ export interface components {
             /** Format: double */
             targetSeconds: number;
             text: string;
-            undo: string;
             usual: components["schemas"]["Usual"][];
             /** Format: int32 */
             words: number;
@@ -3534,7 +3555,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Arrival"];
+                    "application/json": components["schemas"]["Arrived"];
                 };
             };
         };
@@ -3976,32 +3997,6 @@ export interface operations {
             };
         };
     };
-    redo_2: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                productionId: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Revision"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FilmView"];
-                };
-            };
-        };
-    };
     remove_2: {
         parameters: {
             query?: never;
@@ -4366,32 +4361,6 @@ export interface operations {
             };
         };
     };
-    undo_2: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                productionId: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Revision"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FilmView"];
-                };
-            };
-        };
-    };
     versions: {
         parameters: {
             query?: never;
@@ -4481,6 +4450,80 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryView"];
+                };
+            };
+        };
+    };
+    redo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Seen"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryView"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Seen"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoryView"];
+                };
             };
         };
     };
@@ -4595,6 +4638,30 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["MaterialView"];
                 };
+            };
+        };
+    };
+    drawFreely: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawnPace"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -4817,6 +4884,28 @@ export interface operations {
                 "application/json": components["schemas"]["NewRequests"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Asked"];
+                };
+            };
+        };
+    };
+    againForFailed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -5264,27 +5353,6 @@ export interface operations {
             };
         };
     };
-    redo_1: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                productionId: number;
-                songId: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
     sound_1: {
         parameters: {
             query?: never;
@@ -5308,7 +5376,7 @@ export interface operations {
             };
         };
     };
-    tempoMap: {
+    stop: {
         parameters: {
             query?: never;
             header?: never;
@@ -5329,7 +5397,7 @@ export interface operations {
             };
         };
     };
-    undo_1: {
+    tempoMap: {
         parameters: {
             query?: never;
             header?: never;
@@ -5624,32 +5692,6 @@ export interface operations {
             };
         };
     };
-    redo: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                productionId: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Revision"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StoryView"];
-                };
-            };
-        };
-    };
     script: {
         parameters: {
             query?: never;
@@ -5932,32 +5974,6 @@ export interface operations {
             };
         };
     };
-    undo: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                productionId: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Revision"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StoryView"];
-                };
-            };
-        };
-    };
     correct_1: {
         parameters: {
             query?: never;
@@ -6046,12 +6062,14 @@ export interface operations {
             };
         };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["Judged"];
+                };
             };
         };
     };
@@ -6097,31 +6115,6 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["VoiceView"];
                 };
-            };
-        };
-    };
-    longest: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                productionId: number;
-                number: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["LongestPause"];
-            };
-        };
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
         };
     };
@@ -6212,6 +6205,30 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["LineStart"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    longest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LongestPause"];
             };
         };
         responses: {

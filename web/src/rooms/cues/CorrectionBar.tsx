@@ -135,22 +135,6 @@ export function CorrectionBar(props: Props) {
       >
         From MIDI
       </Button>
-      <Box sx={{ flex: 1 }} />
-      {/* Each keeps its place when the other goes, so that none moves from under the pointer. */}
-      <Button
-        onClick={corrections.undo}
-        title={`Undo: ${song.undo} (Ctrl+Z)`}
-        sx={{ visibility: song.undo === "" ? "hidden" : "visible" }}
-      >
-        Undo
-      </Button>
-      <Button
-        onClick={corrections.redo}
-        title={`Redo: ${song.redo} (Ctrl+Shift+Z)`}
-        sx={{ visibility: song.redo === "" ? "hidden" : "visible" }}
-      >
-        Redo
-      </Button>
     </Box>
   );
 }

@@ -17,6 +17,9 @@ import { SongView } from "./SongView";
 import { useSpot } from "./useSpot";
 import { VoiceBand } from "./voice/VoiceBand";
 
+/** So many candidates are all shown; of more, the chosen one and the one that is looked at. */
+const FEW = 2;
+
 /** The two clocks: the music with its beats and bars, the voice with its words. */
 export function Cues() {
   const production = useRoomProduction();
@@ -25,6 +28,7 @@ export function Cues() {
   const film = useFilm(production.id).data;
   useTellMoves(film);
   const [shown, setShown] = useState<number | null>(null);
+  const [all, setAll] = useState(false);
   const [panel, setPanel] = useState<"band" | "length" | null>(null);
   const spot = useSpot();
   const song = songs?.find((s) => s.id === shown) ?? songs?.find((s) => s.chosen) ?? songs?.[0];
@@ -50,6 +54,8 @@ export function Cues() {
       </Box>
     );
   }
+  const unfolded =
+    all || songs.length <= FEW ? songs : songs.filter((s) => s.chosen || s.id === song?.id);
   return (
     <Box sx={{ height: "100%", overflow: "auto", bgcolor: ink.sheet, px: 4 }}>
       <Box sx={{ display: "flex", alignItems: "center", gap: 3, height: 42 }}>
@@ -83,7 +89,7 @@ export function Cues() {
         />
       )}
       <Box sx={{ display: "grid", gridTemplateColumns: "repeat(2, minmax(0, 1fr))", gap: 4 }}>
-        {songs.map((s) => (
+        {unfolded.map((s) => (
           <SongChoice
             key={s.id}
             song={s}
@@ -93,6 +99,13 @@ export function Cues() {
           />
         ))}
       </Box>
+      {songs.length > FEW && (
+        <Box sx={{ my: 2 }}>
+          <Button onClick={() => setAll(!all)} aria-expanded={all}>
+            {all ? "Fewer" : `${plural(songs.length - unfolded.length, "more candidate")}`}
+          </Button>
+        </Box>
+      )}
       {song && (
         <SongView
           key={song.id}

@@ -30,6 +30,9 @@ export function SongChoice({ song, production, shown, onShow }: Props) {
   const again = useChange<void>(production.id, () =>
     api.POST("/api/productions/{productionId}/songs/{songId}/again", { params: { path: at } }),
   );
+  const stop = useChange<void>(production.id, () =>
+    api.POST("/api/productions/{productionId}/songs/{songId}/stop", { params: { path: at } }),
+  );
   const path = useMemo(() => {
     if (!peaks) return null;
     const { perSecond, peak } = outlineOf(peaks);
@@ -103,7 +106,23 @@ export function SongChoice({ song, production, shown, onShow }: Props) {
         {song.state === "PREPARING" && (
           <Box sx={{ mt: 5 }}>
             Listening for the beats
-            <LinearProgress sx={{ mt: 2 }} />
+            {song.listened > 0 &&
+              `, ${clockTime(song.listened * song.seconds)} of ${clockTime(song.seconds)}`}
+            <Button
+              sx={{ ml: 2 }}
+              onClick={(e) => {
+                e.stopPropagation();
+                stop.mutate();
+              }}
+            >
+              Stop
+            </Button>
+            <LinearProgress
+              aria-label={`Listening to ${song.title}`}
+              variant={song.listened > 0 ? "determinate" : "indeterminate"}
+              value={100 * song.listened}
+              sx={{ mt: 2 }}
+            />
           </Box>
         )}
         {song.state === "REFUSED" && (

@@ -12,7 +12,7 @@ import {
 import { under, type Film, type Production, type Song } from "../../api/client";
 import { usePeaks, useVoice } from "../../api/queries";
 import { clockTime } from "../../parts/time";
-import { stepKeys, useKeys } from "../../parts/keys";
+import { useKeys } from "../../parts/keys";
 import { face, ink } from "../../theme";
 import { Beats } from "./Beats";
 import { CorrectionBar } from "./CorrectionBar";
@@ -160,10 +160,6 @@ export function SongView({ song, production, film, spot, volume }: Props) {
           says: "move the beat at the playhead 10 ms",
           acts: { ",": moveBeat(-0.01), ".": moveBeat(0.01) },
         },
-        ...stepKeys(
-          () => song.undo !== "" && corrections.undo(),
-          () => song.redo !== "" && corrections.redo(),
-        ),
         { shown: "Tab, Enter", says: "go from line to line, open its tools" },
       ],
     },

@@ -21,8 +21,6 @@ export interface Corrections {
   /** Beats and bars from a MIDI file. */
   tempoMap: (file: File) => void;
   taps: (at: readonly number[]) => void;
-  undo: () => void;
-  redo: () => void;
 }
 
 const NOTHING: Omit<Correction, "name"> = { at: null, to: null, count: null, taps: null };
@@ -38,12 +36,6 @@ export function useCorrections(production: Production, song: Song): Corrections 
       params,
       ...raw(file),
     }),
-  );
-  const { mutate: undo } = useChange<void>(production.id, () =>
-    api.POST("/api/productions/{productionId}/songs/{songId}/undo", { params }),
-  );
-  const { mutate: redo } = useChange<void>(production.id, () =>
-    api.POST("/api/productions/{productionId}/songs/{songId}/redo", { params }),
   );
   const correct = (name: string, values: Partial<Correction> = {}) =>
     put({ ...NOTHING, name, ...values });
@@ -65,7 +57,5 @@ export function useCorrections(production: Production, song: Song): Corrections 
     moveBorder: (at, to) => correct("move-border", { at, to }),
     tempoMap: (file) => tempoMap(file),
     taps: (at) => correct("taps", { taps: [...at] }),
-    undo: () => undo(),
-    redo: () => redo(),
   };
 }

@@ -80,10 +80,29 @@ function cutTag(film: Film, aim: Extract<Aim, { kind: "cut" }>): string {
   const by = aim.frame - (film.joints[aim.joint]?.frame ?? 0);
   const moved = `${by >= 0 ? "+" : "−"}${Math.abs(by)} f`;
   const how = aim.manner === "trim" ? "" : `${aim.manner} `;
-  if (aim.word) return `${how}${wordName(film, aim.word)}, ${moved}`;
-  return aim.beat < 0
-    ? `${how}free, ${moved}`
-    : `${how}${beatName(film.clock, aim.beat)}, ${moved}`;
+  const to = aim.word
+    ? wordName(film, aim.word)
+    : aim.beat < 0
+      ? "free"
+      : beatName(film.clock, aim.beat);
+  return `${how}${to}, ${moved}${brings(film, aim, by)}`;
+}
+
+/** What a drag does to the shots beside the cut, or to the film. */
+function brings(film: Film, aim: Extract<Aim, { kind: "cut" }>, by: number): string {
+  const before = film.shots[aim.joint - 1];
+  const after = film.shots[aim.joint];
+  const lasts = (shot: typeof before, more: number) =>
+    shot ? `${shot.label || "gap"} ${shot.end - shot.start + more} f` : "";
+  if (aim.manner === "ripple") {
+    const shot = aim.side === "start" ? after : before;
+    const more = aim.side === "start" ? -by : by;
+    return `: ${lasts(shot, more)}, film ${film.length + more} f`;
+  }
+  if (aim.manner === "slide") return "";
+  const both = [lasts(before, by), lasts(after, -by)].filter((s) => s !== "");
+  const shows = aim.manner === "roll" ? ", pictures stay" : "";
+  return both.length > 0 ? `: ${both.join(", ")}${shows}` : "";
 }
 
 function Tag({ x, y, text }: { x: number; y: number; text: string }) {

@@ -1,8 +1,8 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
-import type { Film, Production } from "../../api/client";
-import { useSongs } from "../../api/queries";
+import { api, type Film, type Production } from "../../api/client";
+import { useChange, useSongs } from "../../api/queries";
 import { NumberField } from "../../parts/NumberField";
 import { timecode } from "../../parts/time";
 import { plural } from "../../parts/words";
@@ -53,6 +53,7 @@ export function FilmCard({
       <Box component="h2" sx={{ typography: "h1", m: 0, mb: 2 }}>
         The whole film
       </Box>
+      <TooShort film={film} production={production} />
       {rows.map(([name, value]) => (
         <Box key={name} sx={{ display: "flex", py: 1, borderTop: `1px solid ${ink.rule}` }}>
           <Box sx={{ width: 84, color: ink.ink2 }}>{name}</Box>
@@ -186,6 +187,37 @@ function Line({ children }: { children: ReactNode }) {
       }}
     >
       {children}
+    </Box>
+  );
+}
+
+/** A film under this part of its wanted length says what to do about it. */
+const FAR_UNDER = 0.85;
+
+/** Why a film is far under its wanted length, and what can be done. */
+function TooShort({ film, production }: { film: Film; production: Production }) {
+  const seconds = film.length / production.framesPerSecond;
+  const aim = useChange<number>(production.id, (targetSeconds) =>
+    api.PATCH("/api/productions/{id}", {
+      params: { path: { id: production.id } },
+      body: { title: production.title, targetSeconds },
+    }),
+  );
+  const under = production.targetSeconds - seconds;
+  if (seconds >= FAR_UNDER * production.targetSeconds) return null;
+  const round = Math.max(5, Math.round(seconds));
+  const outside = film.outside.filter((s) => s.pick !== null).length;
+  const means = [
+    outside > 0 ? `cut again with the ${plural(outside, "shot")} left out` : "",
+    "bring in more clips",
+    "let some run slower or back and forth (Speed, on a shot)",
+  ].filter((m) => m !== "");
+  return (
+    <Box sx={{ py: 2, borderTop: `1px solid ${ink.rule}`, color: ink.rust }}>
+      {under.toFixed(0)} s under the wanted length: {means.join(", ")}, or
+      <Button sx={{ ml: 1 }} onClick={() => aim.mutate(round)}>
+        aim at {round} s
+      </Button>
     </Box>
   );
 }

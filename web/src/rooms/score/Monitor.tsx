@@ -4,6 +4,7 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import { filmUrl, stillUrl, type Film, type Production } from "../../api/client";
 import { Still } from "../../parts/Still";
 import { useNotice } from "../../parts/notice";
+import { useSize } from "../../parts/useSize";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { usePrepared } from "./usePrepared";
@@ -19,14 +20,17 @@ export function Monitor({ production, film }: { production: Production; film: Fi
   }, []);
   const at = Math.min(frame, Math.max(0, film.length - 1));
   usePrepared(production, film);
-  const upright = production.height > production.width;
+  const aspect = production.width / production.height;
+  const [ref, column] = useSize({ width: 376, height: 0 });
   return (
     <Box
+      ref={ref}
       sx={{
         bgcolor: ink.well,
         p: 3,
         flex: "none",
-        height: upright ? 300 : 222,
+        // As high as its column is wide, but half of the window is left to the card below it.
+        height: `min(${Math.round((column.width - 24) / aspect) + 24}px, max(${aspect < 1 ? 300 : 222}px, 54vh))`,
         display: "grid",
         placeItems: "center",
       }}

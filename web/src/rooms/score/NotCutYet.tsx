@@ -22,14 +22,22 @@ export function NotCutYet({ production, film }: { production: Production; film: 
   const takes = material.shots.flatMap((shot) => shot.takes);
   const preparing = takes.some((take) => take.state === "PREPARING");
   const ready = takes.filter((take) => take.state === "READY").length;
-  const hasBeats = film.clock.frames.length > 0 || film.voice.length > 0;
+  // Slates can be cut too: they hold a shot's time until its clip comes.
+  const cuttable = film.outside.filter((shot) => shot.pick !== null).length;
+  const slates = cuttable - material.shots.filter((shot) => shot.pick !== null).length;
+  const hasClock = film.clock.frames.length > 0 || film.voice.length > 0;
   const listening = songs.some((s) => s.chosen && s.state === "PREPARING");
   const cut = (words: string, variant: "contained" | "text") => (
     <Button variant={variant} color="primary" disabled={busy} onClick={() => setOpen(true)}>
       {words}
     </Button>
   );
-  let says = "Clips and music are here.";
+  const to = (room: string, words: string, variant: "contained" | "text") => (
+    <Button variant={variant} color="primary" onClick={() => void go(`/productions/${id}/${room}`)}>
+      {words}
+    </Button>
+  );
+  let says = slates > 0 ? held(slates, cuttable) : "Clips and music are here.";
   let action = cut("Make the first cut", "contained");
   if (preparing || listening) {
     says = listening
@@ -38,37 +46,24 @@ export function NotCutYet({ production, film }: { production: Production; film: 
     action = (
       <>
         <Box sx={{ mb: 4 }}>The first cut can be made when all are ready.</Box>
-        {ready > 0 && hasBeats && cut("Cut with what is ready now", "text")}
+        {cuttable > 0 && cut("Cut with what is ready now", "text")}
       </>
     );
-  } else if (!ready) {
-    says = "Nothing to cut yet. Bring in the clips.";
+  } else if (cuttable === 0) {
+    says = "Nothing to cut yet. Bring in clips, or write the shots.";
     action = (
-      <Button
-        variant="contained"
-        color="primary"
-        onClick={() => void go(`/productions/${id}/takes`)}
-      >
-        Go to Takes
-      </Button>
+      <>
+        {to("takes", "Go to Takes", "contained")} {to("story", "Go to Story", "text")}
+      </>
     );
-  } else if (!hasBeats) {
-    says = "Nothing to cut to yet. Choose the music.";
+  } else if (!hasClock) {
+    says = "No music and no voice yet: cuts are free, at a pace you draw.";
     action = (
-      <Button
-        variant="contained"
-        color="primary"
-        onClick={() => void go(`/productions/${id}/cues`)}
-      >
-        Go to Cues
-      </Button>
+      <>
+        {cut("Make the first cut", "contained")} {to("cues", "Choose music first", "text")}
+      </>
     );
   }
-  const again = film.redo !== "" && (
-    <Button sx={{ ml: 3 }} onClick={() => void edit({ name: "redo" }).catch(() => undefined)}>
-      Redo: {film.redo}
-    </Button>
-  );
   return (
     <Box sx={{ height: "100%", bgcolor: ink.sheet, position: "relative", overflow: "hidden" }}>
       {[0, 1, 2].map((line) => (
@@ -90,7 +85,6 @@ export function NotCutYet({ production, film }: { production: Production; film: 
       >
         <Box sx={{ ...fraunces, fontSize: 26, lineHeight: "36px", mb: 4 }}>{says}</Box>
         {action}
-        {again}
         {open && (
           <Proposals
             production={production}
@@ -108,4 +102,10 @@ export function NotCutYet({ production, film }: { production: Production; film: 
       </Box>
     </Box>
   );
+}
+
+/** How many shots are held by slates. */
+function held(slates: number, all: number): string {
+  const which = slates === all ? "Every shot is" : `${slates} of ${plural(all, "shot")} are`;
+  return `${which} held by a slate until a clip comes.`;
 }

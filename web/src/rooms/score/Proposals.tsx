@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
+import LinearProgress from "@mui/material/LinearProgress";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import Switch from "@mui/material/Switch";
 import ToggleButton from "@mui/material/ToggleButton";
@@ -16,7 +17,7 @@ import {
 import { useProposals, useSongs } from "../../api/queries";
 import { plural } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
-import { PaceStrip } from "./PaceStrip";
+import { FreePace, SongPace } from "./PaceStrip";
 
 interface Props {
   production: Production;
@@ -82,13 +83,24 @@ export function Proposals({ production, film, onTake, onClose }: Props) {
           )}
         </Box>
         {proposals && song && song.sections.length > 1 && (
-          <PaceStrip
+          <SongPace
             production={production}
             film={film}
             song={song}
             longest={longest}
             width={WIDTH}
           />
+        )}
+        {proposals && film.clock.frames.length === 0 && (
+          <FreePace production={production} film={film} longest={longest} width={WIDTH} />
+        )}
+        {!proposals && !error && (
+          <Box sx={{ minHeight: 420 }} role="status">
+            <Box sx={{ color: ink.ink2, mb: 2 }}>
+              {pool ? "Trying orders and cuts …" : "Trying cuts …"}
+            </Box>
+            <LinearProgress aria-label="Working out ways to cut it" sx={{ height: 4 }} />
+          </Box>
         )}
         {error && <Box sx={{ color: ink.rust }}>{error.message}</Box>}
         {proposals?.map((p) => (
@@ -152,9 +164,17 @@ function Row({ proposal, longest, production, film, pool, onTake }: RowProps) {
         <Box sx={{ ...fraunces, fontSize: 17, fontStyle: "italic", color: ink.thistleDeep }}>
           {name}
         </Box>
-        <Box sx={{ color: ink.ink2 }}>{MEANING[proposal.pace]}</Box>
+        <Box sx={{ color: ink.ink2 }}>
+          {proposal.like === null
+            ? MEANING[proposal.pace]
+            : `cuts as the ${proposal.like.toLowerCase()} one does: these shots leave no other way`}
+        </Box>
         <Box sx={{ flex: 1 }} />
-        <Button variant="contained" color="primary" onClick={onTake}>
+        <Button
+          variant={proposal.like === null ? "contained" : "text"}
+          color="primary"
+          onClick={onTake}
+        >
           Take the {name} cut
         </Button>
       </Box>

@@ -15,17 +15,37 @@ interface Props {
   actions: ScoreActions;
 }
 
-/** What can be done about too little material, each with what it costs. */
-export function Remedies({ production, shot, problem, material, actions }: Props) {
-  const longer = useLonger(production, shot, problem.frames, material);
-  const offered = problem.remedies.map(({ kind, name, cost }) => ({
+interface Way {
+  name: string;
+  cost: string;
+  act: () => void;
+}
+
+/** What the server offers for a problem. */
+const offered = ({ shot, problem, actions }: Pick<Props, "shot" | "problem" | "actions">): Way[] =>
+  problem.remedies.map(({ kind, name, cost }) => ({
     name,
     cost,
     act: () => actions.mend(shot.place, kind),
   }));
+
+/** What can be done about too little material, each with what it costs. */
+export function Remedies(props: Props) {
+  const { production, shot, problem, material } = props;
+  const longer = useLonger(production, shot, problem.frames, material);
+  return <Ways ways={[...offered(props), ...(longer ? [longer] : [])]} />;
+}
+
+/** What can be done about a line that is spoken over another shot than its own. */
+export function LineRemedies(props: Pick<Props, "shot" | "problem" | "actions">) {
+  const ways = offered(props);
+  return ways.length > 0 && <Ways ways={ways} />;
+}
+
+function Ways({ ways }: { ways: readonly Way[] }) {
   return (
     <Box component="ul" aria-label="What can be done" sx={{ m: 0, p: 0, pb: 1, listStyle: "none" }}>
-      {[...offered, longer].map(({ name, cost, act }) => (
+      {ways.map(({ name, cost, act }) => (
         <Box
           key={name}
           component="li"
@@ -63,6 +83,12 @@ function useLonger(
       act: () => extend.mutate({ take: shot.takeId, seconds }),
     };
   }
+  const longEnough = services?.some(
+    (s) =>
+      s.profile.kind === "CLIP" &&
+      s.profile.lengths.some((l) => l * production.framesPerSecond >= shot.used),
+  );
+  if (!longEnough) return null;
   return {
     name: "Ask for a longer take",
     cost: `${shot.used} f or more, for credits`,

@@ -15,6 +15,8 @@ import { OverlayCard } from "./OverlayCard";
 import { ShotCard } from "./ShotCard";
 import { Staves } from "./Staves";
 import { Transport } from "./Transport";
+import { barsOf, usualBarsPerLine } from "./layout";
+import { widestSheet } from "./useRulers";
 import { useScoreActions, type ScoreActions } from "./useScoreActions";
 
 /** The surface the film is cut on. */
@@ -58,11 +60,14 @@ interface SideProps {
 
 /** The picture at the playhead, and what is known of what is selected. */
 function Side({ production, film, material, actions }: SideProps) {
+  const wish = useRoom((s) => s.barsPerLine);
+  const bars = wish ?? usualBarsPerLine(barsOf(film, production.framesPerSecond).bars.length);
   return (
     <Box
       component="aside"
       sx={{
-        width: { xs: 376, xl: 440 },
+        // What the staves do not need goes to the monitor.
+        width: `clamp(376px, 100vw - ${Math.round(widestSheet(bars))}px, 960px)`,
         flex: "none",
         borderLeft: `1px solid ${ink.rule2}`,
         bgcolor: ink.paper,

@@ -2,7 +2,6 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import Tooltip from "@mui/material/Tooltip";
 import { useState } from "react";
 import type { Film, Production } from "../../api/client";
 import { useRoom } from "../../store";
@@ -19,7 +18,7 @@ interface Props {
   barsPerLine: number;
 }
 
-/** The song, what moving a cut does, cutting again, versions, undo, and how the score wraps. */
+/** The song, what moving a cut does, cutting again, versions, and how the score wraps. */
 export function SheetHeader({ film, production, actions, barsPerLine }: Props) {
   const set = useRoom((s) => s.set);
   const manner = useRoom((s) => s.manner);
@@ -69,8 +68,6 @@ export function SheetHeader({ film, production, actions, barsPerLine }: Props) {
       <CutAgain film={film} production={production} actions={actions} />
       <Named film={film} production={production} />
       <Box sx={{ flex: 1 }} />
-      <History name="Undo" what={film.undo} onClick={actions.undo} />
-      <History name="Redo" what={film.redo} onClick={actions.redo} />
       <ToggleButtonGroup
         exclusive
         aria-label="Bars a line"
@@ -84,17 +81,6 @@ export function SheetHeader({ film, production, actions, barsPerLine }: Props) {
         ))}
       </ToggleButtonGroup>
     </Box>
-  );
-}
-
-/** Undo or redo. With nothing to do it leaves its place empty, so the other never moves. */
-function History({ name, what, onClick }: { name: string; what: string; onClick: () => void }) {
-  return (
-    <Tooltip describeChild title={`${name}: ${what}`}>
-      <Button onClick={onClick} sx={{ visibility: what === "" ? "hidden" : "visible" }}>
-        {name}
-      </Button>
-    </Tooltip>
   );
 }
 

@@ -16,7 +16,7 @@ import { headOf } from "./heads";
 import { FramingChoice } from "./FramingChoice";
 import { ClipSoundRow } from "./ClipSoundRow";
 import { MaterialStrip } from "./MaterialStrip";
-import { Remedies } from "./Remedies";
+import { LineRemedies, Remedies } from "./Remedies";
 import { RunRow } from "./RunRow";
 import { ShotMenu, type Act } from "./ShotMenu";
 import type { ScoreActions } from "./useScoreActions";
@@ -68,7 +68,7 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
       />
       {problems.map((p) => (
         <Box
-          key={p.kind}
+          key={p.text}
           sx={{
             display: "flex",
             gap: 2,
@@ -92,6 +92,11 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
           )}
         </Box>
       ))}
+      {problems
+        .filter((p) => p.kind === "LINE_APART")
+        .map((p) => (
+          <LineRemedies key={p.text} shot={shot} problem={p} actions={actions} />
+        ))}
       {short && (
         <Remedies
           production={production}
@@ -153,7 +158,7 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
               aria-pressed={used}
               aria-label={`Take ${t.number}`}
               disabled={t.state !== "READY"}
-              onClick={() => void actions.chooseTake(shot.place, shot.shotId, t.id)}
+              onClick={() => void actions.chooseTake(shot.place, t.id)}
               sx={{
                 p: 0,
                 border: 0,

@@ -204,9 +204,10 @@ export const SOUND_ROW = 18;
 /** Under this height a stave is folded: its words become bars. */
 const FOLDED = 150;
 
-/** What a stave takes that is whole, and what one takes at least. */
+/** What a stave takes that is whole, and what one takes at least and at most. */
 const WHOLE = 190;
 const LEAST = 104;
+const TALLEST = 330;
 
 /** How high the pictures of an opened stave are at least. */
 const OPENED = 60;
@@ -214,7 +215,7 @@ const OPENED = 60;
 /** Where the pictures begin, and how high they are at least and at most. */
 const PICTURE = 71;
 const LOWEST = 24;
-const HIGHEST = 124;
+const HIGHEST = 220;
 
 /** Where each stave's parts lie, and where the stave begins on the sheet. */
 export interface StavePlace {
@@ -257,7 +258,7 @@ const NOTHING: Need = { rows: 0, sounds: false };
 
 /** The parts of a stave that has so many pixels, but for the least it needs. */
 export function partsFor(share: number, { rows, sounds }: Need = NOTHING): Parts {
-  const height = Math.max(LEAST, Math.min(227, Math.floor(share)));
+  const height = Math.max(LEAST, Math.min(TALLEST, Math.floor(share)));
   const captions = height >= FOLDED && rows === 0 && !sounds;
   const lyricRows = Math.min(rows, height >= WHOLE ? 3 : height >= FOLDED ? 2 : 1);
   const words = lyricRows * LYRIC_ROW;

@@ -1,5 +1,5 @@
 import type { Film } from "../../api/client";
-import { stepKeys, type Act, type Key, type KeyGroup } from "../../parts/keys";
+import { type Act, type Key, type KeyGroup } from "../../parts/keys";
 import { useRoom } from "../../store";
 import type { Ruler } from "./layout";
 import { MANNERS } from "./manner";
@@ -46,13 +46,6 @@ export function scoreKeys(surface: Surface): KeyGroup[] {
     { name: "Choose", keys: choosing(surface) },
     { name: "The selected cut", keys: cutting(surface) },
     { name: "The selected shot", keys: onTheShot(surface) },
-    {
-      name: "Anywhere in the score",
-      keys: stepKeys(
-        () => surface.actions.undo(),
-        () => surface.actions.redo(),
-      ),
-    },
   ];
 }
 

@@ -1,3 +1,4 @@
+import { useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import {
   type ClipSound,
@@ -13,7 +14,7 @@ import {
 } from "../../api/client";
 import {
   useFilmEdit,
-  useSetPick,
+  keys,
   type EditName,
   type EditValues,
   type FilmEdit,
@@ -58,7 +59,7 @@ export interface OverlayChange {
  */
 export function useScoreActions(id: Production["id"], material: Material | undefined) {
   const edit = useFilmEdit(id);
-  const { mutateAsync: setPick } = useSetPick(id);
+  const client = useQueryClient();
   return useMemo(() => {
     const room = () => useRoom.getState();
     const run = <N extends EditName>(
@@ -89,9 +90,10 @@ export function useScoreActions(id: Production["id"], material: Material | undef
     };
     const held = (joint: number | undefined, side: Side = "end") =>
       joint === undefined ? cut() : { joint, side };
-    const chooseTake = async (place: number, shot: number, take: number) => {
-      await setPick({ shot, take }).catch(() => undefined);
+    const chooseTake = async (place: number, take: number) => {
       await run("choose-take", { place, takeId: take });
+      // It is the shot's pick now.
+      await client.invalidateQueries({ queryKey: keys.material(id) });
     };
     const slip = (place: number, to: (at: number) => number) =>
       void run("slip", (film) => {
@@ -102,6 +104,12 @@ export function useScoreActions(id: Production["id"], material: Material | undef
         return at === shot.in ? null : { place, in: at };
       });
     const places = () => chosenPlaces(room());
+    /** Selects the shot that is at a place now, so that the keys go on from there. */
+    const choose = (place: number, after: Film | undefined) => {
+      if (after && after.shots.length > 0) {
+        room().set({ place: Math.min(place, after.shots.length - 1), also: [] });
+      }
+    };
     const nothing = () => room().set({ place: null, also: [] });
 
     return {
@@ -124,7 +132,7 @@ export function useScoreActions(id: Production["id"], material: Material | undef
         moveCut(held(joint), (film, j, limits) => tied(film, j, to, limits), "trim"),
       slipTo: (place: number, to: number) => slip(place, () => to),
       slipBy: (place: number, by: number) => slip(place, (at) => at + by),
-      chooseTake: (place: number, shot: number, take: number) => chooseTake(place, shot, take),
+      chooseTake,
       nextTake: async (film: Film, place: number, direction: 1 | -1) => {
         const shot = film.shots[place];
         const takes = material?.shots
@@ -133,7 +141,7 @@ export function useScoreActions(id: Production["id"], material: Material | undef
         if (!shot || !takes || takes.length < 2) return;
         const now = takes.findIndex((t) => t.id === shot.takeId);
         const next = takes[(now + direction + takes.length) % takes.length];
-        if (next) await chooseTake(place, shot.shotId, next.id);
+        if (next) await chooseTake(place, next.id);
       },
       setFraming: (place: number, framing: Framing) => void run("set-framing", { place, framing }),
       nextFraming: (place: number) =>
@@ -182,14 +190,15 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       /** Takes a shot out; a neighbour takes over its time. */
       remove: async (place: number) => {
         nothing();
-        await run("remove", { place });
+        choose(place, await run("remove", { place }));
       },
       /** Takes the selected shots out and closes the gap, or leaves it. */
       takeOut: async (leaveGap: boolean) => {
         const all = places();
         if (all.length === 0) return;
         nothing();
-        await run("take-out", { places: all, leaveGap });
+        const first = Math.min(...all);
+        choose(leaveGap ? first + 1 : first, await run("take-out", { places: all, leaveGap }));
       },
       copy: (film: Film) => room().set({ copied: copiesOf(film, places()) }),
       cutOut: async (film: Film) => {
@@ -219,6 +228,7 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       },
       /** Lays a shot over the cut from the playhead on. */
       layOver: (shot: Placed | null, from: number) => {
+        if (shot && shot.takeId === 0) return;
         const piece = shot ? copyOf(shot) : room().copied[0];
         if (!piece) return;
         void run("lay-over", (film) => ({
@@ -249,10 +259,8 @@ export function useScoreActions(id: Production["id"], material: Material | undef
         nothing();
         await run("first-cut", { everything, pool, pace });
       },
-      undo: () => void run("undo", (film) => (film.undo === "" ? null : {})),
-      redo: () => void run("redo", (film) => (film.redo === "" ? null : {})),
     };
-  }, [edit, setPick, material]);
+  }, [edit, client, id, material]);
 }
 
 /** Where what is laid over ends: on the beat nearest to its length, if it begins on one. */

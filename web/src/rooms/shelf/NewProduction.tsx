@@ -8,7 +8,7 @@ import MenuItem from "@mui/material/MenuItem";
 import OutlinedInput from "@mui/material/OutlinedInput";
 import Select from "@mui/material/Select";
 import { useQueryClient } from "@tanstack/react-query";
-import { useState, type FormEvent } from "react";
+import { useState } from "react";
 import { useNavigate } from "react-router";
 import { answerTo, api, type NewProduction as Asked } from "../../api/client";
 import { keys } from "../../api/queries";
@@ -40,14 +40,15 @@ export function NewProduction({ onClose }: { onClose: () => void }) {
   const go = useNavigate();
   const client = useQueryClient();
 
-  const make = async (event: FormEvent) => {
+  const make = async (event: SubmitEvent) => {
     event.preventDefault();
+    const room = (event.submitter as HTMLButtonElement | null)?.value ?? "story";
     const { width, height } = SHAPES[shape] ?? { width: 1920, height: 1080 };
     const asked: Asked = { title, width, height, rate, targetSeconds: Number(length) };
     try {
       const made = await answerTo(api.POST("/api/productions", { body: asked }));
       await client.invalidateQueries({ queryKey: keys.shelf });
-      void go(`/productions/${made.id}/takes`);
+      void go(`/productions/${made.id}/${room}`);
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));
     }
@@ -55,7 +56,11 @@ export function NewProduction({ onClose }: { onClose: () => void }) {
 
   return (
     <Dialog open onClose={onClose}>
-      <Box component="form" onSubmit={(e) => void make(e)} sx={{ width: 420 }}>
+      <Box
+        component="form"
+        onSubmit={(e) => void make(e.nativeEvent as SubmitEvent)}
+        sx={{ width: 420 }}
+      >
         <DialogTitle sx={{ typography: "h1" }}>A new production</DialogTitle>
         <DialogContent sx={{ display: "grid", gap: 3 }}>
           <Labelled label="Title">
@@ -107,8 +112,11 @@ export function NewProduction({ onClose }: { onClose: () => void }) {
         </DialogContent>
         <DialogActions sx={{ p: 4 }}>
           <Button onClick={onClose}>Not now</Button>
-          <Button type="submit" variant="contained" color="primary">
-            Make it
+          <Button type="submit" value="takes">
+            Begin with clips
+          </Button>
+          <Button type="submit" value="story" variant="contained" color="primary">
+            Begin with the story
           </Button>
         </DialogActions>
       </Box>

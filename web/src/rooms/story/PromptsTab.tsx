@@ -12,7 +12,7 @@ import { NotYet } from "../../parts/NotYet";
 import { useKeys } from "../../parts/keys";
 import { useNotice } from "../../parts/notice";
 import { fraunces, ink } from "../../theme";
-import type { StoryProps } from "./props";
+import { AS_THEY_ARE, type StoryProps } from "./props";
 
 /** The prompt of every shot for a service; copied one after the other with one key. */
 export function PromptsTab({ production, story, change }: StoryProps) {
@@ -35,6 +35,26 @@ export function PromptsTab({ production, story, change }: StoryProps) {
           : story.givenOut.filter((x) => x !== shot),
       },
     });
+
+  /** Lists a person as seen in a shot, with a sheet to be filled in where there is none. */
+  const see = async (shot: number, name: string, sheet: boolean) => {
+    if (!sheet) {
+      const person = { name, looks: "", clothes: "", picture: "" };
+      const people = [...story.sheets.people, person];
+      await change({
+        method: "PUT",
+        path: "sheets",
+        values: { sheets: { ...story.sheets, people } },
+      });
+      tell(`${name} has a sheet now; say in Sheets how ${name} looks.`);
+    }
+    const who = [...(story.shots.find((s) => s.id === shot)?.who ?? []), name];
+    await change({
+      method: "POST",
+      path: "shots/change",
+      values: { ids: [shot], fields: { ...AS_THEY_ARE, who } },
+    });
+  };
 
   const copy = async (index: number) => {
     const prompt = prompts[index];
@@ -145,6 +165,16 @@ export function PromptsTab({ production, story, change }: StoryProps) {
                   too long, left out: {p.dropped.map((d) => `${d.name} (${d.text})`).join("; ")}
                 </Box>
               )}
+              {p.named.map(({ name, sheet }) => (
+                <Box key={name} sx={{ typography: "body2", color: ink.rust }}>
+                  {sheet
+                    ? `${name} is named but not listed as seen, so the looks are missing.`
+                    : `${name} is named and has no sheet, so the face will change from shot to shot.`}
+                  <Button sx={{ ml: 2 }} onClick={() => void see(p.shot, name, sheet)}>
+                    {sheet ? "Add to who is seen" : "Add a sheet"}
+                  </Button>
+                </Box>
+              ))}
               {p.flags.map((f) => (
                 <Box key={f} sx={{ typography: "body2", color: ink.rust }}>
                   {f}

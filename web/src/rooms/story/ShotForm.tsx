@@ -9,21 +9,7 @@ import type { ShotFields, StoryShot } from "../../api/client";
 import { Labelled } from "../../parts/Labelled";
 import { NumberField } from "../../parts/NumberField";
 import { Field } from "./BriefPanel";
-import { MOVES, type StoryProps } from "./props";
-
-const AS_THEY_ARE: ShotFields = {
-  seen: null,
-  who: null,
-  where: null,
-  action: null,
-  move: null,
-  strength: null,
-  seconds: null,
-  mood: null,
-  sounds: null,
-  lettering: null,
-  line: null,
-};
+import { AS_THEY_ARE, MOVES, type StoryProps } from "./props";
 
 /** The fields of one shot, or of several: then a field shows what they share, and sets it for all. */
 export function ShotForm({ story, change, ids }: StoryProps & { ids: readonly number[] }) {

@@ -52,9 +52,10 @@ export function ShotsTab(props: StoryProps) {
           </Button>
           <NumberField
             label="wanted"
-            unit={count === 0 ? "shots (as it comes)" : "shots"}
+            unit={count === 0 ? "as many shots as the script gives" : "shots"}
             digits={0}
             value={count}
+            zero="all"
             onChange={(to) => setCount(Math.max(0, Math.min(400, Math.round(to))))}
           />
           <Box sx={{ flex: 1 }} />

@@ -1,10 +1,8 @@
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useSearchParams } from "react-router";
 import { useStory, useStoryChange } from "../../api/story";
-import { stepKeys, useKeys } from "../../parts/keys";
 import { NotYet } from "../../parts/NotYet";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { ink } from "../../theme";
@@ -36,16 +34,6 @@ export function StoryRoom() {
   const asked = search.get("tab") as Tab | null;
   const tab: Tab = asked && asked in TABS ? asked : "script";
 
-  const step = (path: "undo" | "redo") => () => {
-    if (story?.[path]) void change({ method: "POST", path });
-  };
-  useKeys([
-    {
-      name: "Story",
-      keys: stepKeys(step("undo"), step("redo")),
-    },
-  ]);
-
   if (!story) return <NotYet what="The story" of={[reading]} />;
   const props = { production, story, change };
   return (
@@ -74,9 +62,6 @@ export function StoryRoom() {
           ))}
         </ToggleButtonGroup>
         <TimeLine story={story} />
-        <Box sx={{ flex: 1 }} />
-        <Step name="Undo" what={story.undo} change={change} />
-        <Step name="Redo" what={story.redo} change={change} />
       </Box>
       <Box sx={{ flex: 1, minHeight: 0 }}>
         {tab === "script" && <ScriptTab key={production.id} {...props} />}
@@ -87,25 +72,5 @@ export function StoryRoom() {
         {tab === "board" && <BoardTab {...props} />}
       </Box>
     </Box>
-  );
-}
-
-function Step({
-  name,
-  what,
-  change,
-}: {
-  name: "Undo" | "Redo";
-  what: string;
-  change: ReturnType<typeof useStoryChange>;
-}) {
-  return (
-    <Button
-      title={`${name}: ${what}`}
-      sx={{ visibility: what === "" ? "hidden" : "visible" }}
-      onClick={() => void change({ method: "POST", path: name === "Undo" ? "undo" : "redo" })}
-    >
-      {name}
-    </Button>
   );
 }

@@ -1,4 +1,4 @@
-import type { Production, Story } from "../../api/client";
+import type { Production, Story, ShotFields } from "../../api/client";
 import type { ChangeStory } from "../../api/story";
 
 /** What every part of the Story room gets. */
@@ -24,3 +24,18 @@ export const MOVES = [
 export const moveName = (move: string) => MOVES.find(([m]) => m === move)?.[1] ?? move;
 
 export const seconds = (value: number) => `${value.toFixed(1)} s`;
+
+/** Changes no field of a shot. */
+export const AS_THEY_ARE: ShotFields = {
+  seen: null,
+  who: null,
+  where: null,
+  action: null,
+  move: null,
+  strength: null,
+  seconds: null,
+  mood: null,
+  sounds: null,
+  lettering: null,
+  line: null,
+};

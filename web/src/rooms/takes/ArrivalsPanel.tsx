@@ -82,7 +82,9 @@ function Row({ file }: { file: Arrival }) {
           sx={{ height: 3, mt: 0.5 }}
         />
       )}
-      {wrong && <Box sx={{ typography: "body2", color: ink.rust }}>{file.reason}</Box>}
+      {file.reason !== "" && (
+        <Box sx={{ typography: "body2", color: wrong ? ink.rust : ink.ink2 }}>{file.reason}</Box>
+      )}
     </Box>
   );
 }

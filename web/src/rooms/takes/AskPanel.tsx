@@ -37,6 +37,7 @@ export function AskPanel({ production, shots, current }: Props) {
   const [picture, setPicture] = useState("");
   const [editing, setEditing] = useState<"old" | "new" | null>(null);
   const [pictures, setPictures] = useState(3);
+  const [seed, setSeed] = useState(0);
   const service = services.find((s) => s.profile.name === name) ?? services[1] ?? services[0];
   const known = shots.filter((s) => s.storyShot !== null);
   const without = known.filter((s) => !s.takes.some((t) => !t.rejected && t.state !== "REFUSED"));
@@ -52,7 +53,7 @@ export function AskPanel({ production, shots, current }: Props) {
     shots: wanted.map((s) => s.id),
     picture: picture === "" ? null : Number(picture),
     pictures,
-    seed: 0,
+    seed,
   };
   const ask = useAskForTakes(production.id);
   const estimate = useEstimate(production.id, askedFor).data;
@@ -62,12 +63,18 @@ export function AskPanel({ production, shots, current }: Props) {
       ? api.POST("/api/productions/{productionId}/requests/{id}/cancel", { params })
       : api.POST("/api/productions/{productionId}/requests/{id}/again", { params });
   });
+  const failedAgain = useChange<void>(production.id, () =>
+    api.POST("/api/productions/{productionId}/requests/again", {
+      params: { path: { productionId: production.id } },
+    }),
+  );
   if (!service) return <NotYet panel what="The list of services" of={[reading]} />;
   const profile = service.profile;
   const stills =
     which === "this" && current ? current.takes.filter((t) => t.still && t.state === "READY") : [];
   const open = requests.filter((r) => r.state === "QUEUED" || r.state === "RUNNING");
   const ended = requests.filter((r) => r.state === "FAILED" || r.state === "CANCELLED");
+  const failed = ended.filter((r) => r.state === "FAILED").length;
   const done = requests.filter((r) => r.state === "DONE").length;
   if (editing) {
     return (
@@ -136,6 +143,17 @@ export function AskPanel({ production, shots, current }: Props) {
             onChange={(to) => setPictures(Math.max(1, Math.min(MOST_STILLS, Math.round(to))))}
           />
         )}
+        {profile.inputs.includes("SEED") && (
+          <NumberField
+            label="seed of the first"
+            unit={seed === 0 ? "seed, another each time" : "and up from it"}
+            hint="The same seed and prompt give the same take"
+            digits={0}
+            value={seed}
+            zero="any"
+            onChange={(to) => setSeed(Math.max(0, Math.min(99_999, Math.round(to))))}
+          />
+        )}
         <Box sx={{ color: ink.ink2 }}>
           {wanted.length === 0
             ? which === "this"
@@ -144,7 +162,7 @@ export function AskPanel({ production, shots, current }: Props) {
                 ? "Prompts are made from the story; write its shots down first."
                 : "Every shot of the story has a take."
             : estimate &&
-              `${plural(wanted.length, "shot")}, ${estimate.credits.toFixed(0)} credits of ${estimate.left.toFixed(0)} left ${estimate.period === "DAY" ? "today" : "this month"}; about ${Math.ceil(estimate.seconds)} s.`}
+              `${plural(wanted.length, "shot")}, ${estimate.credits.toFixed(0)} credits of ${estimate.left.toFixed(0)} left ${estimate.period === "DAY" ? "today" : "this month"}; about ${lasting(estimate.seconds)}.`}
         </Box>
         {wanted.length > 0 && (
           <Button variant="contained" color="primary" onClick={() => ask.mutate(askedFor)}>
@@ -159,6 +177,13 @@ export function AskPanel({ production, shots, current }: Props) {
         {open.map((r) => (
           <Row key={r.id} request={r} onAct={(what) => act.mutate({ id: r.id, what })} />
         ))}
+        {failed > 1 && (
+          <Box sx={{ px: 4, py: 2, borderBottom: `1px solid ${ink.rule}` }}>
+            <Button onClick={() => failedAgain.mutate()}>
+              Ask again for all {failed} that failed
+            </Button>
+          </Box>
+        )}
         {ended.map((r) => (
           <Row key={r.id} request={r} onAct={(what) => act.mutate({ id: r.id, what })} />
         ))}
@@ -171,6 +196,10 @@ export function AskPanel({ production, shots, current }: Props) {
     </Box>
   );
 }
+
+/** A time to wait in words: seconds up to a minute and a half, minutes beyond. */
+const lasting = (seconds: number) =>
+  seconds < 90 ? `${Math.ceil(seconds)} s` : `${Math.ceil(seconds / 60)} min`;
 
 function Row({ request: r, onAct }: { request: Asked; onAct: (what: "cancel" | "again") => void }) {
   const open = r.state === "QUEUED" || r.state === "RUNNING";
@@ -194,8 +223,8 @@ function Row({ request: r, onAct }: { request: Asked; onAct: (what: "cancel" | "
       </Box>
       <Box sx={{ typography: "body2", color: r.state === "FAILED" ? ink.rust : ink.ink2 }}>
         {r.state === "QUEUED" &&
-          `${r.before === 0 ? "next" : `${r.before} before it`}, about ${Math.ceil(r.secondsLeft)} s`}
-        {r.state === "RUNNING" && `being made, about ${Math.ceil(r.secondsLeft)} s`}
+          `${r.before === 0 ? "next" : `${r.before} before it`}, about ${lasting(r.secondsLeft)}`}
+        {r.state === "RUNNING" && `being made, about ${lasting(r.secondsLeft)}`}
         {r.state === "FAILED" && r.message}
         {r.state === "CANCELLED" && "cancelled, nothing charged"}
       </Box>

@@ -52,7 +52,7 @@ export function Compare({ production, takes, onPick, onClose }: Props) {
           minHeight: 0,
           display: "grid",
           gap: 3,
-          gridTemplateColumns: `repeat(${upright(production) ? takes.length : 2}, 1fr)`,
+          gridTemplateColumns: `repeat(${columnsFor(takes.length, production)}, 1fr)`,
         }}
       >
         {takes.map(({ shot, take }) => {
@@ -142,4 +142,17 @@ export function Compare({ production, takes, onPick, onClose }: Props) {
   );
 }
 
-const upright = (p: Production) => p.height > p.width;
+/** What a take's line under its picture and the gap take, and the line at the foot. */
+const LINE = 46;
+const FOOT = 90;
+
+/** In how many columns takes are seen largest in this window. */
+function columnsFor(count: number, { width, height }: Pick<Production, "width" | "height">) {
+  const across = (columns: number) => {
+    const rows = Math.ceil(count / columns);
+    const tall = (window.innerHeight - FOOT) / rows - LINE;
+    return Math.min(window.innerWidth / columns, (tall * width) / height);
+  };
+  const all = Array.from({ length: count }, (_, i) => i + 1);
+  return all.reduce((best, c) => (across(c) > across(best) ? c : best), 1);
+}

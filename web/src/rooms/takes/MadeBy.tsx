@@ -29,18 +29,17 @@ export function MadeBy({ production, take }: { production: Production; take: Tak
       <Box sx={{ typography: "body2", color: ink.ink2, my: 1 }}>{take.prompt}</Box>
       {service && (
         <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
-          {!take.still && (
+          {!take.still && longerFor && (
             <>
               <NumberField
                 label="go on for"
                 unit="s"
                 digits={0}
                 value={longer}
-                onChange={setLonger}
+                onChange={(to) => setLonger(Math.max(1, Math.min(10, Math.round(to))))}
               />
               <Button onClick={() => extend.mutate({ take: take.id, seconds: longer })}>
-                Extend to {(take.seconds + longer).toFixed(1)} s
-                {longerFor && `, ${longerFor.credits.toFixed(0)} credits`}
+                {`Extend to ${(take.seconds + longer).toFixed(1)} s, ${longerFor.credits.toFixed(0)} credits`}
               </Button>
             </>
           )}

@@ -15,6 +15,8 @@ interface Props {
   chosen: number | null;
   compared: readonly number[];
   dense: boolean;
+  /** How wide the rows are, in pixels. */
+  room: number;
   /** Whether all rows in sight play. */
   playAll: boolean;
   short: Film["problems"][number] | undefined;
@@ -32,6 +34,7 @@ export function ShotRow({
   chosen,
   compared,
   dense,
+  room,
   playAll,
   short,
   onChoose,
@@ -42,7 +45,7 @@ export function ShotRow({
   const [dropping, setDropping] = useState(false);
   const bring = useArrivals((s) => s.bring);
   const playing = usePlaying(over || playAll);
-  const tile = tileSize(production, dense);
+  const tile = tileSize(production, dense, room);
   const rename = useChange<string>(production.id, (to) =>
     api.PATCH("/api/productions/{productionId}/shots/{shotId}", {
       params: { path: { productionId: production.id, shotId: shot.id } },
@@ -164,6 +167,7 @@ export function ShotRow({
               compared={compared.includes(take.id)}
               playing={playing}
               dense={dense}
+              room={room}
               short={take.id === shot.pick ? short : undefined}
               onChoose={(more) => onChoose(take, more)}
               onPick={() => onPick(take)}

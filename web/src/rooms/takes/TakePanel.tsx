@@ -15,6 +15,7 @@ import { FAULTS } from "./faults";
 import { MadeBy } from "./MadeBy";
 import { MeasuredFacts } from "./MeasuredFacts";
 import { Neighbours } from "./Neighbours";
+import { SIDE } from "./tile";
 import type { Judge } from "./useJudge";
 
 interface Props {
@@ -43,7 +44,7 @@ export function TakePanel({ production, shot, take, shots, judge, onPick }: Prop
           ready && <Button onClick={onPick}>Make it the pick</Button>
         )}
       </Box>
-      <Box sx={{ bgcolor: ink.well, p: 3, height: 222 }}>
+      <Box sx={{ bgcolor: ink.well, p: 3, height: `calc(${SIDE} * 0.59)` }}>
         {ready && (
           <Still
             src={takeFrameUrl(production.id, take.id, frame, 360)}

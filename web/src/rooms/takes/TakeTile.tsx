@@ -14,6 +14,8 @@ export interface TileProps {
   /** How far all takes of the row are played, 0 to 1, or null while they stand. */
   playing: number | null;
   dense: boolean;
+  /** How wide the rows are, in pixels. */
+  room: number;
   short: Film["problems"][number] | undefined;
   onChoose: (more: boolean) => void;
   onPick: () => void;
@@ -25,7 +27,7 @@ const STRIP_ROW = 8;
 /** A take small: its picture, whether it is the pick, what is wrong with it. */
 export function TakeTile(props: TileProps) {
   const { take, production, pick, chosen, compared, dense, short, onChoose, onPick } = props;
-  const size = tileSize(production, dense);
+  const size = tileSize(production, dense, props.room);
   const wrong = take.facts?.troubles ?? [];
   const said = [...take.faults.map(faultName), ...(take.note ? [take.note] : [])];
   return (
@@ -114,7 +116,7 @@ export function TakeTile(props: TileProps) {
               style={{ WebkitBoxOrient: "vertical" }}
               title={[...said, ...wrong].join("; ")}
             >
-              {[...said, ...wrong].join("; ")}
+              {[...said, ...wrong].slice(0, MOST_SAID).join("; ")}
             </Box>
           ) : take.facts ? (
             <Box sx={{ color: ink.moss }}>{take.still ? "clean" : `${take.facts.move}, clean`}</Box>
@@ -129,6 +131,9 @@ export function TakeTile(props: TileProps) {
     </Box>
   );
 }
+
+/** So much is said of a take on its tile, the worst first; the rest on its card. */
+const MOST_SAID = 3;
 
 /** On tiles narrower than this a take's own rate has no room; the panel at the side tells it. */
 const NARROW = 96;

@@ -3,14 +3,15 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useVirtualizer } from "@tanstack/react-virtual";
-import { useMemo, useRef, useState } from "react";
+import { useCallback, useMemo, useRef, useState } from "react";
 import { useSearchParams } from "react-router";
 import { api, type Material, type Shot, type Take } from "../../api/client";
-import { useChange, useFilm, useFilmEdit, useMaterial, useSetPick } from "../../api/queries";
+import { useChange, useFilm, useMaterial, useSetPick } from "../../api/queries";
 import { BringInButtons } from "../../parts/BringInButtons";
 import { useKeys } from "../../parts/keys";
 import { plural } from "../../parts/words";
 import { NotYet } from "../../parts/NotYet";
+import { useSize } from "../../parts/useSize";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { fraunces, ink } from "../../theme";
 import { ArrivalsPanel } from "./ArrivalsPanel";
@@ -21,7 +22,7 @@ import { Ledger } from "./Ledger";
 import { Rail } from "./Rail";
 import { ShotRow } from "./ShotRow";
 import { TakePanel } from "./TakePanel";
-import { tileSize } from "./tile";
+import { SIDE, tileSize } from "./tile";
 import { useJudge } from "./useJudge";
 
 type Show = "all" | "notes";
@@ -35,7 +36,6 @@ export function Takes() {
   const reading = useMaterial(id);
   const material = reading.data;
   const film = useFilm(id).data;
-  const edit = useFilmEdit(id);
   const [search] = useSearchParams();
   const [chosen, setChosen] = useState<number | null>(() => Number(search.get("take")) || null);
   const [compared, setCompared] = useState<readonly number[]>([]);
@@ -46,7 +46,15 @@ export function Takes() {
   const [side, setSide] = useState<Side>("take");
   const setPick = useSetPick(id);
   const judge = useJudge(id);
-  const scroller = useRef<HTMLDivElement>(null);
+  const scroller = useRef<HTMLDivElement | null>(null);
+  const [measured, room] = useSize({ width: 856, height: 700 });
+  const scrolls = useCallback(
+    (element: HTMLDivElement | null) => {
+      scroller.current = element;
+      measured(element);
+    },
+    [measured],
+  );
 
   const all = useMemo(() => material?.shots ?? [], [material]);
   const noted = all.filter(hasNote);
@@ -57,7 +65,7 @@ export function Takes() {
   const rows = useVirtualizer({
     count: shots.length,
     getScrollElement: () => scroller.current,
-    estimateSize: () => tileSize(production, dense).height + (dense ? 30 : 70),
+    estimateSize: () => tileSize(production, dense, room.width).height + (dense ? 30 : 70),
     getItemKey: (index) => shots[index]?.id ?? index,
     overscan: 3,
   });
@@ -66,9 +74,6 @@ export function Takes() {
     setChosen(take.id);
     if (take.state !== "READY" || shot.pick === take.id) return;
     await setPick.mutateAsync({ shot: shot.id, take: take.id });
-    const place = film?.shots.find((s) => s.shotId === shot.id)?.place;
-    if (place !== undefined)
-      await edit({ name: "choose-take", values: { place, takeId: take.id } });
   };
 
   const compare = (take: number) =>
@@ -184,7 +189,7 @@ export function Takes() {
           {all.length > 0 && <BringInButtons />}
         </Box>
         <Refusals material={material} id={id} />
-        <Box ref={scroller} sx={{ flex: 1, overflow: "auto" }} data-testid="shots">
+        <Box ref={scrolls} sx={{ flex: 1, overflow: "auto" }} data-testid="shots">
           {all.length === 0 && <Empty />}
           <div style={{ height: rows.getTotalSize(), position: "relative" }}>
             {rows.getVirtualItems().map((row) => {
@@ -209,6 +214,7 @@ export function Takes() {
                     chosen={chosen}
                     compared={compared}
                     dense={dense}
+                    room={room.width}
                     playAll={playAll}
                     short={film?.problems.find(
                       (p) =>
@@ -229,7 +235,7 @@ export function Takes() {
       </Box>
       <Box
         sx={{
-          width: 376,
+          width: SIDE,
           flex: "none",
           borderLeft: `1px solid ${ink.rule2}`,
           bgcolor: ink.paper,

@@ -1,31 +1,36 @@
 import { api, type Fault, type Take } from "../../api/client";
 import { useChange } from "../../api/queries";
+import { useNotice } from "../../parts/notice";
 
 interface Said {
   take: Take;
   rejected?: boolean;
-  faults?: Fault[];
+  fault?: Fault;
+  there?: boolean;
   note?: string;
 }
 
-/** Puts takes aside and back, and keeps what a person says is wrong with them. */
+/** Puts takes aside and back, keeps what a person says is wrong with them, and says what follows. */
 export function useJudge(id: number) {
-  const change = useChange<Said>(id, ({ take, ...said }) =>
+  const tell = useNotice((s) => s.tell);
+  const { mutateAsync } = useChange<Said, { says: string }>(id, ({ take, ...said }) =>
     api.PATCH("/api/productions/{productionId}/takes/{takeId}/judgement", {
       params: { path: { productionId: id, takeId: take.id } },
-      body: { rejected: null, faults: null, note: null, ...said },
+      body: { rejected: null, fault: null, there: null, note: null, ...said },
     }),
   );
+  const judge = (said: Said) =>
+    void mutateAsync(said).then(
+      ({ says }) => says !== "" && tell(says),
+      () => {
+        // Told where the request was made.
+      },
+    );
   return {
-    reject: (take: Take, rejected: boolean) => change.mutate({ take, rejected }),
-    toggleFault: (take: Take, fault: Fault) => {
-      const faults = take.faults.includes(fault)
-        ? take.faults.filter((f) => f !== fault)
-        : [...take.faults, fault];
-      // What is put back meanwhile stays back: only a fault puts a take aside.
-      change.mutate({ take, faults, ...(faults.length > 0 ? { rejected: true } : {}) });
-    },
-    note: (take: Take, note: string) => change.mutate({ take, note }),
+    reject: (take: Take, rejected: boolean) => judge({ take, rejected }),
+    toggleFault: (take: Take, fault: Fault) =>
+      judge({ take, fault, there: !take.faults.includes(fault) }),
+    note: (take: Take, note: string) => judge({ take, note }),
   };
 }
 

@@ -10,14 +10,12 @@ import { ink } from "../../../theme";
 import { pickOf } from "./layout";
 import { useRecorder } from "./useRecorder";
 import type { Manner, VoiceChanges } from "./useVoiceChanges";
-import type { Settle } from "./useVoiceUndo";
 
 interface Props {
   line: VoiceLine;
   voice: Voice;
   story: Story | undefined;
   changes: VoiceChanges;
-  settle: Settle;
   manner: Manner;
   onManner: (to: Manner) => void;
   playing: number | null;
@@ -33,7 +31,7 @@ const MANNERS: Record<Manner["manner"], string> = {
 
 /** What can be done with one line: read it, choose among its readings, tighten it, place it. */
 export function LineTools(props: Props) {
-  const { line, voice, story, changes, settle, manner, onManner, playing, onHear } = props;
+  const { line, voice, story, changes, manner, onManner, playing, onHear } = props;
   const file = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState("");
   const working = async (what: string, work: () => Promise<unknown>) => {
@@ -137,7 +135,7 @@ export function LineTools(props: Props) {
               label="reading"
               value={String(line.pick)}
               options={line.readings.map((r) => [String(r.id), `${r.number}  ${r.label}`])}
-              onChange={(id) => void settle.pick(line, Number(id))}
+              onChange={(id) => void changes.pick(line.number, Number(id))}
             />
             {line.pick !== null && (
               <>
@@ -150,7 +148,7 @@ export function LineTools(props: Props) {
           </Box>
         </Labelled>
       )}
-      {line.pick !== null && <StartOf line={line} story={story} settle={settle} />}
+      {line.pick !== null && <StartOf line={line} story={story} changes={changes} />}
       {line.pick !== null && (
         <Labelled label="longest pause">
           <Box sx={{ display: "flex", gap: 1 }}>
@@ -159,10 +157,10 @@ export function LineTools(props: Props) {
               unit="s"
               digits={2}
               value={line.longest ?? 0.35}
-              onChange={(to) => void settle.tighten([line], to)}
+              onChange={(to) => void changes.tighten([line], to)}
             />
             <Button
-              onClick={() => void settle.tighten([line], line.longest === null ? 0.35 : null)}
+              onClick={() => void changes.tighten([line], line.longest === null ? 0.35 : null)}
             >
               {line.longest === null ? "Tighten" : "As read"}
             </Button>
@@ -177,11 +175,11 @@ export function LineTools(props: Props) {
 function StartOf({
   line,
   story,
-  settle,
+  changes,
 }: {
   line: VoiceLine;
   story: Story | undefined;
-  settle: Settle;
+  changes: VoiceChanges;
 }) {
   const shots = story?.shots ?? [];
   return (
@@ -204,7 +202,7 @@ function StartOf({
               SHOT: (shots.find((s) => s.line === line.number) ?? shots[0])?.id ?? null,
               FREE: Math.round((line.starts ?? 0) * 100) / 100,
             }[kind];
-            void settle.start(line, kind, value);
+            void changes.start(line.number, kind, value);
           }}
         />
         {line.startKind === "SHOT" ? (
@@ -212,7 +210,7 @@ function StartOf({
             label="shot"
             value={String(line.startValue ?? "")}
             options={shots.map((s) => [String(s.id), s.number])}
-            onChange={(id) => void settle.start(line, "SHOT", Number(id))}
+            onChange={(id) => void changes.start(line.number, "SHOT", Number(id))}
           />
         ) : (
           <NumberField
@@ -220,7 +218,7 @@ function StartOf({
             unit={line.startKind === "BAR" ? "" : "s"}
             digits={line.startKind === "BAR" ? 0 : line.startKind === "AFTER" ? 1 : 2}
             value={line.startValue ?? story?.delivery.gap ?? 0.8}
-            onChange={(to) => void settle.start(line, line.startKind, to)}
+            onChange={(to) => void changes.start(line.number, line.startKind, to)}
           />
         )}
       </Box>

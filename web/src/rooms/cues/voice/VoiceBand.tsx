@@ -14,7 +14,6 @@ import { COLUMNS, LineRow } from "./LineRow";
 import { LineTools } from "./LineTools";
 import { pickOf, tightened, untightened } from "./layout";
 import { useVoiceChanges, type Manner } from "./useVoiceChanges";
-import { useVoiceUndo } from "./useVoiceUndo";
 
 interface Props {
   production: Production;
@@ -32,7 +31,6 @@ export function VoiceBand({ production, song, film }: Props) {
   const reading = [useVoice(production.id), useStory(production.id)] as const;
   const [voice, story] = [reading[0].data, reading[1].data];
   const changes = useVoiceChanges(production.id);
-  const { settle, undo, redo, undoLabel, redoLabel } = useVoiceUndo(changes);
   const [selected, setSelected] = useState<number | null>(null);
   const [manners, setManners] = useState<Record<string, Manner>>({});
   const [busy, setBusy] = useState("");
@@ -104,23 +102,13 @@ export function VoiceBand({ production, song, film }: Props) {
           {busy !== "" && `${busy} …`}
         </Box>
         <Box sx={{ flex: 1 }} />
-        {undoLabel !== "" && (
-          <Button onClick={() => void undo()} title={`Undo: ${undoLabel}`}>
-            Undo
-          </Button>
-        )}
-        {redoLabel !== "" && (
-          <Button onClick={() => void redo()} title={`Redo: ${redoLabel}`}>
-            Redo
-          </Button>
-        )}
         {lines.length === 0 && (
           <Button onClick={() => void navigate(`/productions/${production.id}/story`)}>
             Write the lines in Story
           </Button>
         )}
         {cuts > 0 && (
-          <Button onClick={() => void settle.tighten(loose, LONGEST)}>
+          <Button onClick={() => void changes.tighten(loose, LONGEST)}>
             Tighten {plural(cuts, "pause")}, −{saved.toFixed(2)} s
           </Button>
         )}
@@ -200,7 +188,6 @@ export function VoiceBand({ production, song, film }: Props) {
               voice={voice}
               story={story}
               changes={changes}
-              settle={settle}
               manner={mannerOf(line.speaker)}
               onManner={(to) => setManners((all) => ({ ...all, [line.speaker]: to }))}
               playing={player.line}

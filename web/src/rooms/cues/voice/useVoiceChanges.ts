@@ -33,8 +33,13 @@ export function useVoiceChanges(production: number) {
       ),
     pick: (n: number, reading: number) =>
       mutateAsync(() => api.PUT(`${LINE}/pick`, { params: line(n), body: { reading } })),
-    tighten: (n: number, seconds: number | null) =>
-      mutateAsync(() => api.PUT(`${LINE}/longest`, { params: line(n), body: { seconds } })),
+    tighten: (lines: readonly VoiceLine[], seconds: number | null) =>
+      mutateAsync(() =>
+        api.PUT("/api/productions/{productionId}/voice/longest-pause", {
+          params: { path: { productionId: production } },
+          body: { lines: lines.map((l) => l.number), seconds },
+        }),
+      ),
     start: (n: number, kind: VoiceLine["startKind"], value: number | null) =>
       mutateAsync(() => api.PUT(`${LINE}/start`, { params: line(n), body: { kind, value } })),
     remove: (reading: number) =>

@@ -123,7 +123,8 @@ class CuesJourneyTest {
   }
 
   private static void place(Page page) {
-    Locator undo = page.getByTitle(Pattern.compile("^Undo: (tighten|move line)"));
+    Locator undo =
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo").setExact(true));
     button(tools(page), "Tighten").click();
     assertThat(line(page, 1)).containsText(Pattern.compile("was \\d+\\.\\d\\d s"));
     undo.click();

@@ -159,7 +159,7 @@ class JourneyTest {
     page.mouse().move(x + 24, y);
     page.mouse().up();
     undo.hover();
-    assertThat(page.getByRole(AriaRole.TOOLTIP)).hasText("Undo: move a cut");
+    assertThat(page.getByRole(AriaRole.TOOLTIP)).hasText("Undo: move a cut (Ctrl+Z)");
 
     Locator first = page.locator("[data-place='0']").first();
     BoundingBox from = page.locator("[data-place='2']").first().boundingBox();
@@ -170,7 +170,7 @@ class JourneyTest {
     page.mouse().move(to.x + 50, to.y + 40);
     page.mouse().up();
     undo.hover();
-    assertThat(page.getByRole(AriaRole.TOOLTIP)).hasText("Undo: reorder shots");
+    assertThat(page.getByRole(AriaRole.TOOLTIP)).hasText("Undo: reorder shots (Ctrl+Z)");
     page.mouse().move(640, 700);
   }
 

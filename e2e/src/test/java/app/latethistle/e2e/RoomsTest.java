@@ -124,7 +124,8 @@ class RoomsTest {
 
     page.getByLabel("First downbeat a beat later").click();
     undo.hover();
-    assertThat(undo).hasAttribute("title", "Undo: move the downbeat (Ctrl+Z)");
+    Locator says = page.getByRole(AriaRole.TOOLTIP);
+    assertThat(says).hasText("Undo: move the downbeat (Ctrl+Z)");
     assertThat(page.getByText("0:01.9")).isVisible();
     page.reload();
     assertThat(song).isVisible();
@@ -139,7 +140,8 @@ class RoomsTest {
     page.mouse().down();
     page.mouse().move(beat.x + beat.width / 2 + 6, y);
     page.mouse().up();
-    assertThat(undo).hasAttribute("title", "Undo: move a beat (Ctrl+Z)");
+    undo.hover();
+    assertThat(says).hasText("Undo: move a beat (Ctrl+Z)");
   }
 
   /** Half a minute of clicks at 132 BPM, as a WAV file made by ffmpeg's own expression source. */

@@ -46,7 +46,7 @@ final class Steps {
         .click();
     page.getByLabel("Title").fill(title);
     page.getByLabel("Wanted length, seconds").fill(seconds);
-    button("Make it").click();
+    button("Begin with clips").click();
     assertThat(page.getByText("No clips yet.")).isVisible();
   }
 

@@ -66,8 +66,23 @@ public final class Api {
     }
   }
 
+  private final String person;
+  private final int port;
+
   Api(int port) {
+    this(port, "");
+  }
+
+  /** A browser that says whose it is. */
+  Api(int port, String person) {
+    this.person = person;
+    this.port = port;
     base = "http://127.0.0.1:" + port;
+  }
+
+  /** The same server asked from another person's browser. */
+  Api as(String other) {
+    return new Api(port, other);
   }
 
   public Answer get(String path) {
@@ -119,6 +134,7 @@ public final class Api {
             .method(method, body)
             .header("Content-Type", type)
             .header("X-XSRF-TOKEN", token())
+            .header("X-Person", person)
             .build();
     try {
       HttpResponse<byte[]> response = client.send(request, BodyHandlers.ofByteArray());

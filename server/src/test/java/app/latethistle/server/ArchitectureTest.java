@@ -26,6 +26,7 @@ class ArchitectureTest {
           "config",
           "jobs",
           "stored",
+          "history",
           "production",
           "material",
           "story",

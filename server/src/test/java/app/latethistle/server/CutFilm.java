@@ -20,12 +20,14 @@ final class CutFilm {
   final Api api;
   final long id;
   final String path;
+  final Past past;
   JsonNode film;
 
   private CutFilm(Api api, long id) {
     this.api = api;
     this.id = id;
     path = "/api/productions/" + id;
+    past = new Past(api, id);
     film = api.get(path + "/film").json();
   }
 
@@ -52,6 +54,18 @@ final class CutFilm {
     return answer;
   }
 
+  /** Takes the last thing done in the production back. */
+  void undo() {
+    past.undo();
+    film = api.get(path + "/film").json();
+  }
+
+  /** Does it again. */
+  void redo() {
+    past.redo();
+    film = api.get(path + "/film").json();
+  }
+
   Api.Answer tryEdit(String name, Map<String, ?> values) {
     Map<String, Object> body = new LinkedHashMap<>(values);
     body.put("revision", film.get("revision").asLong());
@@ -66,7 +80,7 @@ final class CutFilm {
     return film.get("joints").get(index);
   }
 
-  /** What the film is, without its revision and undo labels. */
+  /** What the film is, without its revision. */
   String content() {
     return film.get("shots").toString()
         + film.get("joints")

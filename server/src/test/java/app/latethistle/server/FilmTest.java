@@ -3,6 +3,7 @@ package app.latethistle.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -65,18 +66,18 @@ class FilmTest {
     cut.edit("set-song", Map.of("startSeconds", 2.5, "fade", 10));
     assertThat(cut.film.get("songStart").asDouble()).isEqualTo(2.5);
     cut.edit("first-cut", Map.of("everything", false));
-    assertThat(cut.film.get("undo").asString()).isEqualTo("cut again");
+    assertThat(cut.past.undoes()).isEqualTo("cut again");
 
     String end = cut.content();
     for (int i = 0; i < 10; i++) {
-      cut.edit("undo", Map.of());
+      cut.undo();
     }
     assertThat(cut.content()).isEqualTo(start);
     for (int i = 0; i < 10; i++) {
-      cut.edit("redo", Map.of());
+      cut.redo();
     }
     assertThat(cut.content()).isEqualTo(end);
-    assertThat(cut.film.get("redo").asString()).isEmpty();
+    assertThat(cut.past.redoes()).isEmpty();
   }
 
   @Test
@@ -128,7 +129,7 @@ class FilmTest {
     assertThat(there.shot(0).get("in").asLong()).isEqualTo(1);
     assertThat(there.shot(2).get("in").asLong()).isEqualTo(3);
     assertThat(there.shot(4).get("framing").asString()).isEqualTo("SOFT");
-    there.edit("undo", Map.of());
+    there.undo();
     assertThat(there.shot(2).get("in").asLong()).isNotEqualTo(3);
     assertThat(there.shot(4).get("framing").asString()).isEqualTo("SOFT");
     // What touches the same is told with what happened.
@@ -200,20 +201,40 @@ class FilmTest {
   }
 
   @Test
-  void cuttingNeedsBeats() {
+  void clipsWithoutMusicAndVoiceAreCutFreelyAtThePaceThatIsDrawn() {
     Api api = RunningServer.shared().api();
     long id = api.production("Silent", 640, 360, 20);
-    api.bringDemo(id, "shot_010_take1");
-    Api.Answer answer =
-        api.post(
-            "/api/productions/" + id + "/film/first-cut",
-            Map.of(
-                "revision",
-                api.get("/api/productions/" + id + "/film").json().get("revision"),
-                "everything",
-                true));
-    assertThat(answer.status()).isEqualTo(422);
-    assertThat(answer.detail()).contains("song");
+    String path = "/api/productions/" + id;
+    api.bringDemo(
+        id,
+        "shot_010_take1",
+        "shot_030_take1",
+        "shot_040_take1",
+        "shot_050_take1",
+        "shot_060_take1",
+        "shot_070_take1");
+    assertThat(api.json("PUT", path + "/pace", Map.of("speeds", List.of(2.0))).detail())
+        .contains("8 parts");
+    assertThat(
+            api.json(
+                    "PUT",
+                    path + "/pace",
+                    Map.of("speeds", List.of(2.0, 2.0, 2.0, 2.0, 0.6, 0.6, 0.6, 0.6)))
+                .status())
+        .isEqualTo(204);
+    Map<String, Object> body = new HashMap<>();
+    body.put("revision", api.get(path + "/film").json().get("revision"));
+    body.put("everything", true);
+    body.put("pace", "EVEN");
+    JsonNode film = api.post(path + "/film/first-cut", body).json();
+    assertThat(film.get("shots")).hasSize(6);
+    assertThat(film.get("problems")).isEmpty();
+    assertThat(film.get("pace")).hasSize(8);
+    long early = film.get("shots").valueStream().filter(s -> s.get("end").asLong() <= 240).count();
+    assertThat(early).as("more of them in the quicker half").isGreaterThanOrEqualTo(3);
+    assertThat(film.get("joints").get(1).get("tie").asString()).isEqualTo("FREE");
+    JsonNode proposals = api.get(path + "/film/proposals?everything=true&pool=false").json();
+    assertThat(proposals).hasSize(3);
   }
 
   @Test
@@ -224,16 +245,16 @@ class FilmTest {
       cut.edit("slip", Map.of("place", 0, "in", 2));
       cut.edit("move-shot", Map.of("from", 0, "to", 3));
       cut.edit("remove", Map.of("place", 1));
-      cut.edit("undo", Map.of());
+      cut.undo();
       String end = cut.content();
       server.restart();
       CutFilm again = cut.through(server.api());
       assertThat(again.content()).isEqualTo(end);
-      again.edit("undo", Map.of());
-      again.edit("undo", Map.of());
+      again.undo();
+      again.undo();
       assertThat(again.content()).isEqualTo(start);
-      again.edit("redo", Map.of());
-      again.edit("redo", Map.of());
+      again.redo();
+      again.redo();
       assertThat(again.content()).isEqualTo(end);
     }
   }
@@ -259,9 +280,9 @@ class FilmTest {
     assertThat(cut.api.post(back + "/back", at).status()).as("an old revision").isEqualTo(409);
     cut.film = cut.api.get(cut.path + "/film").json();
     assertThat(cut.content()).isEqualTo(first);
-    assertThat(cut.film.get("undo").asString()).isEqualTo("go back to first");
+    assertThat(cut.past.undoes()).isEqualTo("go back to first");
     assertThat(cut.api.get(versions).json().get(0).get("differences")).isEmpty();
-    cut.edit("undo", Map.of());
+    cut.undo();
     assertThat(cut.content()).isEqualTo(later);
     assertThat(cut.api.delete(back).status()).isEqualTo(204);
     assertThat(cut.api.get(versions).json()).isEmpty();

@@ -79,13 +79,13 @@ class NarratedFilmTest {
     JsonNode before = cut.film;
     read(cut, 80);
     JsonNode after = cut.film;
-    assertThat(after.get("undo").asString()).isEqualTo("another reading of line 1");
+    assertThat(cut.past.undoes()).isEqualTo("read line 1 again");
     assertThat(after.get("joints").get(1)).isNotEqualTo(before.get("joints").get(1));
-    cut.edit("undo", Map.of());
+    cut.undo();
     assertThat(cut.film.get("joints")).isEqualTo(before.get("joints"));
     assertThat(cut.film.get("voice")).isEqualTo(before.get("voice"));
     assertThat(picked(cut)).isEqualTo(1);
-    cut.edit("redo", Map.of());
+    cut.redo();
     assertThat(cut.film.get("joints")).isEqualTo(after.get("joints"));
     assertThat(picked(cut)).isEqualTo(2);
   }

@@ -133,10 +133,12 @@ class ServicesTest {
     api.json(
         "PATCH",
         written.production + "/takes/" + take.get("id").asLong() + "/judgement",
-        Map.of("rejected", true, "faults", List.of("FACE"), "note", "eyes drift"));
+        Map.of("fault", "FACE", "there", true, "note", "eyes drift"));
     JsonNode retake = written.ledger().get("retakes").get(0);
     assertThat(retake.get("label").asString()).isEqualTo("010");
-    assertThat(retake.get("reason").asString()).startsWith("take 1: face").endsWith("eyes drift");
+    assertThat(retake.get("reason").asString())
+        .startsWith("take 1, the pick: face")
+        .endsWith("eyes drift");
     assertThat(retake.get("prompt").asString()).isEqualTo(take.get("prompt").asString());
   }
 

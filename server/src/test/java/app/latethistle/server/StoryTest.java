@@ -3,6 +3,7 @@ package app.latethistle.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
@@ -33,9 +34,9 @@ class StoryTest {
     now = written.post("cut", Map.of("line", 1, "text", "really"));
     assertThat(now.get("lines").get(0).get("text").asString())
         .isEqualTo("The water came at night, and it stayed.");
-    assertThat(now.get("undo").asString()).isEqualTo("shorten line 1");
-    assertThat(written.post("undo", Map.of()).get("words").asInt()).isEqualTo(9);
-    assertThat(written.post("redo", Map.of()).get("words").asInt()).isEqualTo(8);
+    assertThat(new Past(api, written.id).undoes()).isEqualTo("shorten line 1");
+    assertThat(written.undo().get("words").asInt()).isEqualTo(9);
+    assertThat(written.redo().get("words").asInt()).isEqualTo(8);
   }
 
   @Test
@@ -51,8 +52,8 @@ class StoryTest {
     written.post(
         "shots/change",
         Map.of("ids", List.of(last), "fields", Map.of("move", "RISE", "seconds", 4.5)));
-    written.post("undo", Map.of());
-    assertThat(written.post("undo", Map.of()).get("shots").size()).isEqualTo(4);
+    written.undo();
+    assertThat(written.undo().get("shots").size()).isEqualTo(4);
   }
 
   @Test
@@ -137,6 +138,43 @@ class StoryTest {
     JsonNode after =
         api.until(written.production + "/film", f -> f.get("revision").asLong() > revision);
     assertThat(api.get(slate).bytes()).isNotEqualTo(before);
-    assertThat(after.get("undo").asString()).isEqualTo(film.get("undo").asString());
+    assertThat(after.get("joints")).isEqualTo(film.get("joints"));
+  }
+
+  /** Slates alone make a film: they hold the time of shots that nobody has made yet. */
+  @Test
+  void aLineOverAnotherShotThanItsOwnIsToldAndLeftToWait() {
+    written.post("shots/propose", Map.of("count", 0));
+    written.awaitShot(3, s -> s.get("held").asBoolean());
+    String voice = written.production + "/voice/lines/1/narrate";
+    assertThat(
+            api.post(voice, Map.of("voice", "Merrin", "wordsPerMinute", 150, "manner", "EVEN"))
+                .status())
+        .isEqualTo(204);
+    String path = written.production + "/film";
+    JsonNode film = film("first-cut", Map.of("everything", true));
+    assertThat(film.get("shots")).hasSize(4);
+    // The line begins with the film, whose first shot shows the place.
+    JsonNode problem = film.get("problems").get(0);
+    assertThat(problem.get("kind").asString()).isEqualTo("LINE_APART");
+    assertThat(problem.get("text").asString()).startsWith("Line 1 is spoken over 010");
+    assertThat(problem.get("remedies").findValuesAsString("kind")).contains("WAIT", "CARRY");
+    film = film("mend", Map.of("place", problem.get("place").asInt(), "remedy", "WAIT"));
+    assertThat(film.get("problems")).isEmpty();
+    JsonNode line = api.get(written.production + "/voice").json().get("lines").get(0);
+    assertThat(line.get("startKind").asString()).isEqualTo("SHOT");
+    new Past(api, written.id).undo();
+    line = api.get(written.production + "/voice").json().get("lines").get(0);
+    assertThat(line.get("startKind").asString()).isEqualTo("AFTER");
+    assertThat(api.get(path).json().get("problems")).hasSize(1);
+  }
+
+  private JsonNode film(String edit, Map<String, ?> values) {
+    String path = written.production + "/film";
+    Map<String, Object> body = new HashMap<>(values);
+    body.put("revision", api.get(path).json().get("revision"));
+    Api.Answer answer = api.post(path + "/" + edit, body);
+    assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+    return answer.json();
   }
 }

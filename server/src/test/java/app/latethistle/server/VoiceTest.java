@@ -10,6 +10,7 @@ import app.latethistle.standins.narrator.Narrator;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -34,6 +35,13 @@ class VoiceTest {
 
   private static Api.Answer put(WrittenStory story, String what, Map<String, ?> body) {
     return story.api.json("PUT", story.production + "/voice/lines/1/" + what, body);
+  }
+
+  /** Leaves no longer pause in line 1; null for all of them. */
+  private static Api.Answer tighten(WrittenStory story, Double seconds) {
+    Map<String, Object> body = new HashMap<>(Map.of("lines", List.of(1)));
+    body.put("seconds", seconds);
+    return story.api.json("PUT", story.production + "/voice/longest-pause", body);
   }
 
   @Test
@@ -92,7 +100,7 @@ class VoiceTest {
     assertThat(reading.get("tightSeconds").asDouble()).isLessThan(seconds - 0.5);
     assertThat(line(story, 0).get("longest").isNull()).isTrue();
 
-    assertThat(put(story, "longest", Map.of("seconds", 0.2)).status()).isEqualTo(204);
+    assertThat(tighten(story, 0.2).status()).isEqualTo(204);
     JsonNode line = line(story, 0);
     double tight = line.get("readings").get(0).get("tightSeconds").asDouble();
     assertThat(line.get("ends").asDouble() - line.get("starts").asDouble())
@@ -103,11 +111,9 @@ class VoiceTest {
     assertThat((whole - cut) / 3 / 48_000.0)
         .isBetween(seconds - tight - 0.01, seconds - tight + 0.01);
 
-    Map<String, Object> asRead = new HashMap<>();
-    asRead.put("seconds", null);
-    put(story, "longest", asRead);
+    tighten(story, null);
     assertThat(line(story, 0).get("longest").isNull()).isTrue();
-    assertThat(put(story, "longest", Map.of("seconds", 0.001)).detail()).contains("0.05 to 10 s");
+    assertThat(tighten(story, 0.001).detail()).contains("0.05 to 10 s");
   }
 
   @Test

@@ -40,6 +40,20 @@ final class WrittenStory {
     return changed("POST", what, values);
   }
 
+  /** Takes the last thing done in the production back, and answers the story. */
+  JsonNode undo() {
+    new Past(api, id).undo();
+    story = api.get(path).json();
+    return story;
+  }
+
+  /** Does it again. */
+  JsonNode redo() {
+    new Past(api, id).redo();
+    story = api.get(path).json();
+    return story;
+  }
+
   private JsonNode changed(String method, String what, Map<String, ?> values) {
     Api.Answer answer = send(method, what, values);
     if (answer.status() != 200) {

@@ -41,6 +41,8 @@ public record Cutting(List<Long> frames, VoiceClock voice, Beside beside, List<P
     OUT_OF_MATERIAL,
     /** The placement's take is no longer in the production. */
     TAKE_MISSING,
+    /** A line is heard while the shot it speaks of is not seen; for how many frames. */
+    LINE_APART,
     /** Something that lies over or beside the cut is tied to what is not there. */
     NOT_PLACED
   }

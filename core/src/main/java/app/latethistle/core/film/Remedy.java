@@ -7,14 +7,14 @@ import java.util.List;
 import java.util.function.Function;
 
 /**
- * A way out for a shot that is longer than its material.
+ * A way out for a shot that is longer than its material, or apart from the line that speaks of it.
  *
  * @param kind what is done
  * @param take the other take that is used, or ""
  * @param frames what it is about: for {@code SLIP} how many frames sooner the take is shown, for
  *     {@code FILL} how far into the shot the cut is, for {@code BACK_AND_FORTH} after how many it
  *     turns, for {@code TAKE} how long the other take is, for {@code END_SOONER} how many are given
- *     up; else 0
+ *     up, for {@code WAIT} and {@code CUT_SOONER} by how many the line or the cut moves; else 0
  * @param missing frames that are still missing after it
  * @param speed the new speed in percent, for {@code SLOW}; else 0
  * @param edit that does it
@@ -38,7 +38,13 @@ public record Remedy(Kind kind, String take, long frames, long missing, int spee
     /** Ends sooner; the next shot takes the time. */
     END_SOONER,
     /** Cuts to another take inside the shot. */
-    FILL
+    FILL,
+    /** The line waits for its shot; nothing else moves. */
+    WAIT,
+    /** The shot before ends when the line begins. */
+    CUT_SOONER,
+    /** The shot comes to where its line is spoken, with its time. */
+    CARRY
   }
 
   /**

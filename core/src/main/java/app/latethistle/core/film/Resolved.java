@@ -134,9 +134,4 @@ public record Resolved(
     int near = nearestBeat(frame);
     return near >= 0 && frameOfBeat(near) == frame ? Tie.onBeat(near) : Tie.free(frame);
   }
-
-  /** What the shot is called in sentences: "Shot 3", counted in the film. */
-  static String named(int place) {
-    return "Shot " + (place + 1) + " of the film";
-  }
 }

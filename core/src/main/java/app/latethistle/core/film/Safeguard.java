@@ -20,12 +20,12 @@ public final class Safeguard {
     for (int i = 0; i < before.film().placements().size(); i++) {
       Placement shot = before.film().placements().get(i);
       if (shot.locked() && !isHeld(shot, before.range(i), after)) {
-        throw new Refused(
-            Resolved.named(i) + " is locked and would move; unlock it first, or edit elsewhere.");
+        throw new ShotRefused(
+            before.film(), i, "is locked and would move; unlock it first, or edit elsewhere.");
       }
       if (shot.locked() && showsAnother(shot, before, after)) {
-        throw new Refused(
-            Resolved.named(i) + " is locked and would show another part; unlock it first.");
+        throw new ShotRefused(
+            before.film(), i, "is locked and would show another part; unlock it first.");
       }
     }
     for (Overlay overlay : before.film().overlays()) {

@@ -52,4 +52,27 @@ public final class Sources {
             set.label(),
             List.of(SetAspect.of(Aspect.SOURCE, id, new Material.Source(shot.take(), first)), set));
   }
+
+  /**
+   * Sets what is heard of a shot's clip. Before and after its picture it is heard as far as its
+   * take has frames there.
+   */
+  public static Edit heard(Resolved film, String id, ClipSound sound) {
+    Placement shot = ItemKind.PLACEMENT.get(film.film(), id);
+    Take take = film.takes().get(shot.take());
+    if (take == null) {
+      return SetAspect.of(Aspect.SOUND, id, sound);
+    }
+    FrameRange shown = film.shown(id);
+    int before = (int) Math.max(0, shown.start());
+    int after = (int) Math.max(0, take.frames() - shown.end());
+    return SetAspect.of(
+        Aspect.SOUND,
+        id,
+        new ClipSound(
+            sound.on(),
+            Math.min(sound.lead(), before),
+            Math.min(sound.tail(), after),
+            sound.gain()));
+  }
 }

@@ -158,13 +158,10 @@ public final class Trims {
     if (by < 0 && shot.hasPicture()) {
       long before = film.spareBefore(place, -by);
       if (before < -by) {
-        throw new Refused(
-            Resolved.named(place)
-                + " has "
-                + before
-                + " f before its first used frame, and "
-                + -by
-                + " are asked for.");
+        throw new ShotRefused(
+            film.film(),
+            place,
+            "has " + before + " f before its first used frame, and " + -by + " are asked for.");
       }
     }
     return shot.startingLater(by, n);

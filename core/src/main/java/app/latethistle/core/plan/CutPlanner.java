@@ -10,6 +10,7 @@ import app.latethistle.core.music.Section;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -141,6 +142,27 @@ public interface CutPlanner {
       }
     }
 
+    /**
+     * No music, but a pace drawn for parts of the film that are equally long.
+     *
+     * @param length of the film in frames
+     * @param speeds of the parts in their order
+     */
+    public static Music none(FrameRate rate, long length, List<Double> speeds) {
+      List<Section> parts = new ArrayList<>();
+      for (int i = 0; i < speeds.size(); i++) {
+        long from = rate.sampleOf(length * i / speeds.size());
+        long to = rate.sampleOf(length * (i + 1) / speeds.size());
+        parts.add(new Section(from, to, 'A', Section.Name.FULL, 0));
+      }
+      return new Music(BeatGrid.EMPTY, parts, List.of(), 0, speeds);
+    }
+
+    /** The sections that can be heard: none where there is no music. */
+    List<Section> heard() {
+      return grid.size() > 0 ? sections : List.of();
+    }
+
     /** Music whose energy sets the pace. */
     public Music(BeatGrid grid, List<Section> sections, List<KeyMoment> moments, long start) {
       this(grid, sections, moments, start, List.of());
@@ -159,12 +181,36 @@ public interface CutPlanner {
    * @param voice where lines are heard in the film
    * @param rate the film's frame rate
    * @param length the wanted length in frames
+   * @param unlike frames at which other proposals cut, which this one is to avoid
    */
   record Request(
-      List<Wanted> shots, Music music, VoiceClock voice, FrameRate rate, long length, Pace pace) {
+      List<Wanted> shots,
+      Music music,
+      VoiceClock voice,
+      FrameRate rate,
+      long length,
+      Pace pace,
+      Set<Long> unlike) {
+    /** Copies what it is given. */
+    public Request {
+      shots = List.copyOf(shots);
+      unlike = Set.copyOf(unlike);
+    }
+
+    /** A request with no other proposal beside it. */
+    public Request(
+        List<Wanted> shots, Music music, VoiceClock voice, FrameRate rate, long length, Pace pace) {
+      this(shots, music, voice, rate, length, pace, Set.of());
+    }
+
     /** The same with another pace. */
     public Request at(Pace other) {
-      return new Request(shots, music, voice, rate, length, other);
+      return new Request(shots, music, voice, rate, length, other, unlike);
+    }
+
+    /** The same, to be cut elsewhere than at these frames. */
+    public Request unlike(Set<Long> frames) {
+      return new Request(shots, music, voice, rate, length, pace, frames);
     }
   }
 }

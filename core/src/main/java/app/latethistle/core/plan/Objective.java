@@ -23,16 +23,25 @@ final class Objective {
   private static final double BEAT = 0.3;
   private static final double INSIDE_WORD = 1.5;
   private static final double BEFORE_PHRASE = 0.15;
-  private static final double LINE_UNSEEN = 0.8;
+
+  /** More than a bar of the wanted length: a shot is seen with its line before the film is long. */
+  private static final double LINE_UNSEEN = 4;
+
   private static final double BORDER_UNCUT = 0.6;
   private static final double MOMENT_UNCUT = 0.3;
   private static final double NO_HANDLES = 0.25;
   private static final double ENERGY = 0.8;
   private static final double ALIKE = 0.9;
   private static final double MOTION = 0.12;
+  private static final double SAME = 0.6;
 
-  /** What a bar less costs a film that ends too soon: more than any cut. */
+  /**
+   * What a bar less costs a film that ends too soon: more than any cut; where lines speak of shots,
+   * less than a line whose shot is not seen.
+   */
   private static final double BAR_SHORT = 40;
+
+  private static final double BAR_SHORT_WITH_LINES = 3;
 
   /** The shortest a shot is made, in seconds, unless there are more shots than room. */
   private static final double SHORTEST_SECONDS = 0.5;
@@ -51,6 +60,9 @@ final class Objective {
   private final double[] beatCost;
 
   private final double[] wordCost;
+
+  /** What a cut costs because another proposal has it too. */
+  private final double[] sameCost;
 
   /** What lies uncut between the film's start and each moment, and what is at the moment itself. */
   private final double[] uncut;
@@ -85,6 +97,7 @@ final class Objective {
     paced = new double[m];
     beatCost = new double[m];
     wordCost = new double[m];
+    sameCost = new double[m];
     uncut = new double[m];
     here = new double[m];
     double[] before = sums(speeds());
@@ -95,6 +108,7 @@ final class Objective {
       paced[b] = before[(int) Math.min(before.length - 1, moment.frame())];
       beatCost[b] = shots.size() > 1 ? BEAT * request.pace().beats * moment.cost() : 0;
       wordCost[b] = words(moment, phrases);
+      sameCost[b] = Proposals.isAmong(moment.frame(), request.unlike()) ? SAME : 0;
     }
     borders();
     share = each > 0 ? alike(each) : shares(whole * request.pace().least);
@@ -181,7 +195,7 @@ final class Objective {
 
   private void borders() {
     double[] weight = new double[(int) request.length() + 2];
-    for (Section section : request.music().sections()) {
+    for (Section section : request.music().heard()) {
       mark(weight, frame(section.start()), BORDER_UNCUT);
     }
     for (KeyMoment moment : request.music().moments()) {
@@ -289,6 +303,7 @@ final class Objective {
     sum.add(Term.SHORT, length < shortest ? 4 * (shortest - length) / shortest : 0);
     sum.add(Term.BEAT, beatCost[to]);
     sum.add(Term.WORD, wordCost[to] + saidWith(wanted, from, to));
+    sum.add(Term.SAME, sameCost[to]);
     sum.add(Term.LINE, unseen(wanted, from, to));
     sum.add(Term.BORDER, Math.max(0, uncut[to] - here[from]));
     boolean tight = length > wanted.usable().length() - 2 * wanted.handles();
@@ -298,7 +313,7 @@ final class Objective {
 
   /** How far a shot's motion is from the energy of the music it is on. */
   private double energyApart(CutPlanner.Wanted wanted, int from, int to) {
-    if (wanted.traits().energy() < 0 || request.music().sections().isEmpty()) {
+    if (wanted.traits().energy() < 0 || request.music().heard().isEmpty()) {
       return 0;
     }
     int start = (int) moments.get(from).frame();
@@ -368,12 +383,14 @@ final class Objective {
             .mapToLong(Moment::frame)
             .findFirst()
             .orElse(request.length());
+    boolean spoken = shots.stream().anyMatch(s -> !s.lines().isEmpty());
+    double barShort = spoken ? BAR_SHORT_WITH_LINES : BAR_SHORT;
     double[] ends = new double[moments.size()];
     int missed = 0;
     for (int b = moments.size() - 1; b >= 0; b--) {
       Moment moment = moments.get(b);
       boolean may = b > 0 && (moment.bar() || lockedEnd);
-      ends[b] = may ? BAR_SHORT * missed : IMPOSSIBLE;
+      ends[b] = may ? barShort * missed : IMPOSSIBLE;
       missed += moment.bar() && moment.frame() <= enough ? 1 : 0;
     }
     return ends;

@@ -116,6 +116,7 @@ public final class OrderedCut implements CutPlanner {
     Map<Term, Double> terms = new EnumMap<>(Term.class);
     List<Placement> placements = new ArrayList<>();
     List<Joint> joints = new ArrayList<>(List.of(Joint.START));
+    List<Long> frames = new ArrayList<>(List.of(0L));
     for (int i = 0; i < shots.size(); i++) {
       objective.add(i, cuts[i], cuts[i + 1], (term, cost) -> terms.merge(term, cost, Double::sum));
       long length = moments.get(cuts[i + 1]).frame() - moments.get(cuts[i]).frame();
@@ -125,6 +126,7 @@ public final class OrderedCut implements CutPlanner {
       }
       placements.add(use(shots.get(i), length));
       joints.add(Joint.of(moments.get(cuts[i + 1]).tie()));
+      frames.add(moments.get(cuts[i + 1]).frame());
     }
     int end = cuts[shots.size()];
     terms.put(Term.END, objective.ends()[end]);
@@ -132,7 +134,7 @@ public final class OrderedCut implements CutPlanner {
         Film.cut(placements, joints)
             .withMusic(new SongUse(request.music().start()))
             .withFinish(new Finish(new EndFade(fade(moments, end))));
-    return new CutPlan(film, leftOut, terms, bound);
+    return new CutPlan(film, frames, leftOut, terms, bound);
   }
 
   private static Placement use(Wanted shot, long length) {

@@ -22,6 +22,8 @@ public enum Term {
   ALIKE,
   /** Neighbours that move against each other, less those that carry the motion on. */
   MOTION,
+  /** Cuts where another proposal cuts too. */
+  SAME,
   /** How much sooner than wanted the film ends. */
   END
 }

@@ -5,6 +5,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeSet;
 
 /**
@@ -22,9 +23,12 @@ public record ShotNumbers(List<String> missing, List<String> doubled) {
   /**
    * Looks at the claims of all clips. The step of each scene's row is the greatest number that
    * divides every distance (10 for 010, 020, 040); a row of one has no gaps.
+   *
+   * @param planned {@linkplain #name names} of shots that are known to have no clip yet, and so are
+   *     not missing
    */
-  public static ShotNumbers of(Collection<Claim> claims) {
-    Map<String, List<String>> files = new HashMap<>();
+  public static ShotNumbers of(Collection<Claim> claims, Collection<String> planned) {
+    Map<String, Set<String>> files = new HashMap<>();
     Map<String, TreeSet<Integer>> rows = new HashMap<>();
     for (Claim claim : claims) {
       if (claim.shot().isEmpty()) {
@@ -33,7 +37,7 @@ public record ShotNumbers(List<String> missing, List<String> doubled) {
       String name = claim.scene().isEmpty() ? "" : "scene " + claim.scene() + ", ";
       files
           .computeIfAbsent(
-              name + "shot " + claim.shot() + ", take " + claim.take(), k -> new ArrayList<>())
+              name + "shot " + claim.shot() + ", take " + claim.take(), k -> new TreeSet<>())
           .add(claim.file());
       if (claim.shot().matches("\\d+")) {
         rows.computeIfAbsent(name, k -> new TreeSet<>()).add(Integer.parseInt(claim.shot()));
@@ -45,12 +49,19 @@ public record ShotNumbers(List<String> missing, List<String> doubled) {
     files.forEach(
         (claim, names) -> {
           if (names.size() > 1) {
-            doubled.add(claim + ": " + String.join(" and ", names.stream().sorted().toList()));
+            doubled.add(claim + ": " + String.join(" and ", names));
           }
         });
+    missing.removeAll(planned);
     missing.sort(NaturalOrder.INSTANCE);
     doubled.sort(NaturalOrder.INSTANCE);
     return new ShotNumbers(List.copyOf(missing), List.copyOf(doubled));
+  }
+
+  /** What a shot is called among the missing; its number may be written with noughts before it. */
+  public static String name(String scene, String number) {
+    String bare = number.replaceFirst("^0+(?=\\d)", "");
+    return (scene.isEmpty() ? "" : "scene " + scene + ", ") + "shot " + bare;
   }
 
   private static List<String> missingIn(String scene, TreeSet<Integer> row) {

@@ -182,9 +182,9 @@ class ObjectiveTest {
     shots.set(0, shots.get(0).spokenOf(Set.of(line.id())));
     Asked asked = new Asked(shots);
     assertThat(asked.term(Term.LINE, 0, 0, 192)).isCloseTo(0, within(1e-9));
-    assertThat(asked.term(Term.LINE, 0, 192, 240)).isCloseTo(0.8, within(1e-9));
+    assertThat(asked.term(Term.LINE, 0, 192, 240)).isCloseTo(4, within(1e-9));
     double seen = (double) (Films.RATE.sampleOf(72) - line.at().start()) / line.at().length();
-    assertThat(asked.term(Term.LINE, 0, 0, 72)).isCloseTo(0.8 * (1 - seen), within(1e-9));
+    assertThat(asked.term(Term.LINE, 0, 0, 72)).isCloseTo(4 * (1 - seen), within(1e-9));
     assertThat(asked.term(Term.LINE, 1, 0, 72)).as("not its line").isZero();
   }
 

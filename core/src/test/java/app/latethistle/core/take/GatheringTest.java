@@ -61,10 +61,9 @@ class GatheringTest {
                 new ShotNumbers.Claim("a.mp4", "", "10", 1),
                 new ShotNumbers.Claim("b.mp4", "", "20", 1),
                 new ShotNumbers.Claim("c.mp4", "", "50", 1),
-                new ShotNumbers.Claim("d.mp4", "", "20", 1)));
-    assertThat(numbers.missing()).hasSize(2);
-    assertThat(numbers.missing().get(0)).contains("30");
-    assertThat(numbers.missing().get(1)).contains("40");
+                new ShotNumbers.Claim("d.mp4", "", "20", 1)),
+            List.of());
+    assertThat(numbers.missing()).containsExactly("shot 30", "shot 40");
     assertThat(numbers.doubled()).hasSize(1);
     assertThat(numbers.doubled().get(0)).contains("b.mp4").contains("d.mp4");
   }
@@ -77,8 +76,23 @@ class GatheringTest {
                 new ShotNumbers.Claim("a.mp4", "", "1", 1),
                 new ShotNumbers.Claim("b.mp4", "", "2", 1),
                 new ShotNumbers.Claim("c.mp4", "", "2", 2),
-                new ShotNumbers.Claim("d.mp4", "", "3", 1)));
+                new ShotNumbers.Claim("d.mp4", "", "3", 1)),
+            List.of());
     assertThat(numbers.missing()).isEmpty();
+    assertThat(numbers.doubled()).isEmpty();
+  }
+
+  @Test
+  void shotsThatAreNotMadeYetAreNotMissingAndOneNameIsNotTwice() {
+    ShotNumbers numbers =
+        ShotNumbers.of(
+            List.of(
+                new ShotNumbers.Claim("a.mp4", "", "10", 1),
+                new ShotNumbers.Claim("b.mp4", "", "20", 1),
+                new ShotNumbers.Claim("b.mp4", "", "20", 1),
+                new ShotNumbers.Claim("c.mp4", "", "50", 1)),
+            List.of(ShotNumbers.name("", "030")));
+    assertThat(numbers.missing()).containsExactly("shot 40");
     assertThat(numbers.doubled()).isEmpty();
   }
 }

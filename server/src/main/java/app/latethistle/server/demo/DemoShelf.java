@@ -19,6 +19,7 @@ import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.config.Settings;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.history.History;
 import app.latethistle.server.material.BringIn;
 import app.latethistle.server.material.State;
 import app.latethistle.server.material.Takes;
@@ -76,6 +77,7 @@ class DemoShelf {
   private final StoryService stories;
   private final PastRequests past;
   private final VoiceService voice;
+  private final History history;
   private final TransactionTemplate transaction;
   private final AtomicBoolean working = new AtomicBoolean();
 
@@ -88,6 +90,7 @@ class DemoShelf {
       StoryService stories,
       PastRequests past,
       VoiceService voice,
+      History history,
       TransactionTemplate transaction) {
     this.settings = settings;
     this.productions = productions;
@@ -97,6 +100,7 @@ class DemoShelf {
     this.stories = stories;
     this.past = past;
     this.voice = voice;
+    this.history = history;
     this.transaction = transaction;
   }
 
@@ -189,7 +193,11 @@ class DemoShelf {
     try {
       seed(production, demo.story, demo.folder);
       transaction.executeWithoutResult(
-          status -> productions.lock(production.id()).ifPresent(Production::fill));
+          status -> {
+            productions.lock(production.id()).ifPresent(Production::fill);
+            // Nobody did any of this, so nobody takes it back.
+            history.begin(production.id());
+          });
     } catch (IOException | RuntimeException e) {
       if (productions.existsById(production.id())) {
         LOG.warn("The demo '{}' was taken back: {}", demo.title, Reason.of(e));

@@ -189,7 +189,7 @@ class EventsController {
     for (Song song : songs.findByProductionId(productionId)) {
       material = mix(material, song.id(), song.state().name().hashCode(), song.correctionsMark());
       if (song.state() == State.PREPARING) {
-        work.add(new Work(Kind.SONG, "Listening to " + song.title(), 0));
+        work.add(new Work(Kind.SONG, "Listening to " + song.title(), song.listened()));
       }
     }
     long made = 17;

@@ -1,6 +1,5 @@
 package app.latethistle.server.film;
 
-import app.latethistle.core.Refused;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.VoiceClock;
@@ -53,18 +52,17 @@ class CutRequests {
   /**
    * What is asked of a planner for a film: its shots and its clocks.
    *
+   * <p>Without beats cuts are free, or before phrases, and the pace is the one that was drawn.
+   *
    * @param everything whether shots outside the film come in
    */
   CutPlanner.Request request(FilmState state, boolean everything, boolean pool) {
     VoiceClock lines = state.steadyVoice();
-    if (state.grid().size() == 0 && lines.phrases().isEmpty()) {
-      throw new Refused(
-          "There are no beats to cut to yet; choose a song in Cues and let it be listened to.");
-    }
+    long length = wantedFrames(state);
     Song song = state.song().orElse(null);
     CutPlanner.Music music =
         song == null
-            ? CutPlanner.Music.NONE
+            ? CutPlanner.Music.none(state.production().rate(), length, state.production().pace())
             : new CutPlanner.Music(
                 state.grid(),
                 song.sections(),
@@ -76,7 +74,7 @@ class CutRequests {
         music,
         lines,
         state.production().rate(),
-        wantedFrames(state),
+        length,
         Pace.EVEN);
   }
 

@@ -143,7 +143,11 @@ class EditController {
     return edit(
         productionId,
         s.revision(),
-        film -> SetAspect.of(Aspect.SOUND, each(film, s.places(), s.sound())));
+        film ->
+            Compound.each(
+                film.resolved(),
+                film.ids(s.places()),
+                (now, id) -> Sources.heard(now, id, s.sound())));
   }
 
   @PostMapping("/detach")

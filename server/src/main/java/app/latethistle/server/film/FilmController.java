@@ -42,8 +42,6 @@ class FilmController {
     this.views = views;
   }
 
-  record Revision(long revision) {}
-
   record MoveJoint(long revision, int joint, Moment to) {}
 
   record Slip(long revision, int place, long in) {}
@@ -182,16 +180,6 @@ class FilmController {
     return films.proposals(now, everything, pool).stream()
         .map(p -> ProposalView.of(p, now, all))
         .toList();
-  }
-
-  @PostMapping("/undo")
-  FilmView undo(@PathVariable long productionId, @RequestBody Revision r) {
-    return views.of(films.undo(productionId, r.revision()));
-  }
-
-  @PostMapping("/redo")
-  FilmView redo(@PathVariable long productionId, @RequestBody Revision r) {
-    return views.of(films.redo(productionId, r.revision()));
   }
 
   private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {

@@ -16,25 +16,30 @@ import app.latethistle.core.film.Retie;
 import app.latethistle.core.film.Revoice;
 import app.latethistle.core.film.Safeguard;
 import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.ShotRefused;
 import app.latethistle.core.film.Sources;
-import app.latethistle.core.plan.CutPlan;
 import app.latethistle.core.plan.CutPlanner;
 import app.latethistle.core.plan.Pace;
+import app.latethistle.core.plan.Proposals;
 import app.latethistle.core.take.Take;
 import app.latethistle.server.config.StaleRevision;
+import app.latethistle.server.history.History;
 import app.latethistle.server.material.GridChanged;
+import app.latethistle.server.material.PickChosen;
+import app.latethistle.server.material.Picks;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Shots;
 import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
+import app.latethistle.server.stored.Deed;
 import app.latethistle.server.stored.StoredEdit;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -54,6 +59,9 @@ public class FilmService {
   private final Voice voice;
   private final FilmVersions versions;
   private final RemedyWords remedies;
+  private final SpokenApart apart;
+  private final Picks picks;
+  private final History history;
 
   FilmService(
       LoadedFilms loaded,
@@ -64,7 +72,10 @@ public class FilmService {
       Takes takes,
       Voice voice,
       FilmVersions versions,
-      RemedyWords remedies) {
+      RemedyWords remedies,
+      SpokenApart apart,
+      Picks picks,
+      History history) {
     this.loaded = loaded;
     this.cuts = cuts;
     this.productions = productions;
@@ -74,6 +85,9 @@ public class FilmService {
     this.voice = voice;
     this.versions = versions;
     this.remedies = remedies;
+    this.apart = apart;
+    this.picks = picks;
+    this.history = history;
   }
 
   /** The film as it is. */
@@ -104,16 +118,24 @@ public class FilmService {
     Production production = productions.getLocked(productionId);
     FilmState now = loaded.resolve(production);
     boolean stale = production.revision() != revision;
-    Edit made = stale ? merged(now, revision, edit) : edit.apply(now);
-    FilmState after = now.with(now.log().apply(made));
-    // A whole film in place of another, or another start of the song, moves what it must.
-    boolean bound = !(made instanceof Replace || movesTheSong(made));
-    if (stale || bound) {
-      Safeguard.hold(now.resolved(), after.resolved());
+    Edit made;
+    FilmState after;
+    try {
+      made = stale ? merged(now, revision, edit) : edit.apply(now);
+      after = now.with(now.log().apply(made));
+      // A whole film in place of another, or another start of the song, moves what it must.
+      boolean bound = !(made instanceof Replace || movesTheSong(made));
+      if (stale || bound) {
+        Safeguard.hold(now.resolved(), after.resolved());
+      }
+    } catch (ShotRefused refused) {
+      String label = shots.labels(productionId).apply(refused.shot());
+      throw refused.called(refused.shot().isEmpty() ? "The gap" : "Shot " + label);
     }
     int place = now.log().done();
     rows.forget(productionId, place);
     rows.save(new EditRow(productionId, place, StoredEdit.write(made)));
+    history.did(productionId, made.label(), new Deed.FilmEdited());
     return loaded.changed(after);
   }
 
@@ -154,18 +176,6 @@ public class FilmService {
             .count();
   }
 
-  /** Takes the last edit back. */
-  @Transactional
-  public FilmState undo(long productionId, long revision) {
-    return step(productionId, revision, EditLog::toUndo, EditLog::undo);
-  }
-
-  /** Does the last edit taken back again. */
-  @Transactional
-  public FilmState redo(long productionId, long revision) {
-    return step(productionId, revision, EditLog::toRedo, EditLog::redo);
-  }
-
   /**
    * Makes the first cut, or makes it again: shots in their order in the film with locked ones where
    * they are, and shots that are not in it by number after those before them, if asked for.
@@ -181,10 +191,8 @@ public class FilmService {
         revision,
         state -> {
           boolean first = state.film().placements().isEmpty();
-          Film cut =
-              cuts.planner(pool)
-                  .plan(cuts.request(state, everything || first, pool).at(pace))
-                  .film();
+          CutPlanner.Request request = cuts.request(state, everything || first, pool);
+          Film cut = Proposals.at(pace, cuts.planner(pool), request).plan().film();
           Film film = state.film().cutAs(cut);
           String label = first ? "make the first cut" : "cut again";
           return new Replace(film, label);
@@ -196,17 +204,13 @@ public class FilmService {
   public List<Proposal> proposals(FilmState state, boolean everything, boolean pool) {
     CutPlanner.Request request =
         cuts.request(state, everything || state.film().placements().isEmpty(), pool);
-    return Arrays.stream(Pace.values())
-        .map(
-            pace -> {
-              CutPlan plan = cuts.planner(pool).plan(request.at(pace));
-              return new Proposal(pace, plan, state.of(plan.film()));
-            })
+    return Proposals.of(cuts.planner(pool), request).stream()
+        .map(p -> new Proposal(p, state.of(p.plan().film())))
         .toList();
   }
 
   /** A plan at a pace, resolved. */
-  public record Proposal(Pace pace, CutPlan plan, FilmState state) {}
+  public record Proposal(Proposals.Proposal plan, FilmState state) {}
 
   /** Takes a shot out of the film. */
   @Transactional
@@ -234,9 +238,18 @@ public class FilmService {
         });
   }
 
-  /** Chooses another take of a shot, from the part in the middle if the old part does not fit. */
+  /**
+   * Chooses another take of a shot, from the part in the middle if the old part does not fit; it is
+   * the shot's pick from then on.
+   */
   @Transactional
   public FilmState chooseTake(long productionId, long revision, int place, long takeId) {
+    FilmState after = showTake(productionId, revision, place, takeId);
+    picks.byHand(shots.get(productionId, takes.get(productionId, takeId).shotId()), takeId);
+    return after;
+  }
+
+  private FilmState showTake(long productionId, long revision, int place, long takeId) {
     return edit(
         productionId,
         revision,
@@ -252,27 +265,37 @@ public class FilmService {
   }
 
   /**
-   * Does what was offered for a shot that is short of material. Another take that comes in becomes
-   * the shot's pick.
+   * Does what was offered for a shot that is short of material or apart from its line. Another take
+   * that comes in becomes the shot's pick.
    */
   @Transactional
   public FilmState mend(long productionId, long revision, int place, Remedy.Kind kind) {
+    productions.getLocked(productionId);
+    FilmState now = state(productionId);
+    if (kind == Remedy.Kind.WAIT && offered(now, place, kind).edit() instanceof Revoice waits) {
+      voice.settle(waits.line(), waits.after());
+      return edit(productionId, revision, state -> waits);
+    }
     return edit(
         productionId,
         revision,
         state -> {
-          Remedy remedy =
-              remedies.remedies(state, place).stream()
-                  .filter(r -> r.kind() == kind)
-                  .findFirst()
-                  .orElseThrow(
-                      () -> new Refused("That is no way out for this shot any more; look again."));
+          Remedy remedy = offered(state, place, kind);
           if (kind == Remedy.Kind.TAKE) {
             String shot = state.film().placementAt(place).shot();
-            shots.get(productionId, Long.parseLong(shot)).pickByHand(Long.valueOf(remedy.take()));
+            picks.byHand(
+                shots.get(productionId, Long.parseLong(shot)), Long.parseLong(remedy.take()));
           }
           return remedy.edit();
         });
+  }
+
+  private Remedy offered(FilmState state, int place, Remedy.Kind kind) {
+    return Stream.concat(
+            remedies.remedies(state, place).stream(), apart.remedies(state, place).stream())
+        .filter(r -> r.kind() == kind)
+        .findFirst()
+        .orElseThrow(() -> new Refused("That is no way out for this shot any more; look again."));
   }
 
   /** Puts a take where the film has a placeholder for its shot; else nothing is changed. */
@@ -288,7 +311,7 @@ public class FilmService {
                 .map(TakeEntry::isPlaceholder)
                 .orElse(false);
     if (held) {
-      chooseTake(productionId, state.production().revision(), place, takeId);
+      showTake(productionId, state.production().revision(), place, takeId);
     }
   }
 
@@ -329,26 +352,63 @@ public class FilmService {
     Production production = productions.getLocked(change.productionId());
     if (loaded.resolve(production).film().placements().isEmpty()) {
       production.filmChanged(production.done());
+      Revoice made = change.edit();
+      history.did(
+          production.id(),
+          made.label(),
+          new Deed.LineSettled(
+              Long.parseLong(made.line()),
+              StoredEdit.Line.of(made.before()),
+              StoredEdit.Line.of(made.after())));
     } else {
       edit(production.id(), production.revision(), state -> change.edit());
     }
   }
 
-  private FilmState step(
-      long productionId,
-      long revision,
-      Function<EditLog, Optional<Edit>> made,
-      UnaryOperator<EditLog> step) {
-    Production production = productions.getLocked(productionId);
-    if (production.revision() != revision) {
-      throw StaleRevision.of("film");
+  /** Shows the take that a person picked wherever the film shows its shot. */
+  @Transactional
+  public void followPick(PickChosen pick) {
+    Production production = productions.getLocked(pick.productionId());
+    FilmState now = loaded.resolve(production);
+    String shot = Long.toString(pick.shotId());
+    Take take = now.takes().get(Long.toString(pick.takeId()));
+    List<String> ids =
+        now.film().placements().stream()
+            .filter(p -> p.shot().equals(shot) && take != null && !p.take().equals(take.id()))
+            .map(Placement::id)
+            .toList();
+    if (!ids.isEmpty()) {
+      edit(
+          production.id(),
+          production.revision(),
+          state ->
+              Compound.each(
+                  state.resolved(),
+                  ids,
+                  (film, id) -> Sources.choose(film, id, take, state.framingOf(take))));
     }
+  }
+
+  /** Takes the last edit back. */
+  void undo(long productionId) {
+    step(productionId, EditLog::toUndo, EditLog::undo);
+  }
+
+  /** Does the last edit taken back again. */
+  void redo(long productionId) {
+    step(productionId, EditLog::toRedo, EditLog::redo);
+  }
+
+  private void step(
+      long productionId, Function<EditLog, Optional<Edit>> made, UnaryOperator<EditLog> step) {
+    Production production = productions.getLocked(productionId);
     FilmState now = loaded.resolve(production);
     EditLog log = step.apply(now.log());
     if (made.apply(now.log()).orElse(null) instanceof Revoice voiced) {
       voice.settle(voiced.line(), voiced.after());
-      return loaded.changed(loaded.resolve(production, log));
+      loaded.changed(loaded.resolve(production, log));
+    } else {
+      loaded.changed(now.with(log));
     }
-    return loaded.changed(now.with(log));
   }
 }

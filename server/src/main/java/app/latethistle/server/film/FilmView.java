@@ -15,18 +15,17 @@ import java.util.List;
  * A film as the Score shows it.
  *
  * @param revision to be sent with the next change
- * @param undo what undo would take back, or ""
  * @param length in frames
  * @param songStart seconds of the song before the film's first frame
+ * @param pace how quickly parts of it are to move as drawn, where it has no music
  * @param fade frames over which the end fades
  */
 record FilmView(
     long revision,
-    String undo,
-    String redo,
     long length,
     double songStart,
     long fade,
+    List<Double> pace,
     List<PlacedView> shots,
     List<JointView> joints,
     List<OverlayView> overlays,

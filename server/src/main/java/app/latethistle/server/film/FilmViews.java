@@ -44,11 +44,13 @@ class FilmViews {
   private final CutRequests cuts;
   private final Shots shots;
   private final RemedyWords remedies;
+  private final SpokenApart apart;
 
-  FilmViews(CutRequests cuts, Shots shots, RemedyWords remedies) {
+  FilmViews(CutRequests cuts, Shots shots, RemedyWords remedies, SpokenApart apart) {
     this.cuts = cuts;
     this.shots = shots;
     this.remedies = remedies;
+    this.apart = apart;
   }
 
   /** A production's shots by id. */
@@ -74,17 +76,16 @@ class FilmViews {
     }
     return new FilmView(
         state.production().revision(),
-        state.log().undoLabel(),
-        state.log().redoLabel(),
         state.cutting().length(),
         Samples.toSeconds(film.music().start()),
         film.finish().end().frames(),
+        state.production().pace(),
         placed,
         joints,
         overlays(state, shots),
         sounds(state, shots),
         markers(state),
-        state.cutting().problems().stream().map(p -> problem(state, p, placed)).toList(),
+        problems(state, placed),
         cuts.outside(state).stream()
             .map(s -> new OutsideView(s.id(), s.label(), s.title(), s.pickId()))
             .toList(),
@@ -253,6 +254,15 @@ class FilmViews {
     return new JointView(frame, TieKind.FREE, -1, 0, false, 0, 0, "", -1, null, reason, reach);
   }
 
+  /** What there is to look at, in the order of the cut. */
+  private List<ProblemView> problems(FilmState state, List<PlacedView> placed) {
+    List<ProblemView> all = new ArrayList<>();
+    state.cutting().problems().forEach(p -> all.add(problem(state, p, placed)));
+    all.addAll(apart.of(state, placed));
+    all.sort(Comparator.comparingInt(ProblemView::place));
+    return all;
+  }
+
   private ProblemView problem(FilmState state, Cutting.Problem p, List<PlacedView> placed) {
     String label = placed.get(p.place()).label();
     String shot = "Shot " + label;
@@ -273,6 +283,7 @@ class FilmViews {
               "The voice goes on "
                   + p.frames()
                   + " f after the film's end: start its last line sooner";
+          case LINE_APART -> throw new IllegalStateException("Told by SpokenApart.");
           case NOT_PLACED ->
               "Something over or beside the cut has no place in the film any more: tie it anew or take it out";
           case TAKE_MISSING -> shot + " has lost its take: black is shown";

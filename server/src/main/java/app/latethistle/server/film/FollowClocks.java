@@ -1,10 +1,11 @@
 package app.latethistle.server.film;
 
 import app.latethistle.server.material.GridChanged;
+import app.latethistle.server.material.PickChosen;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
-/** Keeps a film's cuts where they are heard when beats are put right or the voice is another. */
+/** Keeps a film with what is decided elsewhere: beats put right, another voice, another pick. */
 @Component
 class FollowClocks {
   private final FilmService films;
@@ -21,5 +22,10 @@ class FollowClocks {
   @EventListener
   void changed(VoiceChanged change) {
     films.followVoice(change);
+  }
+
+  @EventListener
+  void chosen(PickChosen pick) {
+    films.followPick(pick);
   }
 }

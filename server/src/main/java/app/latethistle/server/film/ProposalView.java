@@ -4,9 +4,11 @@ import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Tie;
+import app.latethistle.core.plan.CutPlan;
 import app.latethistle.core.plan.Pace;
 import app.latethistle.core.plan.Term;
 import app.latethistle.server.material.Shot;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +16,7 @@ import java.util.Map;
 /**
  * A film as it would be at a pace.
  *
+ * @param like the proposal before it whose cuts it nearly has, where there is no other way
  * @param length in frames
  * @param terms what each term of the planner's objective came to
  * @param cost what they came to together; smaller is better
@@ -27,6 +30,7 @@ import java.util.Map;
  */
 record ProposalView(
     Pace pace,
+    @Schema(nullable = true) Pace like,
     long length,
     Map<Term, Double> terms,
     double cost,
@@ -45,6 +49,7 @@ record ProposalView(
   static ProposalView of(FilmService.Proposal proposal, FilmState now, Map<Long, Shot> shots) {
     FilmState state = proposal.state();
     Film film = state.film();
+    CutPlan plan = proposal.plan().plan();
     int downbeats = 0;
     int beats = 0;
     int words = 0;
@@ -74,11 +79,12 @@ record ProposalView(
               state.cutting().rangeOf(i).end()));
     }
     return new ProposalView(
-        proposal.pace(),
+        proposal.plan().pace(),
+        proposal.plan().like().orElse(null),
         state.cutting().length(),
-        proposal.plan().terms(),
-        proposal.plan().cost(),
-        proposal.plan().bound(),
+        plan.terms(),
+        plan.cost(),
+        plan.bound(),
         downbeats,
         beats,
         words,
@@ -87,7 +93,7 @@ record ProposalView(
                 .filter(p -> p.kind() == Cutting.Kind.INSIDE_WORD)
                 .count(),
         moved,
-        proposal.plan().leftOut().stream().map(shot -> label(shots, shot)).toList(),
+        plan.leftOut().stream().map(shot -> label(shots, shot)).toList(),
         placed);
   }
 

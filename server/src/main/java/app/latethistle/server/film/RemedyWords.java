@@ -64,6 +64,7 @@ class RemedyWords {
       case BACK_AND_FORTH -> "Back and forth";
       case END_SOONER -> "End it sooner";
       case FILL -> "Fill with take " + number(r.take(), others);
+      case WAIT, CUT_SOONER, CARRY -> throw new IllegalStateException("Told by SpokenApart.");
     };
   }
 
@@ -94,6 +95,7 @@ class RemedyWords {
                   + "; the cut is free"
               : "the film is " + r.frames() + " f shorter";
       case FILL -> "a cut inside the shot, " + r.frames() + " f in";
+      case WAIT, CUT_SOONER, CARRY -> throw new IllegalStateException("Told by SpokenApart.");
     };
   }
 }

@@ -14,6 +14,9 @@ public interface Voice {
    */
   Map<Long, Integer> linesOfShots(long productionId);
 
+  /** What has a line start with a shot; the shot is in the story. */
+  Revoice startingWith(String line, String shot);
+
   /** Settles a line anew, as undo asks; a reading that is gone is not taken up again. */
   void settle(String line, Revoice.Settled settled);
 }

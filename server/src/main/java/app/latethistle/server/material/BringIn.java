@@ -4,14 +4,17 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.music.BeatTracker;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.take.Gathering;
+import app.latethistle.core.take.PictureShape;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Probe;
 import app.latethistle.media.RefusedMedia;
+import app.latethistle.media.StillPicture;
 import app.latethistle.server.jobs.Job;
 import app.latethistle.server.jobs.Jobs;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
@@ -65,7 +68,18 @@ public class BringIn {
     this.transaction = transaction;
   }
 
-  /** What became of a file. */
+  /**
+   * What became of a file.
+   *
+   * @param says what there is to say of that, in a sentence, or ""
+   */
+  public record Arrived(Became became, String says) {
+    static Arrived as(Became became) {
+      return new Arrived(became, "");
+    }
+  }
+
+  /** What a file is now. */
   public enum Became {
     TAKE,
     SONG,
@@ -81,13 +95,13 @@ public class BringIn {
    *
    * @throws RefusedMedia if it cannot be used; the refusal is also kept with the production
    */
-  public Became bringInTo(long productionId, long shotId, String path, InputStream bytes)
+  public Arrived bringInTo(long productionId, long shotId, String path, InputStream bytes)
       throws IOException {
     return bringIn(productionId, path, bytes, shotId, null);
   }
 
   /** Brings in what a service made for a shot. */
-  public Became bringMade(
+  public Arrived bringMade(
       long productionId, long shotId, String name, InputStream bytes, Origin origin)
       throws IOException {
     return bringIn(productionId, name, bytes, shotId, origin);
@@ -99,21 +113,24 @@ public class BringIn {
    * @param path its name, perhaps with folders before it
    * @throws RefusedMedia if it cannot be used; the refusal is also kept with the production
    */
-  public Became bringIn(long productionId, String path, InputStream bytes) throws IOException {
+  public Arrived bringIn(long productionId, String path, InputStream bytes) throws IOException {
     return bringIn(productionId, path, bytes, null, null);
   }
 
-  private Became bringIn(
+  private Arrived bringIn(
       long productionId, String path, InputStream bytes, Long shotId, Origin origin)
       throws IOException {
     String name = path.substring(path.lastIndexOf('/') + 1);
     Probed probed = probe(productionId, name, bytes);
-    return transaction.execute(
-        status -> enter(productionId, name, probed.stored(), probed.facts(), shotId, origin));
+    return transaction.execute(status -> enter(productionId, name, probed, shotId, origin));
   }
 
-  /** A file in the store and what it holds. */
-  private record Probed(ContentStore.Stored stored, MediaFacts facts) {}
+  /**
+   * A file in the store and what it holds.
+   *
+   * @param says what was done to it on the way in, or ""
+   */
+  private record Probed(ContentStore.Stored stored, MediaFacts facts, String says) {}
 
   /**
    * Brings in a file that is used for its sound alone.
@@ -136,7 +153,7 @@ public class BringIn {
     productions.get(productionId);
     ContentStore.Stored stored = store.put(bytes);
     try {
-      return new Probed(stored, facts(stored));
+      return workable(new Probed(stored, facts(stored), ""));
     } catch (RefusedMedia e) {
       if (stored.isNew()) {
         store.remove(stored.hash());
@@ -145,6 +162,26 @@ public class BringIn {
           status -> refusals.save(new Refusal(productionId, name, e.getMessage())));
       throw e;
     }
+  }
+
+  /** A large still is kept at a size that can be worked with. */
+  private Probed workable(Probed large) throws IOException {
+    if (!StillPicture.isLarge(large.facts())) {
+      return large;
+    }
+    byte[] smaller = StillPicture.reduced(large.stored().path(), large.facts());
+    ContentStore.Stored stored = store.put(new ByteArrayInputStream(smaller));
+    MediaFacts facts = facts(stored);
+    if (large.stored().isNew()) {
+      store.remove(large.stored().hash());
+    }
+    String says = "made smaller, " + size(large.facts()) + " to " + size(facts);
+    return new Probed(stored, facts, says);
+  }
+
+  private static String size(MediaFacts facts) {
+    PictureShape shape = facts.shape().orElseThrow();
+    return shape.width() + "\u00d7" + shape.height();
   }
 
   private MediaFacts facts(ContentStore.Stored stored) throws IOException {
@@ -158,35 +195,29 @@ public class BringIn {
     Probed probed = probe(productionId, name, bytes);
     transaction.executeWithoutResult(
         status -> {
-          enter(productionId, name, probed.stored(), probed.facts(), null, null);
+          enter(productionId, name, probed, null, null);
           songs.findByProductionId(productionId).stream()
               .filter(s -> s.medium().hash().equals(probed.stored().hash()))
               .forEach(s -> s.sungIn(sung));
         });
   }
 
-  private Became enter(
-      long productionId,
-      String name,
-      ContentStore.Stored stored,
-      MediaFacts facts,
-      Long shotId,
-      Origin origin) {
+  private Arrived enter(long productionId, String name, Probed probed, Long shotId, Origin origin) {
     // The lock keeps two files of one shot that arrive together from making the shot twice.
     Production production = productions.getLocked(productionId);
-    Medium medium = entered(name, stored, facts);
+    MediaFacts facts = probed.facts();
+    Medium medium = entered(name, probed.stored(), facts);
     if (facts.kind() == MediaFacts.Kind.SOUND) {
       return enterSong(production, name, medium);
     }
-    boolean known =
+    Optional<TakeEntry> known =
         takes.findByProductionId(productionId).stream()
-            .anyMatch(
-                t ->
-                    t.medium().hash().equals(medium.hash())
-                        && t.state() != State.REFUSED
-                        && !t.isPlaceholder());
-    if (known) {
-      return Became.KNOWN;
+            .filter(t -> t.medium().hash().equals(medium.hash()))
+            .filter(t -> t.state() != State.REFUSED && !t.isPlaceholder())
+            .findFirst();
+    if (known.isPresent()) {
+      Shot where = shots.get(productionId, known.get().shotId());
+      return new Arrived(Became.KNOWN, "as take " + known.get().number() + " of " + where.called());
     }
     Gathering.Clip clip = Gathering.Clip.of(name);
     Shot shot =
@@ -198,10 +229,13 @@ public class BringIn {
     if (origin != null) {
       take.madeBy(origin);
     }
+    if (!probed.says().isEmpty()) {
+      take.note(Character.toUpperCase(probed.says().charAt(0)) + probed.says().substring(1) + ".");
+    }
     takes.save(take);
     picks.refresh(shot);
     jobs.enqueue(prepareTake, take.id());
-    return Became.TAKE;
+    return new Arrived(Became.TAKE, probed.says());
   }
 
   private Medium entered(String name, ContentStore.Stored stored, MediaFacts facts) {
@@ -221,10 +255,12 @@ public class BringIn {
         + 1;
   }
 
-  private Became enterSong(Production production, String name, Medium medium) {
+  private Arrived enterSong(Production production, String name, Medium medium) {
     List<Song> existing = songs.findByProductionId(production.id());
-    if (existing.stream().anyMatch(s -> s.medium().hash().equals(medium.hash()))) {
-      return Became.KNOWN;
+    for (Song song : existing) {
+      if (song.medium().hash().equals(medium.hash())) {
+        return new Arrived(Became.KNOWN, "as the song " + song.title());
+      }
     }
     double seconds = medium.facts().seconds();
     if (seconds < BeatTracker.SHORTEST_SONG) {
@@ -241,7 +277,7 @@ public class BringIn {
       production.chooseSong(song.id());
     }
     jobs.enqueue(listenToSong, song.id());
-    return Became.SONG;
+    return Arrived.as(Became.SONG);
   }
 
   /** A file's name as a title; a name of signs alone is none. */

@@ -18,13 +18,14 @@ import app.latethistle.core.music.SongCorrection;
 import app.latethistle.core.music.TapBeats;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.MidiTempoMap;
+import app.latethistle.server.history.History;
 import app.latethistle.server.production.Productions;
+import app.latethistle.server.stored.Deed;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.Consumer;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
@@ -42,11 +43,14 @@ import org.springframework.web.bind.annotation.RestController;
 public class CorrectionController {
   private final Productions productions;
   private final Songs songs;
+  private final History history;
   private final ApplicationEventPublisher events;
 
-  CorrectionController(Productions productions, Songs songs, ApplicationEventPublisher events) {
+  CorrectionController(
+      Productions productions, Songs songs, History history, ApplicationEventPublisher events) {
     this.productions = productions;
     this.songs = songs;
+    this.history = history;
     this.events = events;
   }
 
@@ -104,14 +108,7 @@ public class CorrectionController {
       @PathVariable long productionId,
       @PathVariable long songId,
       @RequestBody CorrectionAsked wrong) {
-    SongCorrection correction = wrong.correction();
-    change(
-        productionId,
-        songId,
-        song -> {
-          requireRoom(correction, song.grid());
-          song.correct(correction);
-        });
+    change(productionId, songId, wrong.correction());
   }
 
   private static void requireRoom(SongCorrection correction, BeatGrid grid) {
@@ -135,7 +132,7 @@ public class CorrectionController {
       @PathVariable long productionId, @PathVariable long songId, HttpServletRequest request)
       throws IOException {
     MidiTempoMap map = MidiTempoMap.read(request.getInputStream());
-    change(productionId, songId, song -> song.correct(within(map, song)));
+    change(productionId, songId, within(map, songs.get(productionId, songId)));
   }
 
   /** What of a tempo map lies within a song, counted in the bars it mostly has. */
@@ -149,27 +146,15 @@ public class CorrectionController {
         beats.stream().map(Samples::ofSeconds).toList(), perBar, first % perBar);
   }
 
-  @PostMapping("/undo")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  @Transactional
-  public void undo(@PathVariable long productionId, @PathVariable long songId) {
-    change(productionId, songId, song -> song.step(-1));
-  }
-
-  @PostMapping("/redo")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
-  @Transactional
-  public void redo(@PathVariable long productionId, @PathVariable long songId) {
-    change(productionId, songId, song -> song.step(1));
-  }
-
-  private void change(long productionId, long songId, Consumer<Song> change) {
+  private void change(long productionId, long songId, SongCorrection correction) {
     productions.getLocked(productionId);
     Song song = songs.get(productionId, songId);
     song.requireListenedTo();
     BeatGrid before = song.grid();
-    change.accept(song);
+    requireRoom(correction, before);
+    song.correct(correction);
     songs.flush();
+    history.did(productionId, correction.label(), new Deed.BeatsCorrected(songId));
     events.publishEvent(new GridChanged(productionId, songId, before, song.grid()));
   }
 }

@@ -6,8 +6,10 @@ import app.latethistle.core.story.StoryShot;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.ShotNumbers;
 import app.latethistle.media.ContentStore;
+import app.latethistle.server.history.History;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
+import app.latethistle.server.stored.Deed;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
@@ -41,6 +43,8 @@ class MaterialController {
   private final Refusals refusals;
   private final WantedShots wantedShots;
   private final ContentStore store;
+  private final Picks picks;
+  private final History history;
 
   MaterialController(
       BringIn bringIn,
@@ -49,7 +53,9 @@ class MaterialController {
       Takes takes,
       Refusals refusals,
       WantedShots wantedShots,
-      ContentStore store) {
+      ContentStore store,
+      Picks picks,
+      History history) {
     this.bringIn = bringIn;
     this.productions = productions;
     this.shots = shots;
@@ -57,9 +63,9 @@ class MaterialController {
     this.refusals = refusals;
     this.wantedShots = wantedShots;
     this.store = store;
+    this.picks = picks;
+    this.history = history;
   }
-
-  record Arrival(BringIn.Became became) {}
 
   record ShotView(
       long id,
@@ -87,7 +93,7 @@ class MaterialController {
 
   /** Brings one file in, under its shot by name or under the one given; its bytes are the body. */
   @PostMapping("/files")
-  Arrival file(
+  BringIn.Arrived file(
       @PathVariable long productionId,
       @RequestParam String name,
       @RequestParam(required = false) Long shot,
@@ -95,10 +101,9 @@ class MaterialController {
       throws IOException {
     store.requireRoom(name, request.getContentLengthLong());
     InputStream bytes = request.getInputStream();
-    return new Arrival(
-        shot == null
-            ? bringIn.bringIn(productionId, name, bytes)
-            : bringIn.bringInTo(productionId, shot, name, bytes));
+    return shot == null
+        ? bringIn.bringIn(productionId, name, bytes)
+        : bringIn.bringInTo(productionId, shot, name, bytes);
   }
 
   @GetMapping("/material")
@@ -139,7 +144,12 @@ class MaterialController {
               story == null ? List.of() : story.who(),
               its.stream().map(take -> TakeView.of(take, production, story)).toList()));
     }
-    ShotNumbers numbers = ShotNumbers.of(claims);
+    List<String> planned =
+        views.stream()
+            .filter(v -> v.storyShot() != null)
+            .map(v -> ShotNumbers.name(v.scene(), v.number()))
+            .toList();
+    ShotNumbers numbers = ShotNumbers.of(claims, planned);
     return new MaterialView(
         views,
         numbers.missing(),
@@ -158,9 +168,13 @@ class MaterialController {
   @Transactional
   public void change(
       @PathVariable long productionId, @PathVariable long shotId, @RequestBody ShotSettled change) {
+    productions.getLocked(productionId);
     Shot shot = shots.get(productionId, shotId);
     if (change.title() != null) {
+      String before = shot.title();
       shot.rename(change.title().strip());
+      history.did(
+          productionId, "name " + shot.called(), new Deed.ShotNamed(shotId, before, shot.title()));
     }
     if (change.pick() != null) {
       TakeEntry take = takes.get(productionId, change.pick());
@@ -168,7 +182,7 @@ class MaterialController {
         throw new Refused(
             "Take " + take.number() + " cannot be the pick of shot " + shot.label() + ".");
       }
-      shot.pickByHand(take.id());
+      picks.choose(shot, take);
     }
   }
 

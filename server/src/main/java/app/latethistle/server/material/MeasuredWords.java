@@ -10,13 +10,23 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Collectors;
 
 /** Measured facts as the page shows them: in seconds, and what is wrong in words. */
-final class MeasuredWords {
+public final class MeasuredWords {
   private static final int MOTION = 24;
 
   /** Below this a picture is soft; found on the scene painter's soft and sharp clips. */
   private static final double SOFT = 0.5;
+
+  /**
+   * A clip with so many jumps is one that a hand shook, not one whose pictures fail: common
+   * practice, no source. Generated clips jump once or twice.
+   */
+  private static final int SHAKY = 4;
+
+  /** Fewer pictures a second than this look coarse in a film of 24. */
+  private static final double COARSE = 20;
 
   private MeasuredWords() {}
 
@@ -64,23 +74,20 @@ final class MeasuredWords {
     return Arrays.stream(out).mapToObj(m -> m / greatest).toList();
   }
 
+  /** What is wrong, the gravest first. */
   private static List<String> troubles(
       TakeFacts f, MoveVerdict verdict, PictureShape shape, PictureShape film) {
-    List<String> said = new ArrayList<>();
-    double rate = f.rate();
-    if (verdict != null && verdict.match() != MoveVerdict.Match.AS_ASKED) {
-      said.add(
-          verdict.match() == MoveVerdict.Match.WEAK
-              ? "hardly moves: " + verdict.inWords()
-              : verdict.inWords());
+    List<String> said = new ArrayList<>(faults(f));
+    MoveVerdict.Match match = verdict == null ? MoveVerdict.Match.AS_ASKED : verdict.match();
+    if (match == MoveVerdict.Match.OTHER) {
+      said.add(verdict.inWords());
     }
-    f.jumps().forEach(j -> said.add(String.format(Locale.ROOT, "jumps at %.1f s", j / rate)));
-    f.warps().forEach(w -> said.add(span("warps", w, rate)));
-    f.frozen().forEach(s -> said.add(span("frozen", s, rate)));
-    f.black().forEach(s -> said.add(span("black", s, rate)));
-    f.flicker().forEach(s -> said.add(span("flickers", s, rate)));
-    if (f.frames() > 1 && f.realRate() < 0.85 * rate) {
-      said.add(String.format(Locale.ROOT, "%.0f pictures a second in %.0f", f.realRate(), rate));
+    String rate = String.format(Locale.ROOT, "%.0f pictures a second", f.realRate());
+    boolean coarse = f.frames() > 1 && f.realRate() < 0.85 * f.rate();
+    if (isShaky(f)) {
+      said.add("shaky" + (coarse || f.rate() < COARSE ? ", " + rate : ""));
+    } else if (coarse) {
+      said.add(rate + String.format(Locale.ROOT, " in %.0f", f.rate()));
     }
     if (f.sharpness() < SOFT) {
       said.add("soft");
@@ -88,10 +95,43 @@ final class MeasuredWords {
     if (!f.marks().isEmpty()) {
       said.add("mark in the corner");
     }
+    if (match == MoveVerdict.Match.WEAK) {
+      said.add("hardly moves: " + verdict.inWords());
+    }
     if (Fit.lossWhenFilled(shape, film) >= Fit.FILL_LOSS) {
       said.add("other shape than the film");
     }
     return said;
+  }
+
+  /** What of it cannot be shown, the gravest first. */
+  public static List<String> faults(TakeFacts f) {
+    List<String> said = new ArrayList<>();
+    double rate = f.rate();
+    add(said, "black", f.black(), rate);
+    add(said, "frozen", f.frozen(), rate);
+    if (!f.jumps().isEmpty() && !isShaky(f)) {
+      said.add(
+          "jumps at "
+              + f.jumps().stream()
+                  .map(j -> String.format(Locale.ROOT, "%.1f", j / rate))
+                  .collect(Collectors.joining(", "))
+              + " s");
+    }
+    add(said, "warps", f.warps(), rate);
+    add(said, "flickers", f.flicker(), rate);
+    return said;
+  }
+
+  private static boolean isShaky(TakeFacts f) {
+    return f.jumps().size() >= SHAKY;
+  }
+
+  private static void add(List<String> said, String what, List<FrameRange> spans, double rate) {
+    if (!spans.isEmpty()) {
+      String more = spans.size() > 1 ? " and " + (spans.size() - 1) + " more times" : "";
+      said.add(span(what, spans.get(0), rate) + more.replace("1 more times", "once more"));
+    }
   }
 
   private static String span(String what, FrameRange span, double rate) {

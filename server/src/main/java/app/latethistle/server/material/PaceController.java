@@ -1,6 +1,10 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.Refused;
+import app.latethistle.server.history.History;
+import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
+import app.latethistle.server.stored.Deed;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
@@ -10,15 +14,23 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Keeps how quickly the sections of a song are to move when a film is cut to it. */
+/**
+ * Keeps how quickly the sections of a song are to move when a film is cut to it, or parts of a film
+ * without music.
+ */
 @RestController
 public class PaceController {
+  /** Into so many equally long parts a film without music is parted for its pace. */
+  private static final int PARTS = 8;
+
   private final Productions productions;
   private final Songs songs;
+  private final History history;
 
-  PaceController(Productions productions, Songs songs) {
+  PaceController(Productions productions, Songs songs, History history) {
     this.productions = productions;
     this.songs = songs;
+    this.history = history;
   }
 
   /** For each section 0.25 to 4 times the film's mean; none to follow the song's energy. */
@@ -32,6 +44,30 @@ public class PaceController {
     productions.getLocked(productionId);
     Song song = songs.get(productionId, songId);
     song.requireListenedTo();
+    List<Double> before = song.drawn();
     song.draw(drawn.speeds());
+    if (!before.equals(drawn.speeds())) {
+      history.did(
+          productionId,
+          drawn.speeds().isEmpty() ? "follow the song's pace" : "draw the pace",
+          new Deed.PaceDrawn(songId, before, drawn.speeds()));
+    }
+  }
+
+  /** The same for eight equally long parts of a film without music. */
+  @PutMapping("/api/productions/{productionId}/pace")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Transactional
+  public void drawFreely(@PathVariable long productionId, @RequestBody DrawnPace drawn) {
+    Production production = productions.getLocked(productionId);
+    Song.requireSpeeds(drawn.speeds());
+    if (!drawn.speeds().isEmpty() && drawn.speeds().size() != PARTS) {
+      throw new Refused("A film without music is paced in " + PARTS + " parts; draw all of them.");
+    }
+    List<Double> before = production.pace();
+    production.draw(drawn.speeds());
+    if (!before.equals(drawn.speeds())) {
+      history.did(productionId, "draw the pace", new Deed.PaceDrawn(null, before, drawn.speeds()));
+    }
   }
 }

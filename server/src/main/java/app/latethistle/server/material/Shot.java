@@ -3,6 +3,7 @@ package app.latethistle.server.material;
 import app.latethistle.core.story.Story;
 import app.latethistle.core.story.StoryShot;
 import app.latethistle.core.take.Gathering;
+import app.latethistle.server.stored.Deed;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -92,6 +93,21 @@ public class Shot {
     title = newTitle;
   }
 
+  /** The pick, and whether a person chose it. */
+  Deed.Pick pick() {
+    return new Deed.Pick(pickId, pickedByHand);
+  }
+
+  void pick(Deed.Pick pick) {
+    pickId = pick.take();
+    pickedByHand = pick.byHand();
+  }
+
+  /** What it is called in a sentence: "shot 080", or by its title where it has no number. */
+  public String called() {
+    return label().isEmpty() ? "“" + title + "”" : "shot " + label();
+  }
+
   /** Whether a person chose the pick, so that it stays when other takes come in. */
   boolean isPickedByHand() {
     return pickedByHand;
@@ -104,7 +120,7 @@ public class Shot {
   }
 
   /** Makes a take the pick because a person says so. */
-  public void pickByHand(Long takeId) {
+  void pickByHand(Long takeId) {
     pickId = takeId;
     pickedByHand = true;
   }

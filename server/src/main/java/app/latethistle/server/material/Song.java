@@ -55,6 +55,7 @@ public class Song {
   private byte[] peaks;
 
   private Double loudness;
+  private double listened;
 
   @Column(columnDefinition = "text")
   private String corrections = "[]";
@@ -139,6 +140,16 @@ public class Song {
     return drawn.size() == sections().size() ? drawn : List.of();
   }
 
+  /** The pace as it is kept, whether or not the sections are still the ones it was drawn for. */
+  List<Double> drawn() {
+    return StoredSong.readPace(pace);
+  }
+
+  /** Puts back a pace that was kept before. */
+  void drawAgain(List<Double> speeds) {
+    pace = StoredSong.writePace(speeds);
+  }
+
   /**
    * Keeps how quickly each section is to move; nothing for none.
    *
@@ -149,13 +160,20 @@ public class Song {
       throw new Refused(
           title + " has " + sections().size() + " sections now; draw the pace again.");
     }
+    requireSpeeds(speeds);
+    pace = StoredSong.writePace(speeds);
+  }
+
+  /**
+   * @throws IllegalArgumentException if a speed is not 0.25 to 4
+   */
+  static void requireSpeeds(List<Double> speeds) {
     for (double speed : speeds) {
       if (!(speed >= SLOWEST && speed <= QUICKEST)) {
         throw new Refused(
-            "A section moves 0.25 to 4 times as quickly as the film, not " + speed + ".");
+            "A part moves 0.25 to 4 times as quickly as the film, not " + speed + ".");
       }
     }
-    pace = StoredSong.writePace(speeds);
   }
 
   /** How loud it is as a whole, in LUFS; null if it was not measured. */
@@ -190,17 +208,6 @@ public class Song {
     sung = StoredSong.writeSung(told);
   }
 
-  /** What undo takes back: a correction's label, or "". */
-  public String undo() {
-    return corrected == 0 ? "" : corrections().get(corrected - 1).label();
-  }
-
-  /** What redo makes again: a correction's label, or "". */
-  public String redo() {
-    List<SongCorrection> all = corrections();
-    return corrected == all.size() ? "" : all.get(corrected).label();
-  }
-
   /** Changes whenever the corrections in force do. */
   public long correctionsMark() {
     return 31L * corrections.hashCode() + corrected;
@@ -216,12 +223,7 @@ public class Song {
 
   /** Takes the last correction back, or makes one again. */
   void step(int by) {
-    int to = corrected + by;
-    if (to < 0 || to > corrections().size()) {
-      throw new Refused(
-          by < 0 ? "There is no correction to take back." : "There is none to make again.");
-    }
-    corrected = to;
+    corrected += by;
   }
 
   /** Peak and body of the waveform, half of the bytes each. */
@@ -247,6 +249,27 @@ public class Song {
     state = State.READY;
   }
 
+  /** How much of listening to it is done, 0 to 1. */
+  public double listened() {
+    return listened;
+  }
+
+  void listened(double share) {
+    listened = Math.max(0, Math.min(1, share));
+  }
+
+  /**
+   * Has it not be listened to any more.
+   *
+   * @throws IllegalArgumentException if nobody listens to it
+   */
+  void stop() {
+    if (state != State.PREPARING) {
+      throw new Refused(title + " is not being listened to.");
+    }
+    refuse("Stopped before it was heard to its end.");
+  }
+
   /**
    * Lets it be listened to once more.
    *
@@ -257,6 +280,7 @@ public class Song {
       throw new Refused(title + " was not refused.");
     }
     state = State.PREPARING;
+    listened = 0;
     reason = null;
   }
 

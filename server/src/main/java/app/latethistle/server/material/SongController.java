@@ -7,10 +7,12 @@ import app.latethistle.core.music.Section;
 import app.latethistle.core.plan.Pace;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.ContentStore;
+import app.latethistle.server.history.History;
 import app.latethistle.server.jobs.Job;
 import app.latethistle.server.jobs.Jobs;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
+import app.latethistle.server.stored.Deed;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.Base64;
 import java.util.Comparator;
@@ -38,6 +40,7 @@ class SongController {
   private final Productions productions;
   private final Songs songs;
   private final ContentStore store;
+  private final History history;
   private final Jobs jobs;
   private final Job listenToSong;
 
@@ -45,11 +48,13 @@ class SongController {
       Productions productions,
       Songs songs,
       ContentStore store,
+      History history,
       Jobs jobs,
       @Qualifier("listen-to-song") Job listenToSong) {
     this.productions = productions;
     this.songs = songs;
     this.store = store;
+    this.history = history;
     this.jobs = jobs;
     this.listenToSong = listenToSong;
   }
@@ -57,6 +62,7 @@ class SongController {
   /**
    * A song.
    *
+   * @param listened how much of listening to it is done, 0 to 1
    * @param loudness in LUFS, null if it is not known
    * @param beats when each beat falls in the song, in seconds
    * @param other a way to count that fits nearly as well, if that is in doubt
@@ -69,6 +75,7 @@ class SongController {
       boolean chosen,
       State state,
       @Schema(nullable = true) String reason,
+      double listened,
       double seconds,
       @Schema(nullable = true) Double loudness,
       double bpm,
@@ -78,8 +85,6 @@ class SongController {
       @Schema(nullable = true) OtherReading other,
       List<Double> beats,
       List<Float> sureness,
-      String undo,
-      String redo,
       List<SectionView> sections,
       List<MomentView> moments,
       List<SungView> sung,
@@ -122,6 +127,7 @@ class SongController {
         chosen,
         song.state(),
         song.reason(),
+        song.listened(),
         song.medium().facts().seconds(),
         song.loudness(),
         grid.bpm(),
@@ -131,8 +137,6 @@ class SongController {
         grid.other().orElse(null),
         IntStream.range(0, grid.size()).mapToObj(i -> Samples.toSeconds(grid.sampleOf(i))).toList(),
         IntStream.range(0, grid.size()).mapToObj(grid::sureness).toList(),
-        song.undo(),
-        song.redo(),
         song.sections().stream().map(s -> view(s, grid)).toList(),
         song.moments().stream()
             .map(m -> new MomentView(Samples.toSeconds(m.at()), m.kind()))
@@ -161,8 +165,13 @@ class SongController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
   public void choose(@PathVariable long productionId, @PathVariable long songId) {
-    songs.get(productionId, songId);
-    productions.getLocked(productionId).chooseSong(songId);
+    Production production = productions.getLocked(productionId);
+    Song song = songs.get(productionId, songId);
+    Long before = production.songId();
+    if (!song.id().equals(before)) {
+      production.chooseSong(songId);
+      history.did(productionId, "choose " + song.title(), new Deed.SongChosen(before, songId));
+    }
   }
 
   @GetMapping("/{songId}/peaks")
@@ -194,6 +203,14 @@ class SongController {
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType(type))
         .body(new FileSystemResource(store.path(medium.hash())));
+  }
+
+  /** Stops listening to a song; it can be listened to again. */
+  @PostMapping("/{songId}/stop")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Transactional
+  public void stop(@PathVariable long productionId, @PathVariable long songId) {
+    songs.get(productionId, songId).stop();
   }
 
   /** Listens once more to a song that could not be listened to. */

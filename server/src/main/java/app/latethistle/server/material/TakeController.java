@@ -2,15 +2,14 @@ package app.latethistle.server.material;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.take.Fault;
-import app.latethistle.core.take.Gathering;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.server.config.Missing;
 import app.latethistle.server.jobs.Job;
 import app.latethistle.server.jobs.Jobs;
 import app.latethistle.server.production.Productions;
+import app.latethistle.server.stored.Deed;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
-import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.http.CacheControl;
@@ -36,6 +35,7 @@ class TakeController {
   private final Shots shots;
   private final Takes takes;
   private final Picks picks;
+  private final TakeSteps takeSteps;
   private final Pictures pictures;
   private final Jobs jobs;
   private final Job prepareTake;
@@ -45,6 +45,7 @@ class TakeController {
       Shots shots,
       Takes takes,
       Picks picks,
+      TakeSteps takeSteps,
       Pictures pictures,
       Jobs jobs,
       @Qualifier("prepare-take") Job prepareTake) {
@@ -52,6 +53,7 @@ class TakeController {
     this.shots = shots;
     this.takes = takes;
     this.picks = picks;
+    this.takeSteps = takeSteps;
     this.pictures = pictures;
     this.jobs = jobs;
     this.prepareTake = prepareTake;
@@ -59,11 +61,20 @@ class TakeController {
 
   record TakeChange(String scene, String shot, int take) {}
 
-  /** What a person says of a take; null leaves a value as it is. */
+  /**
+   * What a person says of a take; null leaves a value as it is.
+   *
+   * @param fault what is wrong with it, or is not after all
+   * @param there whether it is
+   */
   record Judgement(
       @Schema(nullable = true) Boolean rejected,
-      @Schema(nullable = true) Set<Fault> faults,
+      @Schema(nullable = true) Fault fault,
+      @Schema(nullable = true) Boolean there,
       @Schema(nullable = true) String note) {}
+
+  /** What a judgement brought with it, in a sentence, or "". */
+  record Judged(String says) {}
 
   /** Moves a take to the shot and number the person says. */
   @PatchMapping
@@ -82,28 +93,13 @@ class TakeController {
     if (change.take() < 1 || change.take() > 9999) {
       throw new Refused("Takes are numbered from 1 to 9999.");
     }
-    Gathering.ShotKey key = new Gathering.ShotKey(scene, number, "");
-    Shot old = shots.get(productionId, take.shotId());
-    Shot shot =
-        shots.findByProductionId(productionId).stream()
-            .filter(s -> s.key().equals(key))
-            .findFirst()
-            .orElseGet(() -> shots.save(new Shot(productionId, key, old.title())));
-    take.moveTo(shot, change.take());
-    takes.flush();
-    picks.refresh(shot);
-    if (takes.findByShotIdOrderByNumberAscIdAsc(old.id()).isEmpty()) {
-      shots.delete(old);
-    } else {
-      picks.refresh(old);
-    }
+    takeSteps.move(take, new Deed.Home(scene, number, change.take()));
   }
 
   /** Puts a take aside or back, and says what is wrong with it. */
   @PatchMapping("/judgement")
-  @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
-  public void judge(
+  public Judged judge(
       @PathVariable long productionId, @PathVariable long takeId, @RequestBody Judgement said) {
     productions.getLocked(productionId);
     TakeEntry take = takes.get(productionId, takeId);
@@ -111,12 +107,18 @@ class TakeController {
     if (note.length() > 1000) {
       throw new Refused("A note holds up to 1000 letters.");
     }
-    take.judge(
-        said.rejected() == null ? take.isRejected() : said.rejected(),
-        said.faults() == null ? take.faults() : said.faults(),
-        note);
-    takes.flush();
-    picks.refresh(shots.get(productionId, take.shotId()));
+    return new Judged(
+        takeSteps.judge(
+            take,
+            t -> {
+              t.note(note);
+              if (said.fault() != null && said.there() != null) {
+                t.note(said.fault(), said.there());
+              }
+              if (said.rejected() != null) {
+                t.putAside(said.rejected());
+              }
+            }));
   }
 
   /** Up to 24 pictures of a take side by side, for playing it small; 8 in a row. */

@@ -6,6 +6,7 @@ import app.latethistle.core.take.Fault;
 import app.latethistle.core.take.Take;
 import app.latethistle.media.Container;
 import app.latethistle.server.config.Reason;
+import app.latethistle.server.stored.Deed;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -18,6 +19,7 @@ import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -57,6 +59,7 @@ public class TakeEntry {
   private long seed;
   private double cost;
   private boolean rejected;
+  private boolean asideForFaults;
   private String faults = "";
   private String note = "";
 
@@ -187,10 +190,47 @@ public class TakeEntry {
     ready(frames);
   }
 
-  void judge(boolean newRejected, Set<Fault> newFaults, String newNote) {
-    rejected = newRejected;
-    faults = newFaults.stream().sorted().map(Fault::name).collect(Collectors.joining(","));
-    note = newNote;
+  /** Puts it aside or back. */
+  void putAside(boolean aside) {
+    rejected = aside;
+    asideForFaults = false;
+  }
+
+  /** Notes what is wrong with it: the first fault puts it aside, and the last taken off back. */
+  void note(Fault fault, boolean there) {
+    EnumSet<Fault> all = EnumSet.noneOf(Fault.class);
+    all.addAll(faults());
+    if (there ? !all.add(fault) : !all.remove(fault)) {
+      return;
+    }
+    if (there && all.size() == 1 && !rejected) {
+      rejected = true;
+      asideForFaults = true;
+    } else if (all.isEmpty() && asideForFaults) {
+      putAside(false);
+    }
+    faults = written(all);
+  }
+
+  void note(String words) {
+    note = words;
+  }
+
+  private static String written(Set<Fault> all) {
+    return all.stream().sorted().map(Fault::name).collect(Collectors.joining(","));
+  }
+
+  /** What a person says of it. */
+  Deed.Said said() {
+    List<String> names = faults().stream().map(Fault::name).toList();
+    return new Deed.Said(rejected, asideForFaults, names, note);
+  }
+
+  void say(Deed.Said said) {
+    rejected = said.rejected();
+    asideForFaults = said.forFaults();
+    faults = String.join(",", said.faults());
+    note = said.note();
   }
 
   void moveTo(Shot shot, int newNumber) {

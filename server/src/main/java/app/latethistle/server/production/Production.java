@@ -2,11 +2,13 @@ package app.latethistle.server.production;
 
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.server.stored.StoredSong;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.List;
 
 /** A production: what the film is to be, and where its edit log stands. */
 @Entity
@@ -25,6 +27,7 @@ public class Production {
   private Long songId;
   private long revision;
   private int done;
+  private String pace = "[]";
 
   /** Which production of the demo it is, or "". */
   private String demo = "";
@@ -98,6 +101,17 @@ public class Production {
   /** Raised with every change to the film, undo and redo included. */
   public long revision() {
     return revision;
+  }
+
+  /** How quickly parts of the film are to move where it has no music. */
+  public List<Double> pace() {
+    return StoredSong.readPace(pace);
+  }
+
+  /** Keeps how quickly equally long parts of the film are to move where it has no music. */
+  public void draw(List<Double> speeds) {
+    pace = StoredSong.writePace(speeds);
+    changedAt = Instant.now();
   }
 
   /** How many stored edits are in force. */

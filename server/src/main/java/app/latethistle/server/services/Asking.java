@@ -35,6 +35,7 @@ public class Asking {
   private final Shots shots;
   private final Takes takes;
   private final StoryService stories;
+  private final Queue queue;
 
   Asking(
       Requests requests,
@@ -43,7 +44,8 @@ public class Asking {
       Productions productions,
       Shots shots,
       Takes takes,
-      StoryService stories) {
+      StoryService stories,
+      Queue queue) {
     this.requests = requests;
     this.desk = desk;
     this.allowance = allowance;
@@ -51,6 +53,7 @@ public class Asking {
     this.shots = shots;
     this.takes = takes;
     this.stories = stories;
+    this.queue = queue;
   }
 
   /** How many requests went out, and why the others did not. */
@@ -71,7 +74,7 @@ public class Asking {
    *
    * @param credits of all requests together
    * @param left credits of the allowance
-   * @param seconds until the last is done, by the service's usual wait
+   * @param seconds until the last is done, behind what the service has still to do
    */
   public record Estimate(
       double credits, double left, ServiceProfile.Period period, double seconds) {}
@@ -87,15 +90,19 @@ public class Asking {
           shots.get(productionId, shotId).wantedIn(story).map(StoryShot::seconds).orElse(0.0);
       credits += profile.cost(profile.lengthFor(seconds), wish.pictures());
     }
-    double rounds = Math.ceil((double) wish.shots().size() / profile.atOnce());
     return new Estimate(
-        credits, allowance.left(profile), profile.period(), rounds * profile.waitSeconds());
+        credits,
+        allowance.left(profile),
+        profile.period(),
+        queue.secondsFor(Math.max(1, wish.shots().size()), profile));
   }
 
   /** What it would cost to let a take go on for longer; nothing is asked. */
   @Transactional(readOnly = true)
   public Estimate estimateExtension(long productionId, long takeId, double seconds) {
-    ServiceProfile profile = maker(takes.get(productionId, takeId));
+    TakeEntry take = takes.get(productionId, takeId);
+    ServiceProfile profile = maker(take);
+    requireExtensible(productionId, take);
     return estimate(profile, profile.cost(seconds, 0));
   }
 
@@ -108,7 +115,8 @@ public class Asking {
   }
 
   private Estimate estimate(ServiceProfile profile, double credits) {
-    return new Estimate(credits, allowance.left(profile), profile.period(), profile.waitSeconds());
+    return new Estimate(
+        credits, allowance.left(profile), profile.period(), queue.secondsFor(1, profile));
   }
 
   private static double enlarging(TakeEntry take, ServiceProfile profile) {
@@ -136,6 +144,7 @@ public class Asking {
     double left = allowance.left(profile);
     long next = wish.seed() > 0 ? wish.seed() : 1 + new SplittableRandom().nextInt(90_000);
     int pictures = stills ? wish.pictures() : 0;
+    requireSeen(productionId, wish.shots(), story);
     int count = 0;
     for (long shotId : wish.shots()) {
       Shot shot = shots.get(productionId, shotId);
@@ -179,6 +188,20 @@ public class Asking {
         + ", or raise the allowance in its profile.";
   }
 
+  /** A service cannot draw what nobody has said. */
+  private void requireSeen(long productionId, List<Long> asked, Story story) {
+    List<String> blank =
+        asked.stream()
+            .map(id -> shots.get(productionId, id))
+            .filter(shot -> wanted(story, shot).seen().isBlank())
+            .map(Shot::called)
+            .toList();
+    if (!blank.isEmpty()) {
+      throw new Refused(
+          "Nothing is said of what is seen in " + String.join(", ", blank) + "; say it in Story.");
+    }
+  }
+
   private static StoryShot wanted(Story story, Shot shot) {
     return shot.wantedIn(story)
         .orElseThrow(
@@ -199,6 +222,12 @@ public class Asking {
     if (facts.kind() != MediaFacts.Kind.CLIP || !(seconds >= 1 && seconds <= 10)) {
       throw new Refused("A clip can be made longer, by 1 to 10 seconds.");
     }
+    requireExtensible(productionId, take);
+    return again(
+        take, profile, Request.Kind.EXTEND, facts.seconds() + seconds, profile.cost(seconds, 0));
+  }
+
+  private void requireExtensible(long productionId, TakeEntry take) {
     long before =
         requests.findByProductionIdOrderById(productionId).stream()
             .filter(r -> r.kind() == Request.Kind.EXTEND && r.seed() == take.seed())
@@ -207,8 +236,6 @@ public class Asking {
     if (before >= EXTENSIONS) {
       throw new Refused("A take can be made longer three times.");
     }
-    return again(
-        take, profile, Request.Kind.EXTEND, facts.seconds() + seconds, profile.cost(seconds, 0));
   }
 
   /** Asks for a take twice as large. */
@@ -268,6 +295,21 @@ public class Asking {
     if (request.state() == Request.State.QUEUED || request.state() == Request.State.RUNNING) {
       request.end(Request.State.CANCELLED, null);
     }
+  }
+
+  /** Asks once more for all that failed, as far as the allowances reach. */
+  @Transactional
+  public Asked askAgainForFailed(long productionId) {
+    int count = 0;
+    String message = "";
+    for (Request request : requests.findByProductionIdOrderById(productionId)) {
+      if (request.state() == Request.State.FAILED) {
+        Asked asked = askAgain(productionId, request.id());
+        count += asked.count();
+        message = asked.message().isEmpty() ? message : asked.message();
+      }
+    }
+    return new Asked(count, message);
   }
 
   /** Asks once more for what failed or was cancelled. */

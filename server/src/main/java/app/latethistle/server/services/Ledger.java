@@ -8,6 +8,7 @@ import app.latethistle.core.story.StoryShot;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.material.MeasuredWords;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Shots;
 import app.latethistle.server.material.State;
@@ -19,6 +20,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -173,28 +175,27 @@ public class Ledger {
         .toList();
   }
 
-  /** Shots whose takes are all rejected, refused or faulty. */
+  /** Shots whose pick is faulty, or whose takes all are. */
   private List<Retake> retakes(long productionId, List<TakeEntry> all) {
     Story story = stories.state(productionId).story();
     List<Retake> retakes = new ArrayList<>();
     for (Shot shot : ordered(productionId)) {
-      List<TakeEntry> its =
-          all.stream()
-              .filter(t -> t.shotId().equals(shot.id()) && t.state() == State.READY)
-              .toList();
       StoryShot wanted = shot.wantedIn(story).orElse(null);
-      List<String> reasons = new ArrayList<>();
-      for (TakeEntry take : its) {
-        String why = why(take, wanted);
-        if (why.isEmpty()) {
-          reasons.clear();
-          break;
-        }
-        reasons.add("take " + take.number() + ": " + why);
-      }
-      if (!reasons.isEmpty()) {
+      Map<TakeEntry, String> why = new LinkedHashMap<>();
+      all.stream()
+          .filter(t -> t.shotId().equals(shot.id()) && t.state() == State.READY)
+          .forEach(t -> why.put(t, why(t, wanted)));
+      List<String> reasons =
+          why.entrySet().stream()
+              .filter(e -> !e.getValue().isEmpty())
+              .map(e -> name(e.getKey(), shot) + ": " + e.getValue())
+              .toList();
+      boolean pick =
+          why.entrySet().stream()
+              .anyMatch(e -> isPick(e.getKey(), shot) && !e.getValue().isEmpty());
+      if (pick || (!reasons.isEmpty() && reasons.size() == why.size())) {
         String prompt =
-            its.stream()
+            why.keySet().stream()
                 .map(TakeEntry::prompt)
                 .filter(p -> !p.isEmpty())
                 .findFirst()
@@ -205,6 +206,14 @@ public class Ledger {
     return retakes;
   }
 
+  private static boolean isPick(TakeEntry take, Shot shot) {
+    return take.id().equals(shot.pickId());
+  }
+
+  private static String name(TakeEntry take, Shot shot) {
+    return "take " + take.number() + (isPick(take, shot) ? ", the pick" : "");
+  }
+
   private static String why(TakeEntry take, StoryShot wanted) {
     List<String> why = new ArrayList<>(take.faults().stream().map(f -> f.label()).toList());
     take.measured()
@@ -212,6 +221,7 @@ public class Ledger {
         .map(f -> MoveVerdict.of(wanted.move(), f.travel()))
         .filter(v -> v.match() == MoveVerdict.Match.OTHER)
         .ifPresent(v -> why.add(v.inWords()));
+    take.measured().ifPresent(f -> why.addAll(MeasuredWords.faults(f)));
     if (!take.note().isBlank() && !why.isEmpty()) {
       why.add(take.note());
     }

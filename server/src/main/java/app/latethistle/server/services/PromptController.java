@@ -39,6 +39,7 @@ class PromptController {
       String text,
       String exclusion,
       List<Prompt.Part> dropped,
+      List<Prompt.Mention> named,
       List<String> flags,
       boolean givenOut) {}
 
@@ -57,6 +58,7 @@ class PromptController {
               prompt.text(),
               prompt.exclusion(),
               prompt.dropped(),
+              prompt.named(),
               prompt.flags(),
               story.givenOut().contains(shot.id())));
     }

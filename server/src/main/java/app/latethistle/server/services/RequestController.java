@@ -159,6 +159,12 @@ class RequestController {
     return asking.askAgain(productionId, id);
   }
 
+  /** Asks once more for all that failed. */
+  @PostMapping("/again")
+  Asking.Asked againForFailed(@PathVariable long productionId) {
+    return asking.askAgainForFailed(productionId);
+  }
+
   @GetMapping("/ledger")
   Ledger.Page ledger(@PathVariable long productionId) {
     return ledger.of(productionId);

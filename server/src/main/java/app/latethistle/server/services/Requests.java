@@ -13,6 +13,9 @@ import org.springframework.data.jpa.repository.Query;
 public interface Requests extends JpaRepository<Request, Long> {
   List<Request> findByProductionIdOrderById(long productionId);
 
+  /** The last that ended in a state. */
+  List<Request> findTop10ByServiceAndStateOrderByEndedAtDesc(String service, Request.State state);
+
   List<Request> findByServiceAndStateOrderById(String service, Request.State state);
 
   long countByServiceAndState(String service, Request.State state);

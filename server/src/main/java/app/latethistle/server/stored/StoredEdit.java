@@ -105,12 +105,12 @@ public sealed interface StoredEdit {
   }
 
   /** What is settled of a line of the voice. */
-  record Line(String reading, String start, Double value, Double longest) {
-    static Line of(Revoice.Settled settled) {
+  public record Line(String reading, String start, Double value, Double longest) {
+    public static Line of(Revoice.Settled settled) {
       return new Line(settled.reading(), settled.start(), settled.value(), settled.longest());
     }
 
-    Revoice.Settled get() {
+    public Revoice.Settled get() {
       return new Revoice.Settled(reading, start, value, longest);
     }
   }

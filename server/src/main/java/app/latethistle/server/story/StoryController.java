@@ -45,8 +45,6 @@ class StoryController {
     this.shots = shots;
   }
 
-  record Revision(long revision) {}
-
   /** A script; without a format it is guessed from the name and the text. */
   record ScriptChange(
       long revision, String text, @Schema(nullable = true) ScriptFormat format, String fileName) {}
@@ -269,15 +267,5 @@ class StoryController {
   StoryView change(@PathVariable long productionId, @RequestBody ShotsChange c) {
     String name = c.ids().size() == 1 ? "change a shot" : "change " + c.ids().size() + " shots";
     return shots(productionId, c.revision(), name, l -> l.change(c.ids(), c.fields()::applyTo));
-  }
-
-  @PostMapping("/undo")
-  StoryView undo(@PathVariable long productionId, @RequestBody Revision c) {
-    return view(productionId, stories.undo(productionId, c.revision()));
-  }
-
-  @PostMapping("/redo")
-  StoryView redo(@PathVariable long productionId, @RequestBody Revision c) {
-    return view(productionId, stories.redo(productionId, c.revision()));
   }
 }

@@ -1,12 +1,13 @@
 package app.latethistle.server.story;
 
-import app.latethistle.core.Refused;
 import app.latethistle.core.story.Story;
 import app.latethistle.server.config.StaleRevision;
+import app.latethistle.server.history.History;
 import app.latethistle.server.jobs.Job;
 import app.latethistle.server.jobs.Jobs;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
+import app.latethistle.server.stored.Deed;
 import app.latethistle.server.stored.StoredStory;
 import java.time.Duration;
 import java.time.Instant;
@@ -23,12 +24,15 @@ public class StoryService {
   static final String WRITE = "write the script";
 
   private static final Duration CLOSE = Duration.ofSeconds(12);
-  private static final int KEPT = 200;
+
+  /** As many as can be taken back, and the one before them. */
+  private static final int KEPT = History.KEPT + 1;
 
   private final Productions productions;
   private final StoryRows rows;
   private final StoryVersions versions;
   private final StoryShots shots;
+  private final History history;
   private final Jobs jobs;
   private final Job holdPlaces;
 
@@ -37,45 +41,33 @@ public class StoryService {
       StoryRows rows,
       StoryVersions versions,
       StoryShots shots,
+      History history,
       Jobs jobs,
       @Qualifier("hold-places") Job holdPlaces) {
     this.productions = productions;
     this.rows = rows;
     this.versions = versions;
     this.shots = shots;
+    this.history = history;
     this.jobs = jobs;
     this.holdPlaces = holdPlaces;
   }
 
-  /**
-   * A story as it is.
-   *
-   * @param undo the name of the change that undo takes back, or ""
-   * @param redo the name of the change that redo makes again, or ""
-   */
-  public record State(
-      Production production, Story story, long revision, String undo, String redo) {}
+  /** A story as it is. */
+  public record State(Production production, Story story, long revision) {}
 
   /** The story of a production; an empty one if nobody has written it. */
   @Transactional(readOnly = true)
   public State state(long productionId) {
     Production production = productions.get(productionId);
     Optional<StoryRow> row = rows.findById(productionId);
-    int done = row.map(StoryRow::done).orElse(0);
-    Optional<StoryVersion> now = versions.findByProductionIdAndPlace(productionId, done);
-    boolean canUndo =
-        done > 0
-            && (done == 1
-                || versions.findByProductionIdAndPlace(productionId, done - 1).isPresent());
     return new State(
         production,
-        now.map(v -> StoredStory.read(v.body())).orElseGet(() -> empty(production)),
-        row.map(StoryRow::revision).orElse(0L),
-        canUndo ? now.map(StoryVersion::name).orElse("") : "",
         versions
-            .findByProductionIdAndPlace(productionId, done + 1)
-            .map(StoryVersion::name)
-            .orElse(""));
+            .findByProductionIdAndPlace(productionId, row.map(StoryRow::done).orElse(0))
+            .map(v -> StoredStory.read(v.body()))
+            .orElseGet(() -> empty(production)),
+        row.map(StoryRow::revision).orElse(0L));
   }
 
   private static Story empty(Production production) {
@@ -104,7 +96,8 @@ public class StoryService {
         name.equals(WRITE)
             && last.isPresent()
             && last.get().name().equals(WRITE)
-            && last.get().madeAt().isAfter(Instant.now().minus(CLOSE));
+            && last.get().madeAt().isAfter(Instant.now().minus(CLOSE))
+            && history.goesOnFrom(productionId, WRITE);
     if (goesOn) {
       last.get().goOn(StoredStory.write(after));
       row.goTo(row.done());
@@ -113,32 +106,17 @@ public class StoryService {
       versions.save(new StoryVersion(productionId, place, name, StoredStory.write(after)));
       versions.forgetUpTo(productionId, place - KEPT);
       row.goTo(place);
+      history.did(productionId, name, new Deed.StoryChanged());
     }
     return written(productionId);
   }
 
-  /** Takes the last change back. */
-  @Transactional
-  public State undo(long productionId, long revision) {
-    return step(productionId, revision, -1);
-  }
-
-  /** Makes the last change that was taken back again. */
-  @Transactional
-  public State redo(long productionId, long revision) {
-    return step(productionId, revision, 1);
-  }
-
-  private State step(long productionId, long revision, int by) {
+  /** Takes the last change back, or makes again what was taken back. */
+  void step(long productionId, int by) {
     productions.getLocked(productionId);
-    StoryRow row = lockedRow(productionId, revision);
-    State state = state(productionId);
-    if ((by < 0 ? state.undo() : state.redo()).isEmpty()) {
-      throw new Refused(
-          by < 0 ? "There is no change to take back." : "There is no change to make again.");
-    }
+    StoryRow row = lockedRow(productionId, -1);
     row.goTo(row.done() + by);
-    return written(productionId);
+    written(productionId);
   }
 
   /** Writes what is changed and matches the shots with those that takes gather under. */

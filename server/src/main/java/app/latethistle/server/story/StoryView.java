@@ -18,8 +18,6 @@ import java.util.Map;
 /**
  * A story as the page shows it.
  *
- * @param undo the name of the change undo takes back, or ""
- * @param redo the name of the change redo makes again, or ""
  * @param request what to paste into a writing service
  * @param elements the script's structure
  * @param words spoken in all
@@ -30,8 +28,6 @@ import java.util.Map;
  */
 record StoryView(
     long revision,
-    String undo,
-    String redo,
     Brief brief,
     String request,
     String text,
@@ -74,8 +70,6 @@ record StoryView(
     double target = state.production().targetSeconds();
     return new StoryView(
         state.revision(),
-        state.undo(),
-        state.redo(),
         story.brief(),
         story.brief().request(delivery),
         story.text(),

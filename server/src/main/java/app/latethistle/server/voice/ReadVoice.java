@@ -125,6 +125,29 @@ class ReadVoice implements Voice {
   }
 
   @Override
+  public Revoice startingWith(String line, String shot) {
+    VoiceLine kept = settled.findById(Long.valueOf(line)).orElseThrow();
+    Shot its = shots.findById(Long.valueOf(shot)).orElseThrow();
+    Revoice.Settled now = kept.settled();
+    Revoice.Settled then =
+        new Revoice.Settled(
+            now.reading(),
+            VoiceLine.StartKind.SHOT.name(),
+            its.storyShot().doubleValue(),
+            now.longest());
+    List<SpokenLine> script = stories.state(kept.productionId()).story().script().lines();
+    int number =
+        LineMatch.match(script, settled.findByProductionIdOrderById(kept.productionId()))
+            .entrySet()
+            .stream()
+            .filter(e -> e.getValue().id().equals(kept.id()))
+            .mapToInt(Map.Entry::getKey)
+            .findFirst()
+            .orElse(0);
+    return new Revoice(line, number, now, then);
+  }
+
+  @Override
   public void settle(String line, Revoice.Settled wanted) {
     VoiceLine kept = settled.findById(Long.valueOf(line)).orElse(null);
     if (kept == null) {

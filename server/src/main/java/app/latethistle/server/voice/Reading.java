@@ -48,6 +48,7 @@ class Reading {
   private String heard;
 
   private byte[] peaks;
+  private boolean removed;
 
   protected Reading() {}
 
@@ -90,6 +91,15 @@ class Reading {
   /** The words that were read, as they were written then. */
   String text() {
     return text;
+  }
+
+  /** Whether it was taken out; undo may bring it back. */
+  boolean isRemoved() {
+    return removed;
+  }
+
+  void remove(boolean out) {
+    removed = out;
   }
 
   Medium medium() {

@@ -51,8 +51,8 @@ class VoiceController {
   /** Which reading is used. */
   record PickedReading(long reading) {}
 
-  /** The longest pause to leave, in seconds; null for the reading as it is. */
-  record LongestPause(@Schema(nullable = true) Double seconds) {}
+  /** The longest pause to leave in lines, in seconds; null for the readings as they are. */
+  record LongestPause(List<Integer> lines, @Schema(nullable = true) Double seconds) {}
 
   /** What a line's start is tied to. */
   record LineStart(VoiceLine.StartKind kind, @Schema(nullable = true) Double value) {}
@@ -65,7 +65,8 @@ class VoiceController {
     Map<Integer, VoiceLine> settled = voice.settled(productionId, script);
     Map<Long, List<Reading>> byLine =
         readings
-            .findByLineIdInOrderByNumber(settled.values().stream().map(VoiceLine::id).toList())
+            .findByLineIdInAndRemovedFalseOrderByNumber(
+                settled.values().stream().map(VoiceLine::id).toList())
             .stream()
             .collect(Collectors.groupingBy(Reading::lineId));
     return VoiceView.of(
@@ -125,17 +126,14 @@ class VoiceController {
         });
   }
 
-  @PutMapping("/lines/{number}/longest")
+  @PutMapping("/longest-pause")
   @ResponseStatus(HttpStatus.NO_CONTENT)
-  void longest(
-      @PathVariable long productionId,
-      @PathVariable int number,
-      @RequestBody LongestPause longest) {
+  void longest(@PathVariable long productionId, @RequestBody LongestPause longest) {
     Double seconds = longest.seconds();
     if (seconds != null && !(seconds >= 0.05 && seconds <= 10)) {
       throw new Refused("A longest pause of " + seconds + " s; 0.05 to 10 s can be kept.");
     }
-    voice.settle(productionId, number, line -> line.tighten(seconds));
+    voice.tighten(productionId, longest.lines(), seconds);
   }
 
   @PutMapping("/lines/{number}/start")

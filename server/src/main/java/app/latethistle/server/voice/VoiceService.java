@@ -21,9 +21,11 @@ import app.latethistle.media.WaveFile;
 import app.latethistle.media.WordFinder;
 import app.latethistle.server.config.Missing;
 import app.latethistle.server.film.VoiceChanged;
+import app.latethistle.server.history.History;
 import app.latethistle.server.material.BringIn;
 import app.latethistle.server.material.Medium;
 import app.latethistle.server.production.Productions;
+import app.latethistle.server.stored.Deed;
 import app.latethistle.server.stored.StoredReading;
 import app.latethistle.server.story.StoryService;
 import app.latethistle.standins.narrator.Manner;
@@ -53,6 +55,7 @@ public class VoiceService {
   private final ContentStore store;
   private final TransactionTemplate transaction;
   private final ApplicationEventPublisher events;
+  private final History history;
 
   VoiceService(
       Productions productions,
@@ -62,7 +65,8 @@ public class VoiceService {
       BringIn bringIn,
       ContentStore store,
       TransactionTemplate transaction,
-      ApplicationEventPublisher events) {
+      ApplicationEventPublisher events,
+      History history) {
     this.productions = productions;
     this.stories = stories;
     this.lines = lines;
@@ -71,6 +75,7 @@ public class VoiceService {
     this.store = store;
     this.transaction = transaction;
     this.events = events;
+    this.history = history;
   }
 
   /** The script's lines. */
@@ -122,6 +127,7 @@ public class VoiceService {
     Medium whole = bringIn.bringInSound(productionId, name, bytes);
     MonoSound recording = SongDecoder.reading(store.path(whole.hash()), whole.facts().container());
     List<SampleRange> parts = LongReading.part(recording, models);
+    List<Entered> all = new ArrayList<>();
     for (int i = 0; i < parts.size(); i++) {
       int from = (int) Math.min(recording.samples().length, parts.get(i).start());
       int to = (int) Math.min(recording.samples().length, parts.get(i).end());
@@ -131,12 +137,32 @@ public class VoiceService {
       byte[] wave =
           WaveFile.bytes(Arrays.copyOfRange(recording.samples(), from, to), 1, Samples.RATE);
       Medium medium = bringIn.bringInSound(productionId, name, new ByteArrayInputStream(wave));
-      enter(productionId, spoken.get(i), Reading.Source.FILE, name, medium);
+      all.add(heard(spoken.get(i), Reading.Source.FILE, name, medium));
     }
+    transaction.executeWithoutResult(
+        status -> {
+          history.call("part " + name + " into lines");
+          all.forEach(entered -> keep(productionId, entered));
+        });
   }
+
+  /** A reading that was listened to, before it is kept. */
+  private record Entered(
+      SpokenLine line,
+      Reading.Source source,
+      String label,
+      Medium medium,
+      StoredReading.Heard heard,
+      Peaks peaks) {}
 
   private void enter(
       long productionId, SpokenLine line, Reading.Source source, String label, Medium medium)
+      throws IOException {
+    Entered entered = heard(line, source, label, medium);
+    transaction.executeWithoutResult(status -> keep(productionId, entered));
+  }
+
+  private Entered heard(SpokenLine line, Reading.Source source, String label, Medium medium)
       throws IOException {
     MonoSound sound = SongDecoder.reading(store.path(medium.hash()), medium.facts().container());
     MonoSound coarse = SongDecoder.mono(store.path(medium.hash()), medium.facts().container());
@@ -145,21 +171,44 @@ public class VoiceService {
         new StoredReading.Heard(
             sound.samples().length, found, Pauses.of(sound), ReadingFacts.of(sound, found.words()));
     Peaks peaks = Peaks.of(sound, Reading.PEAKS_A_SECOND);
-    transaction.executeWithoutResult(
-        status -> {
-          VoiceLine kept = settledLine(productionId, line.number());
-          int next =
-              readings.findByLineIdInOrderByNumber(List.of(kept.id())).stream()
-                      .mapToInt(Reading::number)
-                      .max()
-                      .orElse(0)
-                  + 1;
-          Reading reading =
-              readings.save(
-                  new Reading(kept.id(), next, source, label, line.text(), medium)
-                      .with(heard, peaks));
-          change(kept, line.number(), k -> k.pick(reading.id()));
-        });
+    return new Entered(line, source, label, medium, heard, peaks);
+  }
+
+  /** Keeps a reading as its line's pick. */
+  private void keep(long productionId, Entered entered) {
+    SpokenLine line = entered.line();
+    VoiceLine kept = settledLine(productionId, line.number());
+    int last =
+        readings.findByLineIdIn(List.of(kept.id())).stream()
+            .mapToInt(Reading::number)
+            .max()
+            .orElse(0);
+    Reading reading =
+        readings.save(
+            new Reading(
+                    kept.id(),
+                    last + 1,
+                    entered.source(),
+                    entered.label(),
+                    line.text(),
+                    entered.medium())
+                .with(entered.heard(), entered.peaks()));
+    String again = kept.pickId() == null ? "" : " again";
+    history.did(
+        productionId, "read line " + line.number() + again, new Deed.ReadingKept(reading.id()));
+    change(kept, line.number(), k -> k.pick(reading.id()));
+  }
+
+  /** Leaves no longer pause in lines; null for the readings as they are. */
+  @Transactional
+  public void tighten(long productionId, List<Integer> numbers, Double seconds) {
+    productions.getLocked(productionId);
+    if (numbers.size() > 1) {
+      history.call(seconds == null ? "keep the pauses" : "tighten pauses");
+    }
+    for (int number : numbers) {
+      settle(productionId, number, line -> line.tighten(seconds));
+    }
   }
 
   /** Changes what is settled of a line. */
@@ -201,6 +250,7 @@ public class VoiceService {
   Reading reading(long productionId, long id) {
     return readings
         .findById(id)
+        .filter(r -> !r.isRemoved())
         .filter(
             r ->
                 lines
@@ -216,12 +266,17 @@ public class VoiceService {
     productions.getLocked(productionId);
     Reading gone = reading(productionId, id);
     VoiceLine line = lines.findById(gone.lineId()).orElseThrow();
-    readings.delete(gone);
+    gone.remove(true);
     readings.flush();
+    int number = numberOf(productionId, line);
+    history.did(
+        productionId,
+        "take out reading " + gone.number() + " of line " + number,
+        new Deed.ReadingRemoved(id));
     if (gone.id().equals(line.pickId())) {
-      List<Reading> left = readings.findByLineIdInOrderByNumber(List.of(line.id()));
+      List<Reading> left = readings.findByLineIdInAndRemovedFalseOrderByNumber(List.of(line.id()));
       Long next = left.isEmpty() ? null : left.get(left.size() - 1).id();
-      change(line, numberOf(productionId, line), l -> l.pick(next));
+      change(line, number, l -> l.pick(next));
     }
   }
 

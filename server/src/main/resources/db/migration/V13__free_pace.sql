@@ -1,0 +1,2 @@
+-- How quickly equally long parts of a film without music are to move.
+alter table production add column pace text not null default '[]';
