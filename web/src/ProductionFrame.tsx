@@ -27,6 +27,7 @@ export function ProductionFrame() {
   const heard = usePulse(id);
   const room = useLocation().pathname;
   const bring = useArrivals((s) => s.bring);
+  const look = useArrivals((s) => s.look);
   const tell = useNotice((s) => s.tell);
   const set = useRoom((s) => s.set);
   const go = useNavigate();
@@ -37,6 +38,8 @@ export function ProductionFrame() {
     const later = setTimeout(loadRooms, ONCE_DRAWN);
     return () => clearTimeout(later);
   }, []);
+
+  useEffect(() => look(id), [id, look]);
 
   useEffect(() => set({ frame: 0, place: null, playing: false, barsPerLine: null }), [id, set]);
 

@@ -1,9 +1,11 @@
 import { create } from "zustand";
+import { noteOnTheirWay, takeUnarrived } from "./unarrived";
 import { csrfToken, sentenceOf, under, type Arrived } from "./client";
 
 /** A file on its way in. */
 export interface Arrival {
   key: number;
+  production: number;
   name: string;
   bytes: number;
   sent: number;
@@ -13,6 +15,10 @@ export interface Arrival {
 
 interface Arrivals {
   files: Arrival[];
+  /** Names of files that did not arrive before the page was closed. */
+  lost: string[];
+  /** Looks for such files of a production, once it is opened. */
+  look: (production: number) => void;
   /** Sends files to a production, two at a time, in the order given; under a shot if one is said. */
   bring: (production: number, files: readonly File[], shot?: number) => void;
   clear: () => void;
@@ -27,6 +33,17 @@ export const useArrivals = create<Arrivals>((set) => {
   const change = (key: number, to: Partial<Arrival>) =>
     set((s) => ({ files: s.files.map((f) => (f.key === key ? { ...f, ...to } : f)) }));
 
+  /** Keeps which files are on their way, and has the browser ask before the page is closed. */
+  const note = (production: number) => {
+    const { files } = useArrivals.getState();
+    const open = files.filter((f) => f.production === production && !isOver(f));
+    noteOnTheirWay(
+      production,
+      open.map((f) => f.name),
+    );
+    window.onbeforeunload = files.every(isOver) ? null : (e) => e.preventDefault();
+  };
+
   const pump = () => {
     while (sending < AT_ONCE) {
       const next = waiting.shift();
@@ -34,6 +51,7 @@ export const useArrivals = create<Arrivals>((set) => {
       sending++;
       const done = (to: Partial<Arrival>) => {
         change(next.key, to);
+        note(next.production);
         sending--;
         pump();
       };
@@ -64,12 +82,18 @@ export const useArrivals = create<Arrivals>((set) => {
 
   return {
     files: [],
+    lost: [],
+    look: (production) => {
+      const open = useArrivals.getState().files.some((f) => !isOver(f));
+      if (!open) set({ lost: takeUnarrived(production) });
+    },
     bring: (production, files, shot) => {
       const added = files.map((file) => {
         const key = nextKey++;
         waiting.push({ key, file, production, shot });
         return {
           key,
+          production,
           name: file.name,
           bytes: file.size,
           sent: 0,
@@ -77,10 +101,11 @@ export const useArrivals = create<Arrivals>((set) => {
           reason: "",
         };
       });
-      set((s) => ({ files: [...s.files.filter((f) => !isOver(f)), ...added] }));
+      set((s) => ({ files: [...s.files.filter((f) => !isOver(f)), ...added], lost: [] }));
+      note(production);
       pump();
     },
-    clear: () => set((s) => ({ files: s.files.filter((f) => !isOver(f)) })),
+    clear: () => set((s) => ({ files: s.files.filter((f) => !isOver(f)), lost: [] })),
   };
 });
 

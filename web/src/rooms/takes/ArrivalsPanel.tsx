@@ -15,8 +15,8 @@ const WORDS = {
 
 /** Files on their way in: a bar for each and one for all. */
 export function ArrivalsPanel() {
-  const { files, clear } = useArrivals();
-  if (files.length === 0) return null;
+  const { files, lost, clear } = useArrivals();
+  if (files.length === 0) return lost.length === 0 ? null : <Lost names={lost} onSeen={clear} />;
   const all = files.reduce((n, f) => n + f.bytes, 0);
   const sent = files.reduce((n, f) => n + (isOver(f) ? f.bytes : f.sent), 0);
   const over = files.filter(isOver).length;
@@ -48,6 +48,22 @@ export function ArrivalsPanel() {
           <Row key={file.key} file={file} />
         ))}
       </Box>
+    </Box>
+  );
+}
+
+/** Files that were on their way when the page was closed. */
+function Lost({ names, onSeen }: { names: readonly string[]; onSeen: () => void }) {
+  return (
+    <Box sx={{ p: 4, borderBottom: `1px solid ${ink.rule2}` }} role="alert">
+      <Box sx={{ color: ink.rust, mb: 1 }}>
+        {plural(names.length, "file")} did not arrive before the page was closed; bring{" "}
+        {names.length === 1 ? "it" : "them"} in again:
+      </Box>
+      <Box sx={{ typography: "body2", maxHeight: 120, overflow: "auto", mb: 2 }}>
+        {names.join(", ")}
+      </Box>
+      <Button onClick={onSeen}>Done</Button>
     </Box>
   );
 }
