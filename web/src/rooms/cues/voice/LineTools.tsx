@@ -3,15 +3,17 @@ import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import Select from "@mui/material/Select";
 import { useRef, useState } from "react";
-import type { Story, Voice, VoiceLine } from "../../../api/client";
+import type { Production, Story, Voice, VoiceLine } from "../../../api/client";
 import { Labelled } from "../../../parts/Labelled";
 import { NumberField } from "../../../parts/NumberField";
 import { ink } from "../../../theme";
 import { pickOf } from "./layout";
+import { SideBySide } from "./SideBySide";
 import { useRecorder } from "./useRecorder";
 import type { Manner, VoiceChanges } from "./useVoiceChanges";
 
 interface Props {
+  production: Production;
   line: VoiceLine;
   voice: Voice;
   story: Story | undefined;
@@ -31,9 +33,10 @@ const MANNERS: Record<Manner["manner"], string> = {
 
 /** What can be done with one line: read it, choose among its readings, tighten it, place it. */
 export function LineTools(props: Props) {
-  const { line, voice, story, changes, manner, onManner, playing, onHear } = props;
+  const { production, line, voice, story, changes, manner, onManner, playing, onHear } = props;
   const file = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState("");
+  const [beside, setBeside] = useState(false);
   const working = async (what: string, work: () => Promise<unknown>) => {
     setBusy(what);
     try {
@@ -143,6 +146,11 @@ export function LineTools(props: Props) {
                   {playing === line.number ? "Stop" : "Hear it"}
                 </Button>
                 <Button onClick={() => void changes.remove(line.pick ?? 0)}>Remove</Button>
+                {line.readings.length > 1 && (
+                  <Button onClick={() => setBeside(true)} aria-haspopup="dialog">
+                    Side by side
+                  </Button>
+                )}
               </>
             )}
           </Box>
@@ -168,6 +176,14 @@ export function LineTools(props: Props) {
         </Labelled>
       )}
       <LevelsOf line={line} busy={busy} />
+      {beside && (
+        <SideBySide
+          production={production}
+          line={line}
+          onPick={(id) => void changes.pick(line.number, id)}
+          onClose={() => setBeside(false)}
+        />
+      )}
     </Box>
   );
 }

@@ -183,6 +183,7 @@ export function VoiceBand({ production, song, film }: Props) {
           />
           {selected === line.number && (
             <LineTools
+              production={production}
               key={line.number}
               line={line}
               voice={voice}
