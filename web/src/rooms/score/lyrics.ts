@@ -44,8 +44,11 @@ export function lyricsOf(
       }),
   );
   const sorted = words.sort((a, b) => a.from - b.from);
-  for (let row = 0; row < 2; row++) settle(sorted.filter((w) => w.row === row));
-  if (rows > 2) spread(sorted);
+  if (rows > 2) {
+    spread(sorted);
+  } else {
+    for (let row = 0; row < 2; row++) settle(sorted.filter((w) => w.row === row));
+  }
   return sorted;
 }
 
@@ -62,18 +65,26 @@ export function rowsNeeded(
   return crowded ? 3 : 2;
 }
 
-/** Moves every second word of a crowded stretch to a third row. */
+/** The rows a word is written on, those it belongs on first: stressed words on top. */
+const ROWS = { stressed: [0, 1, 2], unstressed: [1, 2, 0] } as const;
+
+/** How far a word may be moved before it is written on another row, in pixels. */
+const NEAR = 4;
+
+/**
+ * Writes words one after the other, each on the first of its rows where it stands near its place,
+ * or else where it stands nearest.
+ */
 function spread(words: Lyric[]) {
-  for (const row of [0, 1]) {
-    const own = words.filter((w) => w.row === row);
-    if (own.every((w) => Math.abs(w.x - w.from) <= FURTHEST)) continue;
-    own.forEach((w, i) => {
-      const crowded = own.slice(Math.max(0, i - 2), i + 3).some((n) => moved(n) > FURTHEST);
-      if (crowded && i % 2 === 1) w.row = 2;
-    });
-    settle(words.filter((w) => w.row === row));
+  const ends = [-Infinity, -Infinity, -Infinity];
+  for (const word of words) {
+    const rows = word.stressed ? ROWS.stressed : ROWS.unstressed;
+    const off = (row: number) => Math.max(0, (ends[row] ?? 0) - word.from);
+    const nearest = rows.reduce((best, row) => (off(row) < off(best) ? row : best));
+    word.row = rows.find((row) => off(row) <= NEAR) ?? nearest;
+    word.x = word.from + off(word.row);
+    ends[word.row] = word.x + word.width + GAP;
   }
-  settle(words.filter((w) => w.row === 2));
 }
 
 const moved = (w: Lyric) => Math.abs(w.x - w.from);
