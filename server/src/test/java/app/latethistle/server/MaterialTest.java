@@ -70,6 +70,28 @@ class MaterialTest {
   }
 
   @Test
+  void aLargeStillIsMadeSmallerAndWhereAFileIsAlreadyIsSaid() throws IOException {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(6000, 3000, BufferedImage.TYPE_INT_RGB), "png", bytes);
+    long id = api.production("Large", 1280, 720, 20);
+    JsonNode first = api.bring(id, "shot_040_take2.png", bytes.toByteArray()).json();
+    assertThat(first.get("became").asString()).isEqualTo("TAKE");
+    assertThat(first.get("says").asString()).isEqualTo("made smaller, 6000×3000 to 4096×2048");
+    JsonNode again = api.bring(id, "other.png", bytes.toByteArray()).json();
+    assertThat(again.get("became").asString()).isEqualTo("KNOWN");
+    assertThat(again.get("says").asString()).isEqualTo("as take 2 of shot 040");
+    JsonNode take =
+        api.get("/api/productions/" + id + "/material")
+            .json()
+            .get("shots")
+            .get(0)
+            .get("takes")
+            .get(0);
+    assertThat(take.get("width").asInt()).isEqualTo(4096);
+    assertThat(take.get("note").asString()).startsWith("Made smaller");
+  }
+
+  @Test
   void oneFileComesIntoManyProductionsAtOnce() throws IOException {
     List<Long> ids =
         Stream.of("A", "B", "C", "D").map(t -> api.production(t, 640, 360, 20)).toList();

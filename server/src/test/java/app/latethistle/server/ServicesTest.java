@@ -2,6 +2,7 @@ package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -123,6 +124,33 @@ class ServicesTest {
     assertThat(failed.get("message").asString()).contains("Nothing was charged", "ask again");
     written.requests("/" + failed.get("id").asLong() + "/again", Map.of());
     written.awaitTake(shots.indexOf(failed.get("shot").asLong()), 1);
+  }
+
+  @Test
+  void allThatFailedIsAskedForAgainAtOnce() {
+    String service = written.service("Torn Vane", "CLIP", 50, 1, 0);
+    written.ask(service, shots, 0);
+    api.until(
+        written.production + "/requests",
+        all -> all.valueStream().allMatch(r -> r.get("state").asString().equals("FAILED")));
+    assertThat(written.requests("/again", Map.of()).json().get("count").asInt())
+        .isEqualTo(shots.size());
+  }
+
+  @Test
+  void theWaitThatIsSaidCountsWhatIsAsked() {
+    String service = written.service("Long Vane", "CLIP", 50, 0, 20);
+    Map<String, Object> wish = new LinkedHashMap<>();
+    wish.put("service", service);
+    wish.put("shots", shots.subList(0, 1));
+    wish.put("picture", null);
+    wish.put("pictures", 4);
+    wish.put("seed", 0);
+    assertThat(written.requests("/estimate", wish).json().get("seconds").asDouble()).isEqualTo(20);
+    written.ask(service, shots, 0);
+    // One is made at a time: it comes behind those that wait.
+    assertThat(written.requests("/estimate", wish).json().get("seconds").asDouble())
+        .isEqualTo(20.0 * (shots.size() + 1));
   }
 
   @Test

@@ -26,7 +26,8 @@ public record Lie(int opacity, int size, int x, int y) {
 
   private static void within(String what, int value, int least) {
     if (value < least || value > 100) {
-      throw new Refused("The " + what + " is from " + least + " to 100 %, not " + value + " %.");
+      throw new Refused(
+          "The " + what + " is from " + least + " to 100 %, not " + Refused.number(value) + " %.");
     }
   }
 }

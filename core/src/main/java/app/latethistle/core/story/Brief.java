@@ -36,7 +36,9 @@ public record Brief(
   public Brief {
     if (!(seconds >= 5 && seconds <= 1200)) {
       throw new Refused(
-          "A film of " + seconds + " s cannot be written for; give 5 to 1200 seconds.");
+          "A film of "
+              + Refused.number(seconds)
+              + " s cannot be written for; give 5 to 1200 seconds.");
     }
   }
 

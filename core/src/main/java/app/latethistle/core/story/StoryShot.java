@@ -53,7 +53,11 @@ public record StoryShot(
     }
     if (!(seconds >= 0.2 && seconds <= 600)) {
       throw new Refused(
-          "Shot " + number + ": " + seconds + " s is no length for a shot; give 0.2 to 600.");
+          "Shot "
+              + number
+              + ": "
+              + Refused.number(seconds)
+              + " s is no length for a shot; give 0.2 to 600.");
     }
     for (String text : List.of(seen, where, action, mood, lettering)) {
       if (text.length() > LONGEST) {

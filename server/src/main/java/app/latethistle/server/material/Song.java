@@ -171,7 +171,9 @@ public class Song {
     for (double speed : speeds) {
       if (!(speed >= SLOWEST && speed <= QUICKEST)) {
         throw new Refused(
-            "A part moves 0.25 to 4 times as quickly as the film, not " + speed + ".");
+            "A part moves 0.25 to 4 times as quickly as the film, not "
+                + Refused.number(speed)
+                + ".");
       }
     }
   }

@@ -112,7 +112,10 @@ class ProductionController {
 
   private static double length(double seconds) {
     if (!(seconds >= SHORTEST && seconds <= LONGEST)) {
-      throw new Refused("A film of " + seconds + " s cannot be aimed at; give 5 to 1200 seconds.");
+      throw new Refused(
+          "A film of "
+              + Refused.number(seconds)
+              + " s cannot be aimed at; give 5 to 1200 seconds.");
     }
     return seconds;
   }

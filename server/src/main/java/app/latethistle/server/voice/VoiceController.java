@@ -131,7 +131,8 @@ class VoiceController {
   void longest(@PathVariable long productionId, @RequestBody LongestPause longest) {
     Double seconds = longest.seconds();
     if (seconds != null && !(seconds >= 0.05 && seconds <= 10)) {
-      throw new Refused("A longest pause of " + seconds + " s; 0.05 to 10 s can be kept.");
+      throw new Refused(
+          "A longest pause of " + Refused.number(seconds) + " s; 0.05 to 10 s can be kept.");
     }
     voice.tighten(productionId, longest.lines(), seconds);
   }
@@ -145,7 +146,7 @@ class VoiceController {
       throw new Refused("Say where line " + number + " is to start.");
     }
     if (value != null && !(value >= 0 && value <= 36_000)) {
-      throw new Refused("Line " + number + " cannot start at " + value + ".");
+      throw new Refused("Line " + number + " cannot start at " + Refused.number(value) + ".");
     }
     voice.settle(productionId, number, line -> line.tie(start.kind(), value));
   }
