@@ -104,10 +104,13 @@ export function useScoreActions(id: Production["id"], material: Material | undef
         return at === shot.in ? null : { place, in: at };
       });
     const places = () => chosenPlaces(room());
-    /** Selects the shot that is at a place now, so that the keys go on from there. */
-    const choose = (place: number, after: Film | undefined) => {
-      if (after && after.shots.length > 0) {
-        room().set({ place: Math.min(place, after.shots.length - 1), also: [] });
+    /** Takes out with the shot that comes to a place selected, so that the keys go on from there. */
+    const goingOn = async (place: number, edit: Promise<Film | undefined>) => {
+      room().set({ place, also: [] });
+      const after = await edit;
+      const at = room().place;
+      if (after && at !== null && at >= after.shots.length) {
+        room().set({ place: after.shots.length > 0 ? after.shots.length - 1 : null });
       }
     };
     const nothing = () => room().set({ place: null, also: [] });
@@ -189,16 +192,14 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       },
       /** Takes a shot out; a neighbour takes over its time. */
       remove: async (place: number) => {
-        nothing();
-        choose(place, await run("remove", { place }));
+        await goingOn(place, run("remove", { place }));
       },
       /** Takes the selected shots out and closes the gap, or leaves it. */
       takeOut: async (leaveGap: boolean) => {
         const all = places();
         if (all.length === 0) return;
-        nothing();
         const first = Math.min(...all);
-        choose(leaveGap ? first + 1 : first, await run("take-out", { places: all, leaveGap }));
+        await goingOn(leaveGap ? first + 1 : first, run("take-out", { places: all, leaveGap }));
       },
       copy: (film: Film) => room().set({ copied: copiesOf(film, places()) }),
       cutOut: async (film: Film) => {
