@@ -135,6 +135,8 @@ class JourneyTest {
     assertThat(steps.button("lock")).isVisible();
     page.keyboard().press("]");
     page.keyboard().press("Delete");
+    // The next shot is selected; the film's card tells what is left out.
+    page.keyboard().press("Escape");
     assertThat(page.getByText("1 shot left out")).isVisible();
     steps.button("Bring back").click();
     assertThat(page.getByText("1 shot left out")).hasCount(0);
