@@ -33,7 +33,7 @@ final class Objective {
   private static final double ENERGY = 0.8;
   private static final double ALIKE = 0.9;
   private static final double MOTION = 0.12;
-  private static final double SAME = 0.6;
+  private static final double SAME = 0.3;
 
   /**
    * What a bar less costs a film that ends too soon: more than any cut; where lines speak of shots,
