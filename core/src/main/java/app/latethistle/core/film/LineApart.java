@@ -76,19 +76,20 @@ public record LineApart(String line, int number, int place, int over, long frame
   public List<Remedy> remedies(Resolved film, Map<String, String> speakers, Revoice wait) {
     List<Remedy> all = new ArrayList<>();
     VoiceClock.Spoken spoken = spoken(film);
+    Helps helps = new Helps(this, film, speakers, in(film, speakers).size());
     long start = film.rate().nearestFrame(spoken.at().start());
     long waits = film.frame(place) - start;
     String shot = film.film().placementAt(place).shot();
-    if (waits > 0 && helps(film, waiting(film, shot), speakers)) {
+    if (waits > 0 && helps.by(waiting(film, shot))) {
       all.add(new Remedy(Remedy.Kind.WAIT, "", waits, 0, 0, wait));
     }
     long room = place > 0 ? film.range(place - 1).length() : 0;
     long least = Math.round(SHORTEST * film.rate().perSecond());
     if (waits > 0 && room - waits >= least) {
-      offer(all, Remedy.Kind.CUT_SOONER, waits, film, speakers, () -> sooner(film, start));
+      offer(all, Remedy.Kind.CUT_SOONER, waits, helps, () -> sooner(film, start));
     }
     if (over != place) {
-      offer(all, Remedy.Kind.CARRY, 0, film, speakers, () -> Places.carry(film, place, over));
+      offer(all, Remedy.Kind.CARRY, 0, helps, () -> Places.carry(film, place, over));
     }
     return all;
   }
@@ -118,15 +119,9 @@ public record LineApart(String line, int number, int place, int over, long frame
     Edit edit();
   }
 
-  private void offer(
-      List<Remedy> all,
-      Remedy.Kind kind,
-      long frames,
-      Resolved film,
-      Map<String, String> speakers,
-      Way way) {
+  private static void offer(List<Remedy> all, Remedy.Kind kind, long frames, Helps helps, Way way) {
     edit(way)
-        .filter(edit -> helps(film, film.with(edit.apply(film.film())), speakers))
+        .filter(edit -> helps.by(helps.film.with(edit.apply(helps.film.film()))))
         .ifPresent(edit -> all.add(new Remedy(kind, "", frames, 0, 0, edit)));
   }
 
@@ -138,12 +133,19 @@ public record LineApart(String line, int number, int place, int over, long frame
     }
   }
 
-  /** Whether the line is over its shot then, no more lines are apart, and no more is wrong. */
-  private boolean helps(Resolved film, Resolved then, Map<String, String> speakers) {
-    List<LineApart> apart = in(then, speakers);
-    return apart.stream().noneMatch(a -> a.line.equals(line))
-        && apart.size() < in(film, speakers).size()
-        && then.cutting().problems().size() <= film.cutting().problems().size()
-        && then.cutting().voice().overlaps().size() <= film.cutting().voice().overlaps().size();
+  /**
+   * Tells whether something helps this line.
+   *
+   * @param apart how many lines are apart without it
+   */
+  private record Helps(LineApart line, Resolved film, Map<String, String> speakers, int apart) {
+    /** Whether the line is over its shot then, no more lines are apart, and no more is wrong. */
+    boolean by(Resolved then) {
+      List<LineApart> left = in(then, speakers);
+      return left.stream().noneMatch(a -> a.line.equals(line.line))
+          && left.size() < apart
+          && then.cutting().problems().size() <= film.cutting().problems().size()
+          && then.cutting().voice().overlaps().size() <= film.cutting().voice().overlaps().size();
+    }
   }
 }

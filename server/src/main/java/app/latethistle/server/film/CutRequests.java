@@ -19,7 +19,6 @@ import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,15 +31,13 @@ import org.springframework.stereotype.Component;
 class CutRequests {
   private final Shots shots;
   private final Takes takes;
-  private final Voice voice;
   private final ShotTraits traits;
   private final OrderedCut inOrder = new OrderedCut();
   private final PoolCut inAnyOrder = new PoolCut();
 
-  CutRequests(Shots shots, Takes takes, Voice voice, ShotTraits traits) {
+  CutRequests(Shots shots, Takes takes, ShotTraits traits) {
     this.shots = shots;
     this.takes = takes;
-    this.voice = voice;
     this.traits = traits;
   }
 
@@ -96,7 +93,7 @@ class CutRequests {
   List<CutPlanner.Wanted> wanted(FilmState state, boolean everything) {
     List<CutPlanner.Wanted> wanted = new ArrayList<>();
     Film film = state.film();
-    Map<String, Set<String>> speakers = spokenOf(state);
+    Map<String, String> speakers = state.speakers();
     for (int i = 0; i < film.placements().size(); i++) {
       Placement placement = film.placements().get(i);
       Take take = state.takes().get(placement.take());
@@ -138,27 +135,11 @@ class CutRequests {
   }
 
   private static CutPlanner.Wanted asWanted(
-      Placement placement, FilmState state, Map<String, Set<String>> speakers) {
+      Placement placement, FilmState state, Map<String, String> speakers) {
     return CutPlanner.Wanted.of(placement, state.takes().get(placement.take()).frames())
         .saying(state.saidWith(placement.shot()))
-        .spokenOf(speakers.getOrDefault(placement.shot(), Set.of()));
-  }
-
-  /** The lines that speak of each shot. */
-  private Map<String, Set<String>> spokenOf(FilmState state) {
-    Map<Integer, String> byNumber =
-        state.lines().stream()
-            .collect(Collectors.toMap(l -> l.line().number(), l -> l.line().id()));
-    Map<String, Set<String>> spoken = new HashMap<>();
-    voice
-        .linesOfShots(state.production().id())
-        .forEach(
-            (shot, number) -> {
-              if (byNumber.containsKey(number)) {
-                spoken.put(Long.toString(shot), Set.of(byNumber.get(number)));
-              }
-            });
-    return spoken;
+        .spokenOf(
+            Optional.ofNullable(speakers.get(placement.shot())).map(Set::of).orElse(Set.of()));
   }
 
   /** After the last shot of the film whose number comes before this one's. */

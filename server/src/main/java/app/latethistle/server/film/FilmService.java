@@ -270,11 +270,12 @@ public class FilmService {
    */
   @Transactional
   public FilmState mend(long productionId, long revision, int place, Remedy.Kind kind) {
-    productions.getLocked(productionId);
-    FilmState now = state(productionId);
-    if (kind == Remedy.Kind.WAIT && offered(now, place, kind).edit() instanceof Revoice waits) {
-      voice.settle(waits.line(), waits.after());
-      return edit(productionId, revision, state -> waits);
+    if (kind == Remedy.Kind.WAIT) {
+      FilmState now = loaded.resolve(productions.getLocked(productionId));
+      if (offered(now, place, kind).edit() instanceof Revoice waits) {
+        voice.settle(waits.line(), waits.after());
+        return edit(productionId, revision, state -> waits);
+      }
     }
     return edit(
         productionId,

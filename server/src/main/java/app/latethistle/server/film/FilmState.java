@@ -23,6 +23,7 @@ import app.latethistle.core.time.SampleRange;
 import app.latethistle.server.material.Song;
 import app.latethistle.server.production.Production;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -67,6 +68,13 @@ public record FilmState(
   VoiceClock steadyVoice() {
     return VoiceClock.of(
         narration(lines).apartFromShots(), film(), cutting.frames(), grid, production.rate());
+  }
+
+  /** The line that speaks of each shot, by the shot's id; shots without are left out. */
+  Map<String, String> speakers() {
+    Map<String, String> speakers = new HashMap<>();
+    lines.forEach(l -> l.shots().forEach(shot -> speakers.put(shot, l.line().id())));
+    return speakers;
   }
 
   /** The words that are said with a shot, in samples after its first frame. */

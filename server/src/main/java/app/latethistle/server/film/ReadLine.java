@@ -4,6 +4,7 @@ import app.latethistle.core.film.Narration;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.server.material.Medium;
 import java.util.List;
+import java.util.Set;
 
 /**
  * A line of the script with the reading that is used of it.
@@ -11,6 +12,17 @@ import java.util.List;
  * @param medium the reading's file; null if it is not read yet
  * @param cuts what tightening leaves out, in samples of the reading
  * @param loudness of the reading, in LUFS
+ * @param shots ids of the shots that it speaks of
  */
 public record ReadLine(
-    Narration.Line line, Medium medium, List<SampleRange> cuts, double loudness) {}
+    Narration.Line line,
+    Medium medium,
+    List<SampleRange> cuts,
+    double loudness,
+    Set<String> shots) {
+  /** Copies what it is given. */
+  public ReadLine {
+    cuts = List.copyOf(cuts);
+    shots = Set.copyOf(shots);
+  }
+}

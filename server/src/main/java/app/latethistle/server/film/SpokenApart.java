@@ -3,10 +3,8 @@ package app.latethistle.server.film;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.LineApart;
 import app.latethistle.core.film.Remedy;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Lines that are heard over other shots than their own, and the ways out of that in words. */
@@ -26,7 +24,7 @@ class SpokenApart {
     if (state.lines().isEmpty()) {
       return List.of();
     }
-    Map<String, String> speakers = speakers(state);
+    Map<String, String> speakers = state.speakers();
     List<LineApart> all = LineApart.in(state.resolved(), speakers);
     boolean mended = all.size() <= MOST_MENDED;
     return all.stream()
@@ -53,7 +51,7 @@ class SpokenApart {
 
   /** The ways out for the line that speaks of a shot of the cut; none if it is not apart. */
   List<Remedy> remedies(FilmState state, int place) {
-    Map<String, String> speakers = speakers(state);
+    Map<String, String> speakers = state.speakers();
     return LineApart.in(state.resolved(), speakers).stream()
         .filter(apart -> apart.place() == place)
         .flatMap(apart -> remedies(state, apart, speakers).stream())
@@ -62,7 +60,8 @@ class SpokenApart {
 
   private List<Remedy> remedies(FilmState state, LineApart apart, Map<String, String> speakers) {
     String shot = state.film().placementAt(apart.place()).shot();
-    return apart.remedies(state.resolved(), speakers, voice.startingWith(apart.line(), shot));
+    return apart.remedies(
+        state.resolved(), speakers, voice.startingWith(apart.line(), apart.number(), shot));
   }
 
   private static FilmView.RemedyView view(
@@ -82,22 +81,5 @@ class SpokenApart {
           new FilmView.RemedyView(
               r.kind(), "Move " + own, "it comes to where its line is spoken, with its time");
     };
-  }
-
-  /** The line that speaks of each shot, by the shot's id as films have it. */
-  private Map<String, String> speakers(FilmState state) {
-    Map<Integer, String> byNumber =
-        state.lines().stream()
-            .collect(Collectors.toMap(l -> l.line().number(), l -> l.line().id()));
-    Map<String, String> speakers = new HashMap<>();
-    voice
-        .linesOfShots(state.production().id())
-        .forEach(
-            (shot, number) -> {
-              if (byNumber.containsKey(number)) {
-                speakers.put(Long.toString(shot), byNumber.get(number));
-              }
-            });
-    return speakers;
   }
 }

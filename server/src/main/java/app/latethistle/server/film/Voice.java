@@ -2,7 +2,6 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.film.Revoice;
 import java.util.List;
-import java.util.Map;
 
 /** Where a film's lines come from. */
 public interface Voice {
@@ -10,12 +9,11 @@ public interface Voice {
   List<ReadLine> lines(long productionId);
 
   /**
-   * The number of the line that speaks of each shot, by the shot's id; shots without are left out.
+   * What has a line start with a shot that it speaks of.
+   *
+   * @param number its place in the script, from 1
    */
-  Map<Long, Integer> linesOfShots(long productionId);
-
-  /** What has a line start with a shot; the shot is in the story. */
-  Revoice startingWith(String line, String shot);
+  Revoice startingWith(String line, int number, String shot);
 
   /** Settles a line anew, as undo asks; a reading that is gone is not taken up again. */
   void settle(String line, Revoice.Settled settled);

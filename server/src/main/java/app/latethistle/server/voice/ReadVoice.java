@@ -16,9 +16,11 @@ import app.latethistle.server.stored.StoredReading;
 import app.latethistle.server.story.StoryService;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -51,6 +53,7 @@ class ReadVoice implements Voice {
             .stream()
             .collect(Collectors.toMap(Reading::id, Function.identity()));
     Map<Integer, Shot> byStory = byStory(productionId);
+    Map<Integer, Set<String>> shots = shotsOfLines(story, byStory);
     double gap = story.delivery().gap();
     List<SpokenLine> script = story.script().lines();
     Map<Integer, VoiceLine> matched = LineMatch.match(script, kept);
@@ -58,20 +61,26 @@ class ReadVoice implements Voice {
     for (SpokenLine line : script) {
       VoiceLine its = matched.get(line.number());
       Reading pick = its == null ? null : picked.get(its.pickId());
-      lines.add(pick == null ? unread(line, gap) : read(line, its, pick, byStory, gap));
+      Set<String> seen = shots.getOrDefault(line.number(), Set.of());
+      lines.add(pick == null ? unread(line, gap, seen) : read(line, its, pick, byStory, gap, seen));
     }
     return lines;
   }
 
-  private static ReadLine unread(SpokenLine line, double gap) {
+  private static ReadLine unread(SpokenLine line, double gap, Set<String> seen) {
     Narration.Line silent =
         new Narration.Line(
             "unread " + line.number(), line.number(), List.of(), 0, new Narration.Start.After(gap));
-    return new ReadLine(silent, null, List.of(), 0);
+    return new ReadLine(silent, null, List.of(), 0, seen);
   }
 
   private static ReadLine read(
-      SpokenLine line, VoiceLine its, Reading pick, Map<Integer, Shot> byStory, double gap) {
+      SpokenLine line,
+      VoiceLine its,
+      Reading pick,
+      Map<Integer, Shot> byStory,
+      double gap,
+      Set<String> seen) {
     StoredReading.Heard heard = pick.heard();
     Tightening tight =
         its.longest() == null ? Tightening.NONE : VoiceService.tightening(heard, its.longest());
@@ -86,7 +95,7 @@ class ReadVoice implements Voice {
             words,
             tight.at(heard.length()),
             start(its, byStory, gap));
-    return new ReadLine(placed, pick.medium(), tight.cuts(), heard.facts().loudness());
+    return new ReadLine(placed, pick.medium(), tight.cuts(), heard.facts().loudness(), seen);
   }
 
   private static Narration.Start start(VoiceLine line, Map<Integer, Shot> byStory, double gap) {
@@ -111,21 +120,20 @@ class ReadVoice implements Voice {
         .collect(Collectors.toMap(Shot::storyShot, Function.identity(), (a, b) -> a));
   }
 
-  @Override
-  public Map<Long, Integer> linesOfShots(long productionId) {
-    Map<Integer, Shot> byStory = byStory(productionId);
-    Map<Long, Integer> lines = new HashMap<>();
-    for (StoryShot shot : stories.state(productionId).story().shots().shots()) {
+  /** The shots that each line speaks of, by the line's number. */
+  private static Map<Integer, Set<String>> shotsOfLines(Story story, Map<Integer, Shot> byStory) {
+    Map<Integer, Set<String>> shots = new HashMap<>();
+    for (StoryShot shot : story.shots().shots()) {
       Shot its = byStory.get(shot.id());
       if (its != null && shot.line() > 0) {
-        lines.put(its.id(), shot.line());
+        shots.computeIfAbsent(shot.line(), k -> new HashSet<>()).add(Long.toString(its.id()));
       }
     }
-    return lines;
+    return shots;
   }
 
   @Override
-  public Revoice startingWith(String line, String shot) {
+  public Revoice startingWith(String line, int number, String shot) {
     VoiceLine kept = settled.findById(Long.valueOf(line)).orElseThrow();
     Shot its = shots.findById(Long.valueOf(shot)).orElseThrow();
     Revoice.Settled now = kept.settled();
@@ -135,15 +143,6 @@ class ReadVoice implements Voice {
             VoiceLine.StartKind.SHOT.name(),
             its.storyShot().doubleValue(),
             now.longest());
-    List<SpokenLine> script = stories.state(kept.productionId()).story().script().lines();
-    int number =
-        LineMatch.match(script, settled.findByProductionIdOrderById(kept.productionId()))
-            .entrySet()
-            .stream()
-            .filter(e -> e.getValue().id().equals(kept.id()))
-            .mapToInt(Map.Entry::getKey)
-            .findFirst()
-            .orElse(0);
     return new Revoice(line, number, now, then);
   }
 
