@@ -198,6 +198,35 @@ class HistoryTest {
     assertThat(take(cut, take).get("rejected").asBoolean()).isTrue();
   }
 
+  /** The shot that its only take leaves goes, and another one comes back in its place. */
+  @Test
+  void aTakeThatMovedAwayIsTakenBackWithWhatWasDoneBeforeIt() {
+    CutFilm cut = CutFilm.make(api, 18);
+    JsonNode shot = api.get(cut.path + "/material").json().get("shots").get(0);
+    String label = shot.get("label").asString();
+    tell(cut.path + "/shots/" + shot.get("id").asLong(), "PATCH", values("title", "The pier"));
+    long take = shot.get("takes").get(0).get("id").asLong();
+    tell(cut.path + "/takes/" + take, "PATCH", Map.of("scene", "", "shot", "900", "take", 1));
+    for (int round = 0; round < 2; round++) {
+      assertThat(labels(cut)).contains("900").doesNotContain(label);
+      cut.past.undo();
+      assertThat(labels(cut)).contains(label).doesNotContain("900");
+      cut.past.undo();
+      assertThat(cut.past.redoes()).isEqualTo("name shot " + label);
+      cut.past.redo();
+      cut.past.redo();
+    }
+  }
+
+  private List<String> labels(CutFilm cut) {
+    return api.get(cut.path + "/material")
+        .json()
+        .get("shots")
+        .valueStream()
+        .map(s -> s.get("label").asString())
+        .toList();
+  }
+
   private JsonNode take(CutFilm cut, long id) {
     return api.get(cut.path + "/material")
         .json()

@@ -96,7 +96,11 @@ class TakeSteps {
     }
   }
 
-  /** Each kind, taken back by what was before and done again by what was after. */
+  /**
+   * Each kind, taken back by what was before and done again by what was after. A shot goes when its
+   * last take moves away, and comes back as another one; what was done to the one that is gone is
+   * left.
+   */
   @Configuration
   static class Kinds {
     @Bean
@@ -111,8 +115,8 @@ class TakeSteps {
     Undoable<Deed.Picked> picked(Shots shots) {
       return new Undoable<>(
           Deed.Picked.class,
-          (production, deed) -> shots.get(production, deed.shot()).pick(deed.before()),
-          (production, deed) -> shots.get(production, deed.shot()).pick(deed.after()));
+          (production, deed) -> shots.findById(deed.shot()).ifPresent(s -> s.pick(deed.before())),
+          (production, deed) -> shots.findById(deed.shot()).ifPresent(s -> s.pick(deed.after())));
     }
 
     @Bean
@@ -127,8 +131,8 @@ class TakeSteps {
     Undoable<Deed.ShotNamed> named(Shots shots) {
       return new Undoable<>(
           Deed.ShotNamed.class,
-          (production, deed) -> shots.get(production, deed.shot()).rename(deed.before()),
-          (production, deed) -> shots.get(production, deed.shot()).rename(deed.after()));
+          (production, deed) -> shots.findById(deed.shot()).ifPresent(s -> s.rename(deed.before())),
+          (production, deed) -> shots.findById(deed.shot()).ifPresent(s -> s.rename(deed.after())));
     }
   }
 }
