@@ -94,7 +94,7 @@ public class Asking {
         credits,
         allowance.left(profile),
         profile.period(),
-        queue.secondsFor(Math.max(1, wish.shots().size()), profile));
+        queue.outlook(profile).secondsFor(Math.max(1, wish.shots().size())));
   }
 
   /** What it would cost to let a take go on for longer; nothing is asked. */
@@ -116,7 +116,7 @@ public class Asking {
 
   private Estimate estimate(ServiceProfile profile, double credits) {
     return new Estimate(
-        credits, allowance.left(profile), profile.period(), queue.secondsFor(1, profile));
+        credits, allowance.left(profile), profile.period(), queue.outlook(profile).secondsFor(1));
   }
 
   private static double enlarging(TakeEntry take, ServiceProfile profile) {

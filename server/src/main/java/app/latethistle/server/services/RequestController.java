@@ -44,7 +44,7 @@ class RequestController {
    * A request.
    *
    * @param before how many wait before it
-   * @param secondsLeft until it is done, by the service's usual wait; 0 if it is
+   * @param secondsLeft until it is done, as its service has been lately; 0 if it is
    * @param waited seconds from asking to its end, or until now
    */
   record RequestView(
@@ -85,6 +85,7 @@ class RequestController {
   public List<RequestView> all(@PathVariable long productionId) {
     Map<String, ServiceProfile> profiles = new HashMap<>();
     desk.all().forEach(r -> profiles.put(r.profile().name(), r.profile()));
+    Map<String, Outlook> outlooks = new HashMap<>();
     Map<Long, String> labels = new HashMap<>();
     shots.findByProductionId(productionId).forEach(s -> labels.put(s.id(), s.label()));
     return requests.findByProductionIdOrderById(productionId).stream()
@@ -92,7 +93,11 @@ class RequestController {
             r -> {
               boolean open =
                   r.state() == Request.State.QUEUED || r.state() == Request.State.RUNNING;
-              ServiceProfile profile = profiles.get(r.service());
+              Outlook outlook =
+                  open && profiles.containsKey(r.service())
+                      ? outlooks.computeIfAbsent(
+                          r.service(), name -> queue.outlook(profiles.get(name)))
+                      : null;
               Instant end = r.endedAt() == null ? Instant.now() : r.endedAt();
               return new RequestView(
                   r.id(),
@@ -107,8 +112,8 @@ class RequestController {
                   r.cost(),
                   r.state(),
                   r.message(),
-                  r.state() == Request.State.QUEUED ? queue.position(r) : 0,
-                  open && profile != null ? queue.secondsLeft(r, profile) : 0,
+                  outlook != null && r.state() == Request.State.QUEUED ? outlook.before(r) : 0,
+                  outlook != null ? outlook.secondsLeft(r) : 0,
                   Duration.between(r.askedAt(), end).toMillis() / 1000.0);
             })
         .toList();
