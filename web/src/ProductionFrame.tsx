@@ -8,12 +8,11 @@ import { useProduction } from "./api/queries";
 import { KeyHelp } from "./parts/KeyHelp";
 import { MeetingDialog } from "./parts/meeting";
 import { NotYet } from "./parts/NotYet";
-import { NARROWEST, TooNarrow } from "./parts/TooNarrow";
 import { TopBar } from "./parts/TopBar";
 import { RoomBoundary, Trouble } from "./parts/Trouble";
 import { useNotice } from "./parts/notice";
-import { useWindowWidth } from "./parts/useWindowWidth";
-import { loadRooms } from "./rooms";
+import { NARROWEST, useWindowWidth } from "./parts/useWindowWidth";
+import { TooNarrow, loadRooms } from "./rooms";
 import { useRoom } from "./store";
 import { ink } from "./theme";
 

@@ -92,11 +92,13 @@ export function sentenceOf(status: number, problem: unknown): string {
 
 const PERSON = "late-thistle-person";
 
-/** A mark of this browser, so that undo tells whose a step was. */
+/** A mark of this browser, so that undo tells whose a step was; made once. */
 function person(): string {
-  const kept = localStorage.getItem(PERSON) ?? crypto.randomUUID();
-  localStorage.setItem(PERSON, kept);
-  return kept;
+  const kept = localStorage.getItem(PERSON);
+  if (kept !== null) return kept;
+  const made = crypto.randomUUID();
+  localStorage.setItem(PERSON, made);
+  return made;
 }
 
 const withToken: Middleware = {
@@ -159,6 +161,9 @@ export const filmUrl = (production: number, revision: number | string) =>
 
 export const takeFrameUrl = (production: number, take: number, frame: number, height: number) =>
   `${under(production)}/takes/${take}/frames/${Math.max(0, Math.round(frame))}.jpg?height=${height}`;
+
+export const readingUrl = (production: number, reading: number) =>
+  `${under(production)}/voice/readings/${reading}/sound.wav`;
 
 export const stripUrl = (production: number, take: number) =>
   `${under(production)}/takes/${take}/strip.jpg`;

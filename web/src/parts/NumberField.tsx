@@ -23,8 +23,10 @@ export function NumberField({ label, unit, digits, value, hint, zero, onChange }
   const save = () => {
     const typed = Number(text?.replace(",", "."));
     if (text !== null && text.trim() !== "" && text !== shown) {
-      if (Number.isFinite(typed)) onChange(typed);
-      else tell(`“${text}” is no number, so ${label} stays ${shown} ${unit}.`, "wrong");
+      if (Number.isFinite(typed)) {
+        // The same number written otherwise is no change.
+        if (typed !== Number(value.toFixed(digits))) onChange(typed);
+      } else tell(`“${text}” is no number, so ${label} stays ${shown} ${unit}.`, "wrong");
     }
     setText(null);
   };

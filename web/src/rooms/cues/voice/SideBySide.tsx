@@ -4,7 +4,7 @@ import Dialog from "@mui/material/Dialog";
 import MenuItem from "@mui/material/MenuItem";
 import Select from "@mui/material/Select";
 import { useEffect, useRef, useState } from "react";
-import { under, type Production, type Reading, type VoiceLine } from "../../../api/client";
+import { readingUrl, type Production, type Reading, type VoiceLine } from "../../../api/client";
 import { ink } from "../../../theme";
 import { LineWave } from "./LineWave";
 import { equalVolumes, samePlace } from "./sides";
@@ -47,7 +47,7 @@ export function SideBySide({ production, line, onPick, onClose }: Props) {
     const element = audio.current;
     const reading = sides[side];
     if (!element || !reading) return;
-    const source = `${under(production.id)}/voice/readings/${reading.id}/sound.wav`;
+    const source = readingUrl(production.id, reading.id);
     if (!element.src.endsWith(source)) element.src = source;
     element.volume = volumes[side] ?? 1;
     element.currentTime = Math.min(from, Math.max(0, reading.seconds - 0.05));

@@ -2,7 +2,13 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { Fragment, useEffect, useRef, useState, type RefObject } from "react";
 import { useNavigate } from "react-router";
-import { under, type Film, type Production, type Song, type VoiceLine } from "../../../api/client";
+import {
+  readingUrl,
+  type Film,
+  type Production,
+  type Song,
+  type VoiceLine,
+} from "../../../api/client";
 import { useVoice } from "../../../api/queries";
 import { useStory } from "../../../api/story";
 import { NotYet } from "../../../parts/NotYet";
@@ -233,7 +239,7 @@ function useReadingPlayer(production: Production, audio: RefObject<HTMLAudioElem
       const element = audio.current;
       if (!element || l.pick === null) return;
       const longest = l.longest === null ? "" : `?longest=${l.longest}`;
-      const source = `${under(production.id)}/voice/readings/${l.pick}/sound.wav${longest}`;
+      const source = readingUrl(production.id, l.pick) + longest;
       if (!element.src.endsWith(source)) element.src = source;
       element.currentTime = tightened(from, cutsOf(l));
       void element.play();

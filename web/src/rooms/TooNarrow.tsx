@@ -1,12 +1,10 @@
 import Box from "@mui/material/Box";
 import type { Production } from "../api/client";
 import { useFilm } from "../api/queries";
-import { Monitor } from "../rooms/score/Monitor";
-import { Transport } from "../rooms/score/Transport";
+import { NARROWEST } from "../parts/useWindowWidth";
+import { Monitor } from "./score/Monitor";
+import { Transport } from "./score/Transport";
 import { fraunces, ink } from "../theme";
-
-/** Rooms are made for windows at least so wide, in pixels. */
-export const NARROWEST = 1000;
 
 /** What a window too narrow for a room shows instead: what to do, and the film to be watched. */
 export function TooNarrow({ production, width }: { production: Production; width: number }) {
