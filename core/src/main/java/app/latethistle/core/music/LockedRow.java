@@ -61,8 +61,7 @@ final class LockedRow {
 
   /**
    * The onset strength at each hop of a period, added up over the periods of each block of a song.
-   * For another period nearby, blocks only have to be put beside one another otherwise, which costs
-   * a song of an hour a sixtieth.
+   * For another period nearby, blocks only have to be put beside one another otherwise.
    */
   private static final class Folded {
     private final double[][] blocks;

@@ -16,7 +16,7 @@ public record SongAnalysis(BeatGrid grid, List<Section> sections, List<KeyMoment
   /** Of a song without a beat. */
   public static final SongAnalysis NOTHING = new SongAnalysis(BeatGrid.EMPTY, List.of(), List.of());
 
-  /** The share of the work that is done when onsets are found, and when beats are: measured. */
+  /** About the share of the work that is done when onsets are found, and when beats are. */
   private static final double HEARD = 0.3;
 
   private static final double COUNTED = 0.8;

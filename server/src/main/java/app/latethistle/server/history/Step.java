@@ -27,6 +27,8 @@ class Step {
   private String body;
 
   private String person;
+
+  @SuppressWarnings("unused") // asked for in queries only
   private boolean undone;
 
   @SuppressWarnings("unused") // only written
@@ -72,9 +74,5 @@ class Step {
 
   void takenBack(boolean back) {
     undone = back;
-  }
-
-  boolean isUndone() {
-    return undone;
   }
 }

@@ -230,7 +230,7 @@ public class BringIn {
       take.madeBy(origin);
     }
     if (!probed.says().isEmpty()) {
-      take.note(Character.toUpperCase(probed.says().charAt(0)) + probed.says().substring(1) + ".");
+      take.note(capital(probed.says()) + ".");
     }
     takes.save(take);
     picks.refresh(shot);
@@ -284,7 +284,11 @@ public class BringIn {
   private static String titleOf(String name) {
     int dot = name.lastIndexOf('.');
     String title = (dot > 0 ? name.substring(0, dot) : name).replace('_', ' ').strip();
-    return title.isEmpty() ? "Song" : Character.toUpperCase(title.charAt(0)) + title.substring(1);
+    return title.isEmpty() ? "Song" : capital(title);
+  }
+
+  private static String capital(String text) {
+    return Character.toUpperCase(text.charAt(0)) + text.substring(1);
   }
 
   private Shot shotFor(long productionId, Gathering.ShotKey key, Gathering.Clip clip) {

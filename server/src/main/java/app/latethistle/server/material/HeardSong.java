@@ -20,7 +20,7 @@ record HeardSong(SongAnalysis analysis, Peaks peaks, double loudness) {
   /** Spans of the waveform a second. */
   static final int PEAKS_A_SECOND = 50;
 
-  /** The share of the work that is done when it is decoded, and when it is weighed: measured. */
+  /** About the share of the work that is done when it is decoded, and when it is weighed. */
   private static final double DECODED = 0.25;
 
   private static final double WEIGHED = 0.6;

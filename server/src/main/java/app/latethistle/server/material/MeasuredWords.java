@@ -129,8 +129,9 @@ public final class MeasuredWords {
 
   private static void add(List<String> said, String what, List<FrameRange> spans, double rate) {
     if (!spans.isEmpty()) {
-      String more = spans.size() > 1 ? " and " + (spans.size() - 1) + " more times" : "";
-      said.add(span(what, spans.get(0), rate) + more.replace("1 more times", "once more"));
+      int more = spans.size() - 1;
+      String again = more == 0 ? "" : more == 1 ? " and once more" : " and " + more + " more times";
+      said.add(span(what, spans.get(0), rate) + again);
     }
   }
 

@@ -46,12 +46,8 @@ public class PaceController {
     song.requireListenedTo();
     List<Double> before = song.drawn();
     song.draw(drawn.speeds());
-    if (!before.equals(drawn.speeds())) {
-      history.did(
-          productionId,
-          drawn.speeds().isEmpty() ? "follow the song's pace" : "draw the pace",
-          new Deed.PaceDrawn(songId, before, drawn.speeds()));
-    }
+    String label = drawn.speeds().isEmpty() ? "follow the song's pace" : "draw the pace";
+    noted(productionId, label, new Deed.PaceDrawn(songId, before, drawn.speeds()));
   }
 
   /** The same for eight equally long parts of a film without music. */
@@ -66,8 +62,12 @@ public class PaceController {
     }
     List<Double> before = production.pace();
     production.draw(drawn.speeds());
-    if (!before.equals(drawn.speeds())) {
-      history.did(productionId, "draw the pace", new Deed.PaceDrawn(null, before, drawn.speeds()));
+    noted(productionId, "draw the pace", new Deed.PaceDrawn(null, before, drawn.speeds()));
+  }
+
+  private void noted(long productionId, String label, Deed.PaceDrawn pace) {
+    if (!pace.before().equals(pace.after())) {
+      history.did(productionId, label, pace);
     }
   }
 }

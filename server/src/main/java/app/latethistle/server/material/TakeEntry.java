@@ -162,7 +162,7 @@ public class TakeEntry {
     return rejected;
   }
 
-  /** What the person found wrong. */
+  /** What the person found wrong, in the order of the faults; a set of the caller's own. */
   public Set<Fault> faults() {
     EnumSet<Fault> set = EnumSet.noneOf(Fault.class);
     for (String name : faults.isEmpty() ? new String[0] : faults.split(",")) {
@@ -198,8 +198,7 @@ public class TakeEntry {
 
   /** Notes what is wrong with it: the first fault puts it aside, and the last taken off back. */
   void note(Fault fault, boolean there) {
-    EnumSet<Fault> all = EnumSet.noneOf(Fault.class);
-    all.addAll(faults());
+    Set<Fault> all = faults();
     if (there ? !all.add(fault) : !all.remove(fault)) {
       return;
     }
@@ -209,15 +208,11 @@ public class TakeEntry {
     } else if (all.isEmpty() && asideForFaults) {
       putAside(false);
     }
-    faults = written(all);
+    faults = all.stream().map(Fault::name).collect(Collectors.joining(","));
   }
 
   void note(String words) {
     note = words;
-  }
-
-  private static String written(Set<Fault> all) {
-    return all.stream().sorted().map(Fault::name).collect(Collectors.joining(","));
   }
 
   /** What a person says of it. */

@@ -95,7 +95,6 @@ public class StoryService {
     boolean goesOn =
         name.equals(WRITE)
             && last.isPresent()
-            && last.get().name().equals(WRITE)
             && last.get().madeAt().isAfter(Instant.now().minus(CLOSE))
             && history.goesOnFrom(productionId, WRITE);
     if (goesOn) {
