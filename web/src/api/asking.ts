@@ -3,6 +3,7 @@ import { useNotice } from "../parts/notice";
 import { plural } from "../parts/words";
 import { answerTo, api, type AskedFor, type Fetched, type SentRequests } from "./client";
 import { keys } from "./queries";
+import { readAnew } from "./readAnew";
 
 const params = (id: number) => ({ params: { path: { productionId: id } } });
 
@@ -63,8 +64,8 @@ function useAsk<Body>(id: number, send: (body: Body) => Promise<Fetched<SentRequ
     },
     onError: (error) => tell(error.message, "wrong"),
     onSettled: () => {
-      void client.invalidateQueries({ queryKey: keys.requests(id) });
-      void client.invalidateQueries({ queryKey: keys.services });
+      void readAnew(client, keys.requests(id));
+      void readAnew(client, keys.services);
     },
   });
 }

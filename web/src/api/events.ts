@@ -1,9 +1,10 @@
 import { useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { useNotice } from "../parts/notice";
-import type { Film, Pulse } from "./client";
+import type { Film, History, Pulse } from "./client";
 import { connect } from "./connection";
 import { keys } from "./queries";
+import { readAnew } from "./readAnew";
 
 /** What is heard of a production: what goes on, and whether the server answers at all. */
 export interface Heard {
@@ -46,7 +47,7 @@ function readAgain(
   tell: (text: string) => void,
 ) {
   const again = (...all: readonly (readonly unknown[])[]) =>
-    all.forEach((queryKey) => void client.invalidateQueries({ queryKey }));
+    all.forEach((queryKey) => void readAnew(client, queryKey));
   if (!before || before.material !== now.material) {
     again(keys.material(id), keys.songs(id), keys.film(id), keys.history(id));
   }
@@ -58,7 +59,26 @@ function readAgain(
   if (!before || before.masters !== now.masters || rendering) again(keys.masters(id));
   const film = client.getQueryData<Film>(keys.film(id));
   if (film && now.revision > film.revision && client.isMutating() === 0) {
-    tell("The film was changed in another window; this is how it stands now.");
-    again(keys.film(id), keys.history(id));
+    void tellWhoChanged(client, id, tell);
+  }
+}
+
+/**
+ * Shows a film that did not change here as it is now. What somebody did elsewhere is a step of the
+ * history and is told; what follows by itself, such as a first song that was brought in, is not.
+ */
+export async function tellWhoChanged(
+  client: QueryClient,
+  id: number,
+  tell: (text: string) => void,
+): Promise<void> {
+  const steps = () => client.getQueryData<History>(keys.history(id));
+  const before = steps()?.undo?.step;
+  await Promise.all([readAnew(client, keys.film(id)), readAnew(client, keys.history(id))]);
+  const { undo, redo } = steps() ?? {};
+  if (redo && redo.step === before) {
+    tell(`“${redo.label}” was taken back outside this window; this is how the film stands now.`);
+  } else if (undo && undo.step !== before) {
+    tell(`“${undo.label}” was done outside this window; this is how the film stands now.`);
   }
 }

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNotice } from "../parts/notice";
 import { answerTo, api, type History } from "./client";
 import { keys } from "./queries";
+import { readAnew } from "./readAnew";
 
 /** What undo would take back and redo do again, in whichever room it was done. */
 export const useHistory = (id: number) =>
@@ -44,7 +45,7 @@ export function useSteps(id: number) {
     },
     onSuccess: (says) => says !== "" && tell(says),
     onError: (error) => tell(error.message, "wrong"),
-    onSettled: () => client.invalidateQueries({ queryKey: keys.production(id) }),
+    onSettled: () => readAnew(client, keys.production(id)),
   });
   return { undo: () => mutate("undo"), redo: () => mutate("redo") };
 }

@@ -4,6 +4,7 @@ import { useNotice } from "../parts/notice";
 import { useRoom } from "../store";
 import { ApiProblem, answerTo, api, stillUrl, type Fetched, type Film, type Song } from "./client";
 import type { paths } from "./generated/schema";
+import { readAnew } from "./readAnew";
 
 export const keys = {
   shelf: ["shelf"] as const,
@@ -75,9 +76,9 @@ export function useDrawPace(id: number, song: number) {
     onError: (error) => tell(error.message, "wrong"),
     onSettled: () =>
       Promise.all([
-        client.invalidateQueries({ queryKey: keys.songs(id) }),
-        client.invalidateQueries({ queryKey: keys.proposals(id) }),
-        client.invalidateQueries({ queryKey: keys.history(id) }),
+        readAnew(client, keys.songs(id)),
+        readAnew(client, keys.proposals(id)),
+        readAnew(client, keys.history(id)),
       ]),
   });
 }
@@ -196,8 +197,8 @@ export function useChange<Body, Answer = unknown>(
     mutationFn: (body: Body) => answerTo(send(body)),
     onError: (error) => tell(error.message, "wrong"),
     onSettled: async () => {
-      await client.invalidateQueries({ queryKey: keys.production(id) });
-      await client.invalidateQueries({ queryKey: keys.shelf });
+      await readAnew(client, keys.production(id));
+      await readAnew(client, keys.shelf);
     },
   });
 }
@@ -273,15 +274,15 @@ export function useFilmEdit(id: number) {
     }
     client.setQueryData(keys.film(id), after);
     // Lines may start elsewhere now, and undo may bring another reading back.
-    void client.invalidateQueries({ queryKey: keys.voice(id) });
-    void client.invalidateQueries({ queryKey: keys.history(id) });
+    void readAnew(client, keys.voice(id));
+    void readAnew(client, keys.history(id));
     return after;
   };
   const change = useMutation({
     scope: { id: `film-${id}` },
     mutationFn: send,
     onError: async (error, asked) => {
-      await client.invalidateQueries({ queryKey: keys.film(id) });
+      await readAnew(client, keys.film(id));
       if (!(error instanceof ApiProblem && error.isConflict)) {
         tell(error.message, "wrong");
         return;

@@ -3,6 +3,7 @@ import { useNotice } from "../parts/notice";
 import { ApiProblem, answerTo, api, type Story } from "./client";
 import type { paths } from "./generated/schema";
 import { keys } from "./queries";
+import { readAnew } from "./readAnew";
 
 const storyKey = (id: number) => [...keys.production(id), "story"] as const;
 
@@ -91,14 +92,14 @@ export function useStoryChange(id: number) {
     },
     onSuccess: async (story) => {
       client.setQueryData(storyKey(id), story);
-      await client.invalidateQueries({ queryKey: keys.material(id) });
-      await client.invalidateQueries({ queryKey: keys.voice(id) });
-      await client.invalidateQueries({ queryKey: keys.history(id) });
+      await readAnew(client, keys.material(id));
+      await readAnew(client, keys.voice(id));
+      await readAnew(client, keys.history(id));
     },
     onError: async (error) => {
       tell(error.message, "wrong");
       if (error instanceof ApiProblem && error.isConflict) {
-        await client.invalidateQueries({ queryKey: storyKey(id) });
+        await readAnew(client, storyKey(id));
       }
     },
   });

@@ -34,6 +34,7 @@ import {
   type TieTo,
 } from "./cuts";
 import { editFor, jointFor, limitsFor, type Manner, type Side } from "./manner";
+import { readAnew } from "../../api/readAnew";
 
 const FRAMINGS: readonly Framing[] = ["FIT", "FILL", "SOFT"];
 
@@ -93,7 +94,7 @@ export function useScoreActions(id: Production["id"], material: Material | undef
     const chooseTake = async (place: number, take: number) => {
       await run("choose-take", { place, takeId: take });
       // It is the shot's pick now.
-      await client.invalidateQueries({ queryKey: keys.material(id) });
+      await readAnew(client, keys.material(id));
     };
     const slip = (place: number, to: (at: number) => number) =>
       void run("slip", (film) => {

@@ -14,6 +14,7 @@ import { answerTo, api, type NewProduction as Asked } from "../../api/client";
 import { keys } from "../../api/queries";
 import { Labelled } from "../../parts/Labelled";
 import { ink } from "../../theme";
+import { readAnew } from "../../api/readAnew";
 
 const SHAPES = [
   { name: "16:9, 1920×1080", width: 1920, height: 1080 },
@@ -47,7 +48,7 @@ export function NewProduction({ onClose }: { onClose: () => void }) {
     const asked: Asked = { title, width, height, rate, targetSeconds: Number(length) };
     try {
       const made = await answerTo(api.POST("/api/productions", { body: asked }));
-      await client.invalidateQueries({ queryKey: keys.shelf });
+      await readAnew(client, keys.shelf);
       void go(`/productions/${made.id}/${room}`);
     } catch (e) {
       setProblem(e instanceof Error ? e.message : String(e));

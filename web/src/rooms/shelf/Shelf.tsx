@@ -9,6 +9,7 @@ import { fraunces, ink } from "../../theme";
 import { NewProduction } from "./NewProduction";
 import { ShelfFoot } from "./ShelfFoot";
 import { ShelfRow } from "./ShelfRow";
+import { readAnew } from "../../api/readAnew";
 
 /** The list of productions. */
 export function Shelf() {
@@ -84,7 +85,7 @@ function useDemo() {
   return useMutation({
     mutationFn: async () => {
       await answerTo(api.POST("/api/demo"));
-      await client.invalidateQueries({ queryKey: keys.shelf });
+      await readAnew(client, keys.shelf);
     },
   });
 }

@@ -6,6 +6,7 @@ import { keys } from "../../api/queries";
 import { useNotice } from "../../parts/notice";
 import { fileSize } from "../../parts/words";
 import { ink } from "../../theme";
+import { readAnew } from "../../api/readAnew";
 
 // Under the shelf's own: what is removed from it leaves something behind.
 const STORAGE = [...keys.shelf, "storage"] as const;
@@ -28,7 +29,7 @@ export function ShelfFoot() {
     mutationFn: () => answerTo(api.POST("/api/storage/clear")),
     onSuccess: () => tell(`${fileSize(storage?.bytes ?? 0)} were cleared.`),
     onError: (error) => tell(error.message, "wrong"),
-    onSettled: () => client.invalidateQueries({ queryKey: STORAGE }),
+    onSettled: () => readAnew(client, STORAGE),
   });
   const unused = storage !== undefined && storage.bytes > 0;
   if (!unused && machine?.fenced !== false) return null;

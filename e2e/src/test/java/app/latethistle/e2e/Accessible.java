@@ -17,6 +17,9 @@ final class Accessible {
 
   /** Fails with what is seriously wrong with the page as it is now. */
   static void check(Page page) {
+    // What is still fading in has not its own colours yet.
+    page.waitForFunction(
+        "() => document.getAnimations().every(a => !(a instanceof CSSTransition))");
     List<String> wrong =
         new AxeBuilder(page)
             .analyze().getViolations().stream()

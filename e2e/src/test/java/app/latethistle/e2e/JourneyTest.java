@@ -143,6 +143,10 @@ class JourneyTest {
     for (int i = 0; i < 5; i++) {
       page.keyboard().press("Control+z");
     }
+    // The last of the five has landed when the framing is what undo would take back.
+    steps.button("Undo").hover();
+    assertThat(page.getByRole(AriaRole.TOOLTIP)).containsText("change framing");
+    page.mouse().move(640, 700);
     page.keyboard().press("?");
     assertThat(page.getByRole(AriaRole.DIALOG)).containsText("redo");
     page.keyboard().press("Escape");
@@ -185,6 +189,7 @@ class JourneyTest {
     assertThat(page.getByRole(AriaRole.TOOLTIP)).containsText("fade");
     steps.button("Cut again").click();
     steps.button("Take the calm cut").click();
+    assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
     assertThat(steps.foot()).containsText(Pattern.compile("Cuts on a beat \\d of 5"));
     comparedVersion(page, steps);
   }
