@@ -10,6 +10,7 @@ import { fraunces, ink } from "../theme";
 import { History } from "./History";
 import { useKeySheet } from "./keys";
 import { plural, shapeName } from "./words";
+import { tempoOf } from "./tempo";
 
 /** The production's title and the rooms, each with where it stands. */
 export function TopBar({ production, heard }: { production: Production; heard: Heard }) {
@@ -186,7 +187,7 @@ function cuesState(songs: readonly Song[] | undefined): string {
   if (chosen.state === "PREPARING") return "listening";
   if (chosen.state === "REFUSED") return "song not usable";
   const bars = Math.ceil((chosen.beats.length - chosen.firstDownbeat) / chosen.beatsPerBar);
-  return `${plural(bars, "bar")}, ${chosen.bpm.toFixed(0)} BPM`;
+  return `${plural(bars, "bar")}, ${tempoOf(chosen.beats, chosen.bpm, 0)} BPM`;
 }
 
 function scoreState(film: Film | undefined, production: Production): string {

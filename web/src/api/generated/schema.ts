@@ -1165,7 +1165,7 @@ export interface paths {
         };
         get: operations["lengths"];
         put?: never;
-        post: operations["take"];
+        post: operations["take_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1262,6 +1262,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["tempoMap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/songs/{songId}/then/{otherId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["look"];
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/songs/{songId}/then/{otherId}/join.wav": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["hear"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1936,6 +1968,12 @@ export interface components {
         BackTo: {
             /** Format: int64 */
             revision: number;
+        };
+        BarsAsked: {
+            /** Format: int32 */
+            bars: number;
+            /** Format: int32 */
+            from: number;
         };
         Box: {
             /** Format: double */
@@ -3249,6 +3287,20 @@ export interface components {
             turn: number;
             /** Format: double */
             zoom: number;
+        };
+        TwoSongsView: {
+            /** Format: double */
+            at: number;
+            /** Format: double */
+            bpm: number;
+            /** Format: double */
+            fade: number;
+            /** Format: double */
+            louder: number;
+            /** Format: double */
+            seconds: number;
+            /** Format: double */
+            thenBpm: number;
         };
         Usual: {
             /** Format: double */
@@ -5253,7 +5305,7 @@ export interface operations {
             };
         };
     };
-    take: {
+    take_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5415,6 +5467,86 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query: {
+                bars: number;
+                from: number;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                songId: number;
+                otherId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TwoSongsView"];
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                songId: number;
+                otherId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BarsAsked"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    hear: {
+        parameters: {
+            query: {
+                bars: number;
+                from: number;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                songId: number;
+                otherId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
             };
         };
     };

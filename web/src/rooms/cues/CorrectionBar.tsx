@@ -9,6 +9,7 @@ import type { Song } from "../../api/client";
 import { clockTime } from "../../parts/time";
 import { face, ink } from "../../theme";
 import type { Corrections } from "./useCorrections";
+import { tempoOf } from "../../parts/tempo";
 
 interface Props {
   song: Song;
@@ -51,7 +52,7 @@ export function CorrectionBar(props: Props) {
         with clicks
       </ToggleButton>
       <Box sx={{ color: ink.ink2 }}>Tempo</Box>
-      <Mono>{song.bpm.toFixed(1)}</Mono>
+      <Mono>{tempoOf(song.beats, song.bpm, 1)}</Mono>
       <Button onClick={taps.tap} title="Tap along while the song plays (T)" sx={{ minWidth: 44 }}>
         Tap
       </Button>

@@ -14,6 +14,7 @@ import { BandPanel } from "./BandPanel";
 import { LengthPanel } from "./LengthPanel";
 import { SongChoice } from "./SongChoice";
 import { SongView } from "./SongView";
+import { TwoSongsPanel } from "./TwoSongsPanel";
 import { useSpot } from "./useSpot";
 import { VoiceBand } from "./voice/VoiceBand";
 
@@ -29,7 +30,7 @@ export function Cues() {
   useTellMoves(film);
   const [shown, setShown] = useState<number | null>(null);
   const [all, setAll] = useState(false);
-  const [panel, setPanel] = useState<"band" | "length" | null>(null);
+  const [panel, setPanel] = useState<"band" | "length" | "then" | null>(null);
   const spot = useSpot();
   const song = songs?.find((s) => s.id === shown) ?? songs?.find((s) => s.chosen) ?? songs?.[0];
   if (!songs) return <NotYet what="The music" of={[reading]} />;
@@ -56,6 +57,7 @@ export function Cues() {
   }
   const unfolded =
     all || songs.length <= FEW ? songs : songs.filter((s) => s.chosen || s.id === song?.id);
+  const others = songs.filter((s) => s.id !== song?.id && counted(s));
   return (
     <Box sx={{ height: "100%", overflow: "auto", bgcolor: ink.sheet, px: 4 }}>
       <Box sx={{ display: "flex", alignItems: "center", gap: 3, height: 42 }}>
@@ -64,9 +66,14 @@ export function Cues() {
         </Box>
         <Box sx={{ color: ink.ink2 }}>{plural(songs.length, "candidate")}</Box>
         <Box sx={{ flex: 1 }} />
-        {song?.state === "READY" && song.beats.length > 0 && (
+        {counted(song) && (
           <Button onClick={() => setPanel((p) => (p === "length" ? null : "length"))}>
             Another length
+          </Button>
+        )}
+        {counted(song) && others.length > 0 && (
+          <Button onClick={() => setPanel((p) => (p === "then" ? null : "then"))}>
+            Another song from a bar on
           </Button>
         )}
         <Button onClick={() => setPanel((p) => (p === "band" ? null : "band"))}>
@@ -85,6 +92,16 @@ export function Cues() {
               ? film.length / production.framesPerSecond
               : production.targetSeconds
           }
+          onClose={() => setPanel(null)}
+        />
+      )}
+      {panel === "then" && song && others.length > 0 && (
+        <TwoSongsPanel
+          key={`from ${song.id} on`}
+          song={song}
+          others={others}
+          production={production}
+          spot={spot}
           onClose={() => setPanel(null)}
         />
       )}
@@ -120,6 +137,9 @@ export function Cues() {
     </Box>
   );
 }
+
+/** Whether a song has bars by which it can be taken apart. */
+const counted = (song: Song | undefined) => song?.state === "READY" && song.beats.length > 0;
 
 /** How loud a candidate is played, 0 to 1, so that all sound as loud as the softest. */
 function volumeOf(song: Song, songs: readonly Song[]): number {

@@ -8,6 +8,7 @@ import { clockTime } from "../../parts/time";
 import { fraunces, ink } from "../../theme";
 import { outlineOf, outlinePath } from "./peaks";
 import { momentName, sectionName } from "./sections";
+import { tempoOf } from "../../parts/tempo";
 
 interface Props {
   song: Song;
@@ -68,7 +69,7 @@ export function SongChoice({ song, production, shown, onShow }: Props) {
         <Box sx={{ typography: "body2", color: ink.ink2, minHeight: 32 }}>
           {ready && (
             <>
-              {song.bpm.toFixed(1)} BPM, {song.beatsPerBar}/4
+              {tempoOf(song.beats, song.bpm, 1)} BPM, {song.beatsPerBar}/4
               <br />
               {clockTime(song.seconds)}
               {song.loudness !== null && `, ${song.loudness.toFixed(1)} LUFS`}

@@ -202,6 +202,10 @@ export function SongView({ song, production, film, spot, volume }: Props) {
         preload="auto"
         onPlay={() => setPlaying(true)}
         onPause={() => setPlaying(false)}
+        onTimeUpdate={(e) => {
+          const element = e.currentTarget;
+          spot.current = { seconds: element.currentTime, playing: !element.paused };
+        }}
       />
       <CorrectionBar
         song={song}

@@ -10,6 +10,7 @@ import { MANNERS, mannerMeaning, type Manner } from "./manner";
 import { Proposals } from "./Proposals";
 import { Versions } from "./Versions";
 import type { ScoreActions } from "./useScoreActions";
+import { tempoOf } from "../../parts/tempo";
 
 interface Props {
   film: Film;
@@ -23,6 +24,7 @@ export function SheetHeader({ film, production, actions, barsPerLine }: Props) {
   const set = useRoom((s) => s.set);
   const manner = useRoom((s) => s.manner);
   const { clock } = film;
+  const beats = clock.frames.map((frame) => frame / production.framesPerSecond);
   return (
     <Box
       sx={{
@@ -50,7 +52,7 @@ export function SheetHeader({ film, production, actions, barsPerLine }: Props) {
       </Box>
       {clock.frames.length > 0 && (
         <Box sx={{ color: ink.ink2 }}>
-          {clock.bpm.toFixed(0)} BPM, {clock.beatsPerBar}/4
+          {tempoOf(beats, clock.bpm, 0)} BPM, {clock.beatsPerBar}/4
         </Box>
       )}
       <ToggleButtonGroup

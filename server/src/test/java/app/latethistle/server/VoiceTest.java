@@ -177,7 +177,7 @@ class VoiceTest {
   }
 
   @Test
-  void aSongIsMadeAnotherLengthAndTheBandAnswersTwice() {
+  void aSongIsMadeAnotherLengthGoesOnAsAnotherAndTheBandAnswersTwice() {
     WrittenStory story = WrittenStory.make(api);
     api.bringDemo(story.id, new String[] {"slow bellows"});
     String songs = story.production + "/songs";
@@ -196,6 +196,23 @@ class VoiceTest {
     assertThat(made.get("bpm").asDouble()).isCloseTo(song.get("bpm").asDouble(), within(0.3));
     assertThat(song.get("chosen").asBoolean()).isTrue();
 
+    String then = songs + "/" + song.get("id").asLong() + "/then/" + made.get("id").asLong();
+    JsonNode two = api.get(then + "?bars=8&from=3").json();
+    assertThat(api.get(then + "/join.wav?bars=8&from=3").bytes().length)
+        .isEqualTo(6 * 48_000 * 2 * 3 + 44);
+    assertThat(api.get(then + "?bars=9999&from=3").detail()).contains("can be left after bar 1 to");
+    String itself = songs + "/" + song.get("id").asLong() + "/then/" + song.get("id").asLong();
+    assertThat(api.get(itself + "?bars=8&from=3").detail()).contains("Choose another song");
+    assertThat(api.post(then, Map.of("bars", 8, "from", 3)).status()).isEqualTo(204);
+    assertThat(api.post(then, Map.of("bars", 8, "from", 3)).detail()).contains("already");
+    JsonNode joined = api.get(songs).json().get(2);
+    assertThat(joined.get("title").asString()).isEqualTo("Slow bellows, then Slow bellows, 45.0 s");
+    assertThat(joined.get("seconds").asDouble())
+        .isCloseTo(two.get("seconds").asDouble(), within(0.001));
+    // The second one's third bar begins where the first one's ninth would.
+    assertThat(joined.get("beats").valueStream())
+        .anyMatch(b -> Math.abs(b.asDouble() - two.get("at").asDouble()) < 1e-4);
+
     Map<String, Object> wish =
         Map.of(
             "style", "waltz", "mood", "DARK", "bpm", 120, "seconds", 30, "voice", false, "songs",
@@ -205,10 +222,10 @@ class VoiceTest {
         api.until(
             songs,
             list ->
-                list.size() == 4
+                list.size() == 5
                     && list.valueStream().allMatch(s -> s.get("state").asString().equals("READY")));
-    assertThat(all.get(2).get("bpm").asDouble()).isCloseTo(120, within(2.0));
-    assertThat(all.get(3).get("loudness").asDouble()).isBetween(-40.0, -5.0);
+    assertThat(all.get(3).get("bpm").asDouble()).isCloseTo(120, within(2.0));
+    assertThat(all.get(4).get("loudness").asDouble()).isBetween(-40.0, -5.0);
   }
 
   @Test

@@ -1,8 +1,6 @@
 package app.latethistle.core.music;
 
 import app.latethistle.core.time.Samples;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -50,82 +48,10 @@ public record SongPlan(List<Kept> kept, List<Join> joins, long length, double co
     joins = List.copyOf(joins);
   }
 
-  /** The beats of the result, in the bars of the song. */
-  public BeatGrid grid(BeatGrid song) {
-    long[] beats = new long[song.size() * kept.size()];
-    float[] sureness = new float[beats.length];
-    int count = 0;
-    long at = 0;
-    for (Kept k : kept) {
-      for (int i = 0; i < song.size(); i++) {
-        long beat = song.sampleOf(i);
-        if (beat >= k.start && beat < k.end && at + beat - k.start < length) {
-          beats[count] = at + beat - k.start;
-          sureness[count++] = song.sureness(i);
-        }
-      }
-      at += k.length();
-    }
-    return new BeatGrid(
-        Arrays.copyOf(beats, count),
-        Arrays.copyOf(sureness, count),
-        song.beatsPerBar(),
-        song.firstDownbeat(),
-        song.confidence());
-  }
-
-  /** The sections of the result: what is left of each, those that meet their like made one. */
-  public List<Section> sections(List<Section> song) {
-    List<Section> parts = new ArrayList<>();
-    long at = 0;
-    for (Kept k : kept) {
-      for (Section s : song) {
-        long from = at + Math.max(s.start(), k.start) - k.start;
-        long to = Math.min(length, at + Math.min(s.end(), k.end) - k.start);
-        if (to > from) {
-          Section last = parts.isEmpty() ? null : parts.get(parts.size() - 1);
-          if (last != null && last.kind() == s.kind() && last.name() == s.name()) {
-            parts.remove(parts.size() - 1);
-            from = last.start();
-          }
-          parts.add(new Section(from, to, s.kind(), s.name(), s.energy()));
-        }
-      }
-      at += k.length();
-    }
-    return parts;
-  }
-
-  /** The sung parts of the result. */
-  public List<SungPart> sung(List<SungPart> song) {
-    List<SungPart> parts = List.of();
-    long at = 0;
-    for (Kept k : kept) {
-      for (SungPart s : song) {
-        long from = at + Math.max(s.start(), k.start) - k.start;
-        long to = Math.min(length, at + Math.min(s.end(), k.end) - k.start);
-        if (to > from) {
-          parts = SungPart.with(parts, from, to);
-        }
-      }
-      at += k.length();
-    }
-    return parts;
-  }
-
-  /** The key moments of the result. */
-  public List<KeyMoment> moments(List<KeyMoment> song) {
-    List<KeyMoment> moments = new ArrayList<>();
-    long at = 0;
-    for (Kept k : kept) {
-      for (KeyMoment m : song) {
-        if (m.at() >= k.start && m.at() < k.end && at + m.at() - k.start < length) {
-          moments.add(new KeyMoment(at + m.at() - k.start, m.kind()));
-        }
-      }
-      at += k.length();
-    }
-    return moments;
+  /** What is known of the result. */
+  public SongParts parts(SongParts song) {
+    return SongParts.of(
+        kept.stream().map(k -> new SongParts.Stretch(song, k.start, k.end)).toList(), length);
   }
 
   /**

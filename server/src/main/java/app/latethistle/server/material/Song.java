@@ -4,7 +4,9 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.Section;
+import app.latethistle.core.music.SongAnalysis;
 import app.latethistle.core.music.SongCorrection;
+import app.latethistle.core.music.SongParts;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.signal.Peaks;
 import app.latethistle.server.config.Reason;
@@ -186,6 +188,11 @@ public class Song {
   /** Its key moments. */
   public List<KeyMoment> moments() {
     return StoredSong.readParts(parts).moments();
+  }
+
+  /** All that is known of it by its time, as heard and put right. */
+  SongParts parts() {
+    return new SongParts(new SongAnalysis(grid(), sections(), moments()), sung());
   }
 
   private List<SongCorrection> corrections() {

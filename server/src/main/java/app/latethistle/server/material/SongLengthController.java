@@ -1,24 +1,16 @@
 package app.latethistle.server.material;
 
 import app.latethistle.core.Refused;
-import app.latethistle.core.music.SongAnalysis;
 import app.latethistle.core.music.SongLength;
 import app.latethistle.core.music.SongPlan;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.ContentStore;
-import app.latethistle.media.WaveFile;
-import app.latethistle.server.production.Productions;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
-import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -32,28 +24,17 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/productions/{productionId}/songs/{songId}/lengths")
 class SongLengthController {
-  private static final double AROUND = 3;
-
-  private final Productions productions;
   private final Songs songs;
-  private final BringIn bringIn;
+  private final MadeSongs made;
   private final ContentStore store;
-  private final TransactionTemplate transaction;
 
   /** The last answer: whoever gets it listens to its joins next. */
   private volatile Planned last;
 
-  SongLengthController(
-      Productions productions,
-      Songs songs,
-      BringIn bringIn,
-      ContentStore store,
-      TransactionTemplate transaction) {
-    this.productions = productions;
+  SongLengthController(Songs songs, MadeSongs made, ContentStore store) {
     this.songs = songs;
-    this.bringIn = bringIn;
+    this.made = made;
     this.store = store;
-    this.transaction = transaction;
   }
 
   private record Asked(long song, long correctionsMark, double seconds) {}
@@ -99,14 +80,7 @@ class SongLengthController {
     if (join < 0 || join >= plan.joins().size()) {
       throw new Refused("There is no join " + join + " in it.");
     }
-    float[] made = plan.apply(HeardSong.stereo(store, song.medium()));
-    long at = plan.joins().get(join).at();
-    int from = (int) Math.max(0, at - Samples.ofSeconds(AROUND));
-    int to = (int) Math.min(plan.length(), at + Samples.ofSeconds(AROUND));
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType("audio/wav"))
-        .cacheControl(CacheControl.noCache())
-        .body(WaveFile.bytes(Arrays.copyOfRange(made, 2 * from, 2 * to), 2, Samples.RATE));
+    return MadeSongs.around(plan.apply(made.stereo(song)), plan.joins().get(join).at());
   }
 
   /** Makes the song of that length a candidate. */
@@ -117,29 +91,8 @@ class SongLengthController {
       throws IOException {
     Song song = songs.get(productionId, songId);
     SongPlan plan = chosen(plans(song, taken.seconds()), taken.choice());
-    float[] made = plan.apply(HeardSong.stereo(store, song.medium()));
     String title = String.format(Locale.ROOT, "%s, %.1f s", song.title(), taken.seconds());
-    byte[] wave = WaveFile.bytes(made, 2, Samples.RATE);
-    Medium medium =
-        bringIn.bringInSound(productionId, title + ".wav", new ByteArrayInputStream(wave));
-    SongAnalysis analysis =
-        new SongAnalysis(
-            plan.grid(song.grid()), plan.sections(song.sections()), plan.moments(song.moments()));
-    HeardSong heard = HeardSong.of(analysis, HeardSong.mono(store, medium), made);
-    transaction.executeWithoutResult(
-        status -> {
-          productions.getLocked(productionId);
-          boolean known =
-              songs.findByProductionId(productionId).stream()
-                  .anyMatch(s -> s.medium().hash().equals(medium.hash()));
-          if (known) {
-            throw new Refused("That very length is among the candidates already.");
-          }
-          Song cut = new Song(productionId, title, medium);
-          cut.heard(heard);
-          cut.sungIn(plan.sung(song.sung()));
-          songs.save(cut);
-        });
+    made.keep(productionId, title, plan.apply(made.stereo(song)), plan.parts(song.parts()));
   }
 
   private List<SongPlan> plans(Song song, double seconds) throws IOException {
