@@ -40,7 +40,7 @@ final class Child implements Closeable {
               + command.get(0)
               + ": "
               + e.getMessage()
-              + ". Install ffmpeg, espeak-ng and util-linux, then try again.",
+              + ". ./start installs what is missing: stop it and run it again.",
           e);
     }
   }

@@ -11,7 +11,10 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Finds the words of a text in a reading of it, with models it has synthesised. */
+/**
+ * Finds the words of a text in a reading of it, with models it has synthesised; voices that are far
+ * from theirs are judged by a trained recogniser.
+ */
 public final class WordFinder {
   private WordFinder() {}
 
@@ -19,7 +22,7 @@ public final class WordFinder {
    * Aligns a reading with its text, sentence by sentence where it is long.
    *
    * @param reading mono; 22,050 samples a second are enough
-   * @throws IOException if the synthesiser fails
+   * @throws IOException if the synthesiser or the recogniser fails
    * @throws IllegalArgumentException if the text has no words, or the reading cannot be aligned
    */
   public static Alignment find(MonoSound reading, String text) throws IOException {
@@ -30,6 +33,6 @@ public final class WordFinder {
     if (models.isEmpty()) {
       throw new Refused("There are no words to find.");
     }
-    return LongReading.align(reading, models);
+    return LongReading.align(reading, models, new TrainedRecogniser());
   }
 }

@@ -1,6 +1,7 @@
 /**
- * The outside of {@code core}'s ports: files in a content-addressed store, and ffmpeg and ffprobe
- * as child processes that decode and encode.
+ * The outside of {@code core}'s ports: files in a content-addressed store, and child processes:
+ * ffmpeg and ffprobe that decode and encode, espeak-ng that speaks, PocketSphinx that recognises
+ * words.
  *
  * <p>Files that came from outside are read only through {@link app.latethistle.media.Sandbox}: a
  * fixed demuxer by what the bytes are, limits on memory, time, output and pixels, and no other file

@@ -2,8 +2,8 @@ package app.latethistle.core.voice;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.signal.MonoSound;
-import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -24,10 +24,11 @@ public final class Aligner {
   /** Where a word fits so much worse than the wrong texts that nothing of it can be there. */
   private static final double NO_FIT = 1.25;
 
-  /** Speech outside the text counts from this length on; shorter rests in it do not part it. */
-  private static final double STRAY_SECONDS = 0.22;
-
-  private static final double REST_SECONDS = 0.12;
+  /**
+   * From this fit on the model's voice is near enough to the reading's to judge its words by: other
+   * voices of its own synthesiser lie above, people below.
+   */
+  private static final double NEAR_VOICE = 0.4;
 
   /** How far lengths may stray: the deviation of their logarithms, in readings of the text. */
   private static final double EVEN = 0.3;
@@ -71,6 +72,28 @@ public final class Aligner {
     return new Aligner(reading, model).alignment();
   }
 
+  /**
+   * Aligns a reading with a model of its text and, where its voice is far from the model's, has a
+   * recogniser judge it too: whichever finds the reading more like its text is believed.
+   *
+   * @throws IOException if the recogniser cannot be used
+   * @throws IllegalArgumentException as {@link #align(MonoSound, ModelReading)} does
+   */
+  static Alignment align(MonoSound reading, ModelReading model, Recogniser recogniser)
+      throws IOException {
+    Alignment own = align(reading, model);
+    if (own.fit() >= NEAR_VOICE) {
+      return own;
+    }
+    List<String> texts = model.words().stream().map(ModelReading.Word::text).toList();
+    List<Recogniser.Heard> heard = recogniser.hear(reading, texts);
+    if (heard.isEmpty()) {
+      return own;
+    }
+    Alignment recognised = Recognised.of(SpeechFeatures.of(reading), texts, heard);
+    return recognised.fit() >= own.fit() ? recognised : own;
+  }
+
   private Alignment alignment() {
     double[] wrong = distancesOfWrongTexts();
     int count = model.words().size();
@@ -106,7 +129,8 @@ public final class Aligner {
       }
       words.add(new SpokenWord(model.words().get(w).text(), start, at, confidence));
     }
-    return new Alignment(words, strays(), (1 - usual) * evenness(words));
+    return new Alignment(
+        words, Strays.of(heard, t -> path.isGap(states[t])), (1 - usual) * evenness(words));
   }
 
   /**
@@ -144,28 +168,6 @@ public final class Aligner {
       }
     }
     return sum;
-  }
-
-  private List<SampleRange> strays() {
-    int rest = (int) Math.round(REST_SECONDS / heard.hopSeconds());
-    int least = (int) Math.round(STRAY_SECONDS / heard.hopSeconds());
-    List<SampleRange> strays = new ArrayList<>();
-    int from = -1;
-    int last = -1;
-    for (int t = 0; t <= states.length; t++) {
-      boolean gap = t < states.length && path.isGap(states[t]);
-      if (from >= 0 && (!gap || t - last > rest)) {
-        if (last + 1 - from >= least) {
-          strays.add(new SampleRange(sample(from), sample(last + 1)));
-        }
-        from = -1;
-      }
-      if (gap && heard.loud(t) > WordPath.QUIET_UP_TO) {
-        from = from < 0 ? t : from;
-        last = t;
-      }
-    }
-    return strays;
   }
 
   private long sample(int frame) {

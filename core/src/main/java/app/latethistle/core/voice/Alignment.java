@@ -9,8 +9,8 @@ import java.util.List;
  * @param words every word of the text, in order
  * @param strays stretches of speech that are not in the text, in order
  * @param fit how much better the reading fits its text than the same words in wrong orders, 0 to 1:
- *     about 0.8 for the model's own voice, 0.2 for another synthesiser, mostly under 0.15 for
- *     another text
+ *     about 0.8 for the model's own voice, mostly under 0.15 for another text; where a recogniser
+ *     judged, how likely its sounds are
  */
 public record Alignment(List<SpokenWord> words, List<SampleRange> strays, double fit) {
   /** The least fit of a reading that is taken for a reading of its text. */

@@ -4,6 +4,7 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -32,11 +33,14 @@ public final class LongReading {
    * Aligns a recording of lines that follow one another: a short one whole, a longer one parted,
    * each line aligned in its part, and what is found joined.
    *
+   * @param recogniser asked about voices that are far from the models'
+   * @throws IOException if the recogniser cannot be used
    * @throws IllegalArgumentException as {@link #part} and {@link Aligner#align} do
    */
-  public static Alignment align(MonoSound recording, List<ModelReading> lines) {
+  public static Alignment align(
+      MonoSound recording, List<ModelReading> lines, Recogniser recogniser) throws IOException {
     if (recording.seconds() <= SHORT_SECONDS && !lines.isEmpty()) {
-      return Aligner.align(recording, ModelReading.joined(lines));
+      return Aligner.align(recording, ModelReading.joined(lines), recogniser);
     }
     List<SampleRange> parts = part(recording, lines);
     List<SpokenWord> words = new ArrayList<>();
@@ -44,7 +48,8 @@ public final class LongReading {
     double fit = 0;
     for (int i = 0; i < lines.size(); i++) {
       long from = parts.get(i).start();
-      Alignment line = Aligner.align(partOf(recording, parts.get(i)), lines.get(i));
+      MonoSound part = partOf(recording, parts.get(i));
+      Alignment line = Aligner.align(part, lines.get(i), recogniser);
       for (SpokenWord w : line.words()) {
         words.add(new SpokenWord(w.text(), w.start() + from, w.end() + from, w.confidence()));
       }

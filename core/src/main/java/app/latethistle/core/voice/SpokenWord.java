@@ -13,8 +13,8 @@ import app.latethistle.core.time.Samples;
 public record SpokenWord(String text, long start, long end, double confidence) {
   private static final double DOUBTFUL = 0.5;
 
-  /** Words as short as "a" and "to" are spoken in too many ways to be doubted. */
-  private static final long TOO_SHORT_TO_DOUBT = Samples.ofSeconds(0.13);
+  /** Words as short as "a" and "to", in samples, are spoken in too many ways to be doubted. */
+  static final long SHORT = Samples.ofSeconds(0.13);
 
   /** Whether the word is spoken at all. */
   public boolean isHeard() {
@@ -23,6 +23,6 @@ public record SpokenWord(String text, long start, long end, double confidence) {
 
   /** Whether the word is missing, or something else is said in its place. */
   public boolean isDoubtful() {
-    return !isHeard() || (confidence < DOUBTFUL && end - start >= TOO_SHORT_TO_DOUBT);
+    return !isHeard() || (confidence < DOUBTFUL && end - start >= SHORT);
   }
 }

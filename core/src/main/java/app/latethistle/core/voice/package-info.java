@@ -7,9 +7,10 @@
  * dynamic time warping over spectral features (Sakoe and Chiba 1978). The answer, an {@link
  * app.latethistle.core.voice.Alignment}, has a {@link app.latethistle.core.voice.SpokenWord} for
  * every word of the text, also for those that were not said, and the speech that is not in the
- * text. {@link app.latethistle.core.voice.Pauses} finds the rests by level alone, {@link
- * app.latethistle.core.voice.Tightening} proposes what to cut from them, and {@link
- * app.latethistle.core.voice.ReadingFacts} measures rate and level.
+ * text. Where a voice is too far from the model's to judge its words by, a trained {@link
+ * app.latethistle.core.voice.Recogniser} is asked. {@link app.latethistle.core.voice.Pauses} finds
+ * the rests by level alone, {@link app.latethistle.core.voice.Tightening} proposes what to cut from
+ * them, and {@link app.latethistle.core.voice.ReadingFacts} measures rate and level.
  *
  * <pre>{@code
  * Alignment found = Aligner.align(reading, model);

@@ -3,6 +3,7 @@ package app.latethistle.media.words;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.latethistle.core.signal.MonoSound;
+import app.latethistle.core.story.Words;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import app.latethistle.core.voice.Aligner;
@@ -13,6 +14,7 @@ import app.latethistle.core.voice.Pauses;
 import app.latethistle.core.voice.SpokenWord;
 import app.latethistle.core.voice.Tightening;
 import app.latethistle.media.ModelVoice;
+import app.latethistle.media.WordFinder;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -93,6 +95,25 @@ class WordsInSpeechTest {
     Alignment other = Aligner.align(keeper.sound(), ModelVoice.read(spoken.get(10).text()));
     assertThat(other.matches()).isFalse();
     assertThat(other.fit()).isLessThan(right.fit() / 2);
+  }
+
+  @Test
+  void doubtsHardlyAWordThatAnotherSynthesiserSaysAndNoticesWhatItDoesNotSay() throws IOException {
+    int words = 0;
+    int doubted = 0;
+    int noticed = 0;
+    List<KnownSpeech> spoken = KnownSpeech.festival(folder);
+    for (KnownSpeech line : spoken) {
+      Alignment right = WordFinder.find(line.sound(), line.text());
+      words += right.words().size();
+      doubted += (int) right.words().stream().filter(SpokenWord::isDoubtful).count();
+      List<String> written = new ArrayList<>(Words.of(line.text()));
+      written.set(written.size() / 2, "carefully");
+      Alignment other = WordFinder.find(line.sound(), String.join(" ", written));
+      noticed += other.words().get(written.size() / 2).isDoubtful() ? 1 : 0;
+    }
+    assertThat(doubted).as("doubted of %d words that are said", words).isLessThanOrEqualTo(1);
+    assertThat(noticed).as("of %d words that are not", spoken.size()).isGreaterThan(9);
   }
 
   @Test
