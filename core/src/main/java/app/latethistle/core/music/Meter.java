@@ -1,22 +1,33 @@
 package app.latethistle.core.music;
 
 /**
- * How many beats make a bar, and which beat begins the first one. Bars of two, three, four and six
+ * How many beats make a bar, and which beat begins the first one. Bars of two, three, four and five
  * are tried at every phase. On downbeats harmony and timbre change and low notes begin more than on
  * other beats, and in bars of four the high sounds of a backbeat fall on the second and fourth;
- * four is taken unless another is plainly better.
+ * beats a bar apart sound alike. Four is taken unless another is plainly better. Bars of six are
+ * not tried: most music of three repeats after two bars as well, and is counted in three.
  *
  * @param beats beats in a bar
  * @param first the first beat that begins a bar
  */
 record Meter(int beats, int first) {
-  private static final int[] COUNTS = {4, 3, 2, 6};
+  private static final int[] COUNTS = {4, 3, 2, 5};
 
   /** How far bars of four are ahead, in the weighted standard deviations of the accents. */
   private static final double FOURS = 1.7;
 
+  /** So many beats apart beats are compared. */
+  private static final int FARTHEST = 6;
+
   /** The weight of high sounds on second and fourth beats, as of {@link #accents}. */
   private static final double BACKBEAT = 0.95;
+
+  /**
+   * The weight of how much more alike beats are that lie a bar of three or five apart than others.
+   * From 12 on as many waltzes are counted right, of 16 fitted and 12 chosen on; from 16 on all of
+   * four accompaniments in five.
+   */
+  private static final double ALIKE = 16;
 
   static Meter of(Features f, int[] beats, BeatSounds sounds) {
     if (beats.length < 8) {
@@ -29,7 +40,9 @@ record Meter(int beats, int first) {
     }
     double[] backbeat = new double[beats.length];
     add(backbeat, high, BACKBEAT);
-    double threes = 6 * Math.max(0, threes(sounds));
+    double[] apart = apart(sounds);
+    double threes = ALIKE * ahead(apart[3], apart[4]);
+    double fives = ALIKE * ahead(apart[5], Math.min(Math.min(apart[3], apart[4]), apart[6]));
     Meter best = new Meter(4, 0);
     double top = Double.NEGATIVE_INFINITY;
     for (int count : COUNTS) {
@@ -39,7 +52,7 @@ record Meter(int beats, int first) {
                 + switch (count) {
                   case 4 -> FOURS + backbeat(backbeat, phase);
                   case 3 -> threes;
-                  case 6 -> threes - 0.6;
+                  case 5 -> fives;
                   default -> 0;
                 };
         if (score > top) {
@@ -92,15 +105,20 @@ record Meter(int beats, int first) {
     return sum / high.length;
   }
 
-  /** How much more alike beats three apart are than beats four apart, -1 to 1. */
-  private static double threes(BeatSounds sounds) {
-    double three = 1e-6;
-    double four = 1e-6;
-    for (int i = 0; i + 4 < sounds.size(); i++) {
-      three += BeatSounds.rise(sounds.timbre[i], sounds.timbre[i + 3]);
-      four += BeatSounds.rise(sounds.timbre[i], sounds.timbre[i + 4]);
+  /** How much the timbre of beats differs that are so many apart, in the mean. */
+  private static double[] apart(BeatSounds sounds) {
+    double[] apart = new double[FARTHEST + 1];
+    for (int away = 1; away <= FARTHEST; away++) {
+      for (int i = 0; i + FARTHEST < sounds.size(); i++) {
+        apart[away] += BeatSounds.rise(sounds.timbre[i], sounds.timbre[i + away]);
+      }
     }
-    return (four - three) / (four + three);
+    return apart;
+  }
+
+  /** How much more alike one is than another, 0 to 1; 0 where it is less. */
+  private static double ahead(double apart, double otherApart) {
+    return Math.max(0, (otherApart - apart) / (otherApart + apart + 1e-6));
   }
 
   private static float[] sum(float[] a, float[] b) {
@@ -126,10 +144,7 @@ record Meter(int beats, int first) {
     }
   }
 
-  /**
-   * The mean accent of the downbeats, scaled so that it is as likely by chance at two, three and
-   * four; six, which holds three, has to be better by itself.
-   */
+  /** The mean accent of the downbeats, scaled so that it is as likely by chance at every count. */
   private static double contrast(double[] accent, int count, int phase) {
     double sum = 0;
     int n = 0;
@@ -137,6 +152,6 @@ record Meter(int beats, int first) {
       sum += accent[i];
       n++;
     }
-    return sum / n * Math.sqrt(((count == 6 ? 3 : count) - 1) / 3.0);
+    return sum / n * Math.sqrt((count - 1) / 3.0);
   }
 }

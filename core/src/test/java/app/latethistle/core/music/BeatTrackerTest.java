@@ -110,7 +110,7 @@ class BeatTrackerTest {
   }
 
   @ParameterizedTest
-  @ValueSource(ints = {3, 4})
+  @ValueSource(ints = {3, 4, 5})
   void findsTheBar(int perBar) {
     List<Double> truth = even(110, 0.3, 40);
     BeatGrid grid = BeatTracker.track(clicks(truth, 40, perBar));
@@ -118,6 +118,16 @@ class BeatTrackerTest {
     double downbeat = Samples.toSeconds(grid.sampleOf(grid.firstDownbeat()));
     double bars = (downbeat - 0.3) / (perBar * 60 / 110.0);
     assertThat(Math.abs(bars - Math.rint(bars))).isLessThan(0.1);
+  }
+
+  @Test
+  void countsAWaltzInThreeThoughEverySecondBarIsStronger() {
+    float[] bars = clicks(even(150, 0.3, 40), 40, 3).samples();
+    float[] pairs = clicks(even(150, 0.3, 40), 40, 6).samples();
+    for (int i = 0; i < bars.length; i++) {
+      bars[i] = 0.7f * bars[i] + 0.4f * pairs[i];
+    }
+    assertThat(BeatTracker.track(new MonoSound(bars, RATE)).beatsPerBar()).isEqualTo(3);
   }
 
   @Test

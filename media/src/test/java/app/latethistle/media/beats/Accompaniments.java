@@ -60,7 +60,13 @@ final class Accompaniments {
           new Groove("Waltz", 90, 170, 3, Piece.Fold.FIT),
           new Groove("JazzWaltz", 110, 190, 3, Piece.Fold.FIT),
           new Groove("CountryWaltz", 90, 150, 3, Piece.Fold.FIT),
-          new Groove("ArpeggioWaltz", 90, 150, 3, Piece.Fold.FIT));
+          new Groove("ArpeggioWaltz", 90, 150, 3, Piece.Fold.FIT),
+          new Groove("PopWaltz", 95, 165, 3, Piece.Fold.CHOOSE),
+          new Groove("FrenchWaltz", 95, 165, 3, Piece.Fold.CHOOSE),
+          new Groove("Jazz54", 110, 170, 5, Piece.Fold.CHOOSE),
+          new Groove("ModernJazzWaltz", 95, 165, 3, Piece.Fold.REPORT),
+          new Groove("VieneseWaltz", 95, 165, 3, Piece.Fold.REPORT),
+          new Groove("BroadwayWaltz", 95, 165, 3, Piece.Fold.REPORT));
 
   private static final List<List<String>> CHORDS =
       List.of(
