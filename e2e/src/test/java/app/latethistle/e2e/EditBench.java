@@ -8,12 +8,12 @@ import java.util.Map;
 import java.util.Random;
 
 /**
- * Measures in the real browser, on a film of 300 shots and 5 minutes, how long it takes until the
+ * Measures in the real browser, on a film of 500 shots and 8 minutes, how long it takes until the
  * score is drawn, an edit is answered and shown, its still is there, and the film plays. {@code
  * ./bench edit}
  */
 public final class EditBench {
-  private static final int SHOTS = 300;
+  private static final int SHOTS = 500;
   private static final int EDITS = 90;
 
   private final Page page;
