@@ -7,7 +7,7 @@ import { Ruler, partsFor, placeStaves, stavesOf } from "../rooms/score/layout";
 import { meansOf } from "../rooms/score/means";
 import { editFor, jointFor, limitsFor } from "../rooms/score/manner";
 import { stillest } from "../rooms/score/stillest";
-import type { Film, Overlay, Song } from "../api/client";
+import type { Film, HeardWord, Overlay, Song } from "../api/client";
 import { film } from "./film";
 
 const freed = (joint: number, frame: number): Film => {
@@ -181,17 +181,19 @@ describe("cuts and words", () => {
     expect(wordName(spoken, { line: "7", word: 1, edge: "END" })).toBe("end of ‘lantern’");
   });
 
-  it("writes words near where they are spoken, none over another", () => {
-    const crowd = Array.from({ length: 14 }, (_, i) => word(i, "wonderful", i * 9, i * 9 + 8));
-    const lines = [{ line: "1", number: 1, start: 0, end: 130, words: crowd }];
+  const written = (words: HeardWord[], rows: number, width = 50) =>
+    lyricsOf(
+      [{ line: "1", number: 1, start: 0, end: 130, words }],
+      { start: 0, end: 130 },
+      (f) => 4 * f,
+      () => width,
+      rows,
+    );
+  const crowd = Array.from({ length: 14 }, (_, i) => word(i, "wonderful", i * 9, i * 9 + 8));
+
+  it("writes no word over another", () => {
     for (const rows of [2, 3]) {
-      const set = lyricsOf(
-        lines,
-        { start: 0, end: 130 },
-        (f) => 4 * f,
-        () => 50,
-        rows,
-      );
+      const set = written(crowd, rows);
       expect(set).toHaveLength(14);
       for (const row of [0, 1, 2]) {
         const own = set.filter((w) => w.row === row);
@@ -200,10 +202,25 @@ describe("cuts and words", () => {
           expect(w.x).toBeGreaterThanOrEqual((before?.x ?? 0) + (before?.width ?? 0));
         });
       }
-      const furthest = Math.max(...set.map((w) => Math.abs(w.x - w.from)));
-      if (rows === 3) expect(furthest).toBeLessThanOrEqual(12);
-      else expect(furthest).toBeGreaterThan(12);
     }
+  });
+
+  it("sets a line that is too quick for its places as text, to be read row by row", () => {
+    const set = written(crowd, 3);
+    const read = [...set].sort((a, b) => a.row - b.row || a.x - b.x);
+    expect(read.map((w) => w.word.word)).toEqual(crowd.map((w) => w.word));
+    expect(Math.max(...set.map((w) => w.row))).toBe(1);
+    // It begins where it is spoken and is about as long.
+    expect(Math.min(...set.map((w) => w.x))).toBe(0);
+    expect(Math.max(...set.map((w) => w.x + w.width))).toBeLessThanOrEqual(4 * 126);
+    // On two rows its words would stand far from where they are spoken.
+    const furthest = Math.max(...written(crowd, 2).map((w) => Math.abs(w.x - w.from)));
+    expect(furthest).toBeGreaterThan(12);
+  });
+
+  it("leaves the words of an unhurried line where they are spoken", () => {
+    const slow = Array.from({ length: 5 }, (_, i) => word(i, "sea", i * 26, i * 26 + 10));
+    written(slow, 3).forEach((w) => expect(w.x).toBeCloseTo(w.from));
   });
 });
 

@@ -23,7 +23,11 @@ const FURTHEST = 12;
 const NARROWEST = 0.8;
 const GAP = 4;
 
-/** The words of the lines that fall on a stave, on as few rows as keep them near their place. */
+/**
+ * The words of the lines that fall on a stave. With two rows each stands near where it is spoken,
+ * stressed ones on top. With three, a line that is too quick for that is set as text, from where it
+ * begins: the bars above still tell where its words are spoken.
+ */
 export function lyricsOf(
   lines: readonly Spoken[],
   within: { start: number; end: number },
@@ -31,25 +35,47 @@ export function lyricsOf(
   measure: Measure,
   rows: number,
 ): Lyric[] {
-  const words = lines.flatMap((line) =>
-    line.words
-      .filter((w) => w.start >= within.start && w.start < within.end)
-      .map((word): Lyric => {
-        const from = x(word.start);
-        const to = x(word.end);
-        const { stressed } = word;
-        const full = measure(word.text, stressed);
-        const width = Math.max(full * NARROWEST, Math.min(full, to - from));
-        return { word, line, from, to, x: from, width, row: stressed ? 0 : 1, stressed };
-      }),
-  );
-  const sorted = words.sort((a, b) => a.from - b.from);
-  if (rows > 2) {
-    spread(sorted);
-  } else {
-    for (let row = 0; row < 2; row++) settle(sorted.filter((w) => w.row === row));
+  const byLine = lines
+    .map((line) =>
+      line.words
+        .filter((w) => w.start >= within.start && w.start < within.end)
+        .map((word): Lyric => {
+          const from = x(word.start);
+          const to = x(word.end);
+          const { stressed } = word;
+          const full = measure(word.text, stressed);
+          const width = Math.max(full * NARROWEST, Math.min(full, to - from));
+          return { word, line, from, to, x: from, width, row: stressed ? 0 : 1, stressed };
+        }),
+    )
+    .filter((words) => words.length > 0)
+    .sort((a, b) => begin(a) - begin(b));
+  if (rows <= 2) {
+    const all = byLine.flat().sort((a, b) => a.from - b.from);
+    settleRows(all);
+    return all;
   }
-  return sorted;
+  byLine.forEach((words, i) => {
+    settleRows(words);
+    const next = byLine[i + 1];
+    const room = (next ? begin(next) : x(within.end)) - begin(words) - LINES_APART;
+    const quick = lengthOf(words) > end(words) - begin(words);
+    if (quick || words.some((w) => moved(w) > FURTHEST)) setAsText(words, room, rows);
+  });
+  return byLine.flat();
+}
+
+/** Where the first of some words is spoken. */
+const begin = (words: readonly Lyric[]) => words[0]?.from ?? 0;
+
+/** Where the last of some words is over. */
+const end = (words: readonly Lyric[]) => Math.max(...words.map((w) => w.to));
+
+/** How long words are as one row of text. */
+const lengthOf = (words: readonly Lyric[]) => words.reduce((sum, w) => sum + w.width + GAP, -GAP);
+
+function settleRows(words: readonly Lyric[]) {
+  for (let row = 0; row < 2; row++) settle(words.filter((w) => w.row === row));
 }
 
 /** How many rows of words keep all of them near their place on every stave: 2 or 3; 0 for none. */
@@ -65,26 +91,37 @@ export function rowsNeeded(
   return crowded ? 3 : 2;
 }
 
-/** The rows a word is written on, those it belongs on first: stressed words on top. */
-const ROWS = { stressed: [0, 1, 2], unstressed: [1, 2, 0] } as const;
-
-/** How far a word may be moved before it is written on another row, in pixels. */
-const NEAR = 4;
+/** What stays free between two lines, for the number of the later one, in pixels. */
+const LINES_APART = 18;
 
 /**
- * Writes words one after the other, each on the first of its rows where it stands near its place,
- * or else where it stands nearest.
+ * Sets the words of a line one after the other in rows that are about as long as it is spoken, or
+ * longer where they would be more than there may be.
+ *
+ * @param room how long they may be, if that can be kept
  */
-function spread(words: Lyric[]) {
-  const ends = [-Infinity, -Infinity, -Infinity];
+function setAsText(words: Lyric[], room: number, rows: number) {
+  const start = begin(words);
+  const longest = Math.max(...words.map((w) => w.width));
+  const wanted = Math.max(end(words) - start, lengthOf(words) / rows);
+  let length = Math.max(longest, Math.min(room, wanted));
+  while (wrap(words, start, length) > rows) length *= 1.05;
+}
+
+/** Wraps words at a length; how many rows they take. */
+function wrap(words: Lyric[], start: number, length: number): number {
+  let row = 0;
+  let x = start;
   for (const word of words) {
-    const rows = word.stressed ? ROWS.stressed : ROWS.unstressed;
-    const off = (row: number) => Math.max(0, (ends[row] ?? 0) - word.from);
-    const nearest = rows.reduce((best, row) => (off(row) < off(best) ? row : best));
-    word.row = rows.find((row) => off(row) <= NEAR) ?? nearest;
-    word.x = word.from + off(word.row);
-    ends[word.row] = word.x + word.width + GAP;
+    if (x > start && x + word.width > start + length + 0.5) {
+      row++;
+      x = start;
+    }
+    word.row = row;
+    word.x = x;
+    x += word.width + GAP;
   }
+  return row + 1;
 }
 
 const moved = (w: Lyric) => Math.abs(w.x - w.from);
