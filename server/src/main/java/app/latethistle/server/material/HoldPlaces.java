@@ -70,7 +70,7 @@ public class HoldPlaces {
         ProxyFile.make(stored.path(), facts, production.rate(), proxy, done -> {});
       }
       transaction.executeWithoutResult(
-          status -> enter(shot.id(), words, production.rate(), stored, facts));
+          status -> enter(productionId, shot.id(), words, production.rate(), stored, facts));
       drawn++;
     }
     return drawn;
@@ -88,9 +88,16 @@ public class HoldPlaces {
   }
 
   private void enter(
-      long shotId, String words, FrameRate rate, ContentStore.Stored stored, MediaFacts facts) {
+      long productionId,
+      long shotId,
+      String words,
+      FrameRate rate,
+      ContentStore.Stored stored,
+      MediaFacts facts) {
+    // The lock keeps a take that comes at the same time from losing its place as the pick.
+    boolean gone = productions.lock(productionId).isEmpty();
     Shot shot = shots.findById(shotId).orElse(null);
-    if (shot == null || !needsSlate(shotId, words)) {
+    if (gone || shot == null || !needsSlate(shotId, words)) {
       return;
     }
     Medium medium = media.enter(stored, facts);

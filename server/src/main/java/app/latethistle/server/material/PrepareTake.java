@@ -37,7 +37,7 @@ class PrepareTake {
       @Qualifier("measure-take") Job measureTake,
       ApplicationEventPublisher events,
       TransactionTemplate transaction) {
-    Ending ending = new Ending(takes, shots, picks, jobs, measureTake, events, transaction);
+    Ending ending = new Ending(productions, takes, shots, picks, jobs, measureTake, events, transaction);
     return Job.of(
         Lane.DESK,
         "prepare-take",
@@ -60,6 +60,7 @@ class PrepareTake {
 
   /** What becomes of a take. */
   private record Ending(
+      Productions productions,
       Takes takes,
       Shots shots,
       Picks picks,
@@ -83,6 +84,8 @@ class PrepareTake {
       end(
           id,
           take -> {
+            // The lock keeps a take that comes at the same time from losing its place as the pick.
+            productions.lock(take.productionId());
             take.refuse(why);
             takes.flush();
             picks.refresh(shots.get(take.productionId(), take.shotId()));
