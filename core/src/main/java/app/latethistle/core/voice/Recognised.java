@@ -11,8 +11,8 @@ import java.util.List;
  * is drawn towards that of the other words of the reading, as if these had been heard for {@link
  * #DRAWN} frames more; half of that mean is taken off, for it tells of the voice and the room.
  *
- * <p>The three numbers were found on phone prompts by one woman, a third of them, and chosen among
- * few on another third.
+ * <p>The numbers were found on a third of some phone prompts by one woman, chosen among few on
+ * another third and left as they were for the last, where one word in 161 that is said was doubted.
  */
 final class Recognised {
   private static final int DRAWN = 10;
