@@ -37,7 +37,8 @@ class PrepareTake {
       @Qualifier("measure-take") Job measureTake,
       ApplicationEventPublisher events,
       TransactionTemplate transaction) {
-    Ending ending = new Ending(productions, takes, shots, picks, jobs, measureTake, events, transaction);
+    Ending ending =
+        new Ending(productions, takes, shots, picks, jobs, measureTake, events, transaction);
     return Job.of(
         Lane.DESK,
         "prepare-take",
