@@ -2,9 +2,7 @@ package app.latethistle.media;
 
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.voice.Recogniser;
-import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.file.Files;
@@ -23,7 +21,6 @@ import java.util.regex.Pattern;
 public final class TrainedRecogniser implements Recogniser {
   private static final Path MODEL = Path.of("/usr/share/pocketsphinx/model/en-us");
   private static final int RATE = 16_000;
-  private static final int FRAMES_A_SECOND = 100;
   private static final int LIMIT_SECONDS = 120;
 
   /** Its unit: a logarithm to the base of 1.0001, shifted by ten bits. */
@@ -35,6 +32,10 @@ public final class TrainedRecogniser implements Recogniser {
   /** So wide that a word that is not there is still forced through. */
   private static final List<String> BEAMS =
       List.of("-beam", "1e-80", "-pbeam", "1e-80", "-wbeam", "1e-60");
+
+  /** What lies in the folder of a run. */
+  private static final List<String> FILES =
+      List.of("reading.f32", "reading.raw", "words.dict", "words.fsg", "readings", "heard");
 
   private static final Pattern WORD = Pattern.compile("w(\\d+)(?:\\(\\d+\\))?");
 
@@ -62,11 +63,9 @@ public final class TrainedRecogniser implements Recogniser {
       Child.output(command, LIMIT_SECONDS);
       return heard(Files.readString(folder.resolve("heard")), words.size());
     } finally {
-      for (String name : List.of("reading.f32", "reading.raw", "words.dict", "words.fsg")) {
+      for (String name : FILES) {
         Files.deleteIfExists(folder.resolve(name));
       }
-      Files.deleteIfExists(folder.resolve("readings"));
-      Files.deleteIfExists(folder.resolve("heard"));
       Files.delete(folder);
     }
   }
@@ -77,9 +76,7 @@ public final class TrainedRecogniser implements Recogniser {
     ByteBuffer bytes =
         ByteBuffer.allocate(4 * reading.samples().length).order(ByteOrder.LITTLE_ENDIAN);
     bytes.asFloatBuffer().put(reading.samples());
-    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(whole))) {
-      out.write(bytes.array());
-    }
+    Files.write(whole, bytes.array());
     List<String> command = new ArrayList<>(List.of("ffmpeg", "-v", "error", "-y"));
     command.addAll(List.of("-f", "f32le", "-ar", Integer.toString(reading.rate()), "-ac", "1"));
     command.addAll(List.of("-i", whole.toString(), "-ar", Integer.toString(RATE)));
@@ -127,8 +124,8 @@ public final class TrainedRecogniser implements Recogniser {
       for (; at + 4 < parts.length; at += 4) {
         Matcher word = WORD.matcher(parts[at + 3]);
         if (word.matches()) {
-          double start = Integer.parseInt(parts[at]) / (double) FRAMES_A_SECOND;
-          double end = Integer.parseInt(parts[at + 4]) / (double) FRAMES_A_SECOND;
+          double start = Integer.parseInt(parts[at]) * FRAME_SECONDS;
+          double end = Integer.parseInt(parts[at + 4]) * FRAME_SECONDS;
           double likelihood = Math.min(0, Integer.parseInt(parts[at + 1]) * NATS);
           heard.set(Integer.parseInt(word.group(1)), new Heard(start, end, likelihood));
         }

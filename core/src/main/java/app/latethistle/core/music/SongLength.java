@@ -38,7 +38,7 @@ public final class SongLength {
   private SongLength(BeatGrid grid, BeatSounds sounds, long songEnd) {
     this.grid = grid;
     this.songEnd = songEnd;
-    bars = (grid.size() - grid.firstDownbeat() + grid.beatsPerBar() - 1) / grid.beatsPerBar();
+    bars = grid.lastBar();
     cost = costs(sounds);
   }
 

@@ -126,7 +126,8 @@ public record SongPlan(List<Kept> kept, List<Join> joins, long length, double co
     return shift;
   }
 
-  private static float sample(float[] stereo, long frame, int channel) {
+  /** A sample of a song, silent before it begins and after it ends. */
+  static float sample(float[] stereo, long frame, int channel) {
     long at = 2 * frame + channel;
     return at < 0 || at >= stereo.length ? 0 : stereo[(int) at];
   }

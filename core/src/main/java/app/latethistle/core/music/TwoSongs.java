@@ -37,25 +37,19 @@ public record TwoSongs(SongParts first, SongParts second, long leaves, long ente
               + ", so they have no bars in common. Put right how one is counted, or choose another"
               + " song.");
     }
-    int last = barsOf(a) - 1;
+    int last = a.lastBar() - 1;
     if (bars < 1 || bars > last) {
       throw new Refused(
           "The first song can be left after bar 1 to " + last + ", not after " + bars + ".");
     }
-    if (from < 1 || from > barsOf(b)) {
+    if (from < 1 || from > b.lastBar()) {
       throw new Refused(
-          "The second song can begin with bar 1 to " + barsOf(b) + ", not with " + from + ".");
+          "The second song can begin with bar 1 to " + b.lastBar() + ", not with " + from + ".");
     }
     int beat = a.firstDownbeat() + bars * a.beatsPerBar();
     long leaves = a.sampleOf(beat);
     long enters = b.sampleOf(b.firstDownbeat() + (from - 1) * b.beatsPerBar());
     return new TwoSongs(first, second, leaves, enters, leaves - a.sampleOf(beat - 1));
-  }
-
-  /** How many bars of a song begin with a downbeat. */
-  private static int barsOf(BeatGrid grid) {
-    int beats = grid.size() - grid.firstDownbeat();
-    return beats <= 0 ? 0 : (beats + grid.beatsPerBar() - 1) / grid.beatsPerBar();
   }
 
   /**
@@ -115,15 +109,11 @@ public record TwoSongs(SongParts first, SongParts second, long leaves, long ente
       double goes = i < leaves ? Math.cos(turn) : 0;
       double comes = Math.sin(turn) * gain;
       for (int c = 0; c < 2; c++) {
-        double sum = goes == 0 ? 0 : goes * sample(a, i, c);
-        out[2 * i + c] = (float) (sum + (comes == 0 ? 0 : comes * sample(b, i + shift, c)));
+        double sum = goes == 0 ? 0 : goes * SongPlan.sample(a, i, c);
+        out[2 * i + c] =
+            (float) (sum + (comes == 0 ? 0 : comes * SongPlan.sample(b, i + shift, c)));
       }
     }
     return out;
-  }
-
-  private static float sample(float[] stereo, long frame, int channel) {
-    long at = 2 * frame + channel;
-    return at < 0 || at >= stereo.length ? 0 : stereo[(int) at];
   }
 }

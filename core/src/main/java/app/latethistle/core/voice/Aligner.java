@@ -58,6 +58,10 @@ public final class Aligner {
    *     than {@link #LONGEST_SECONDS}
    */
   public static Alignment align(MonoSound reading, ModelReading model) {
+    return of(reading, model).alignment();
+  }
+
+  private static Aligner of(MonoSound reading, ModelReading model) {
     if (model.words().isEmpty()) {
       throw new Refused("A text without words cannot be found in a reading.");
     }
@@ -69,7 +73,7 @@ public final class Aligner {
               reading.seconds(),
               LONGEST_SECONDS));
     }
-    return new Aligner(reading, model).alignment();
+    return new Aligner(reading, model);
   }
 
   /**
@@ -81,7 +85,8 @@ public final class Aligner {
    */
   static Alignment align(MonoSound reading, ModelReading model, Recogniser recogniser)
       throws IOException {
-    Alignment own = align(reading, model);
+    Aligner aligner = of(reading, model);
+    Alignment own = aligner.alignment();
     if (own.fit() >= NEAR_VOICE) {
       return own;
     }
@@ -90,7 +95,7 @@ public final class Aligner {
     if (heard.isEmpty()) {
       return own;
     }
-    Alignment recognised = Recognised.of(SpeechFeatures.of(reading), texts, heard);
+    Alignment recognised = Recognised.of(aligner.heard, texts, heard);
     return recognised.fit() >= own.fit() ? recognised : own;
   }
 
@@ -122,8 +127,8 @@ public final class Aligner {
       long start = at;
       double confidence = 0;
       if (frames[w] > 0) {
-        start = sample(first[w]);
-        at = sample(first[w] + frames[w]);
+        start = heard.sampleAt(first[w]);
+        at = heard.sampleAt(first[w] + frames[w]);
         double share = (NO_FIT - distance[w] / beside[w]) / (NO_FIT - usual);
         confidence = Math.max(0, Math.min(1, share));
       }
@@ -168,9 +173,5 @@ public final class Aligner {
       }
     }
     return sum;
-  }
-
-  private long sample(int frame) {
-    return Samples.ofSeconds(frame * heard.hopSeconds());
   }
 }

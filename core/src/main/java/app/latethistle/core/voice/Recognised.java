@@ -22,7 +22,6 @@ final class Recognised {
   private static final double EVEN = -3.1;
 
   private static final double SURE = -1;
-  private static final double EVEN_CONFIDENCE = 0.5;
 
   /** The mean likelihood a frame of a reading of another text, and of one that fits wholly. */
   private static final double ANOTHER_TEXT = -3.3;
@@ -56,9 +55,10 @@ final class Recognised {
       double others = (sum - word.likelihood()) / Math.max(1, frames - word.frames());
       double mean = (word.likelihood() + DRAWN * others) / (word.frames() + DRAWN);
       double fit = mean - OF_THE_OTHERS * others;
-      double confidence = EVEN_CONFIDENCE + (1 - EVEN_CONFIDENCE) * (fit - EVEN) / (SURE - EVEN);
+      double confidence =
+          SpokenWord.DOUBTFUL + (1 - SpokenWord.DOUBTFUL) * (fit - EVEN) / (SURE - EVEN);
       // What is squeezed into too little sound to be doubted, and unlikely there, is not said.
-      boolean squeezed = confidence < EVEN_CONFIDENCE && end - start < SpokenWord.SHORT;
+      boolean squeezed = confidence < SpokenWord.DOUBTFUL && end - start < SpokenWord.SHORT;
       words.add(
           new SpokenWord(
               texts.get(w), start, squeezed ? start : end, Math.max(0, Math.min(1, confidence))));

@@ -2,6 +2,7 @@ package app.latethistle.core.voice;
 
 import app.latethistle.core.signal.LogMel;
 import app.latethistle.core.signal.MonoSound;
+import app.latethistle.core.time.Samples;
 import java.util.Arrays;
 
 /**
@@ -87,6 +88,11 @@ final class SpeechFeatures {
   /** The frame nearest to a time. */
   int frameAt(double seconds) {
     return (int) Math.max(0, Math.min(frames.length - 1, Math.round(seconds / hop)));
+  }
+
+  /** Where a frame begins, in samples at 48 kHz. */
+  long sampleAt(int frame) {
+    return Samples.ofSeconds(frame * hop);
   }
 
   /** How loud a frame is between the reading's noise, 0, and its loud speech, 1. */

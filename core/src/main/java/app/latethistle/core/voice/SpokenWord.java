@@ -11,7 +11,8 @@ import app.latethistle.core.time.Samples;
  * @param confidence how well the sound fits the word beside the other words of the reading, 0 to 1
  */
 public record SpokenWord(String text, long start, long end, double confidence) {
-  private static final double DOUBTFUL = 0.5;
+  /** Under this confidence a word is doubted. */
+  static final double DOUBTFUL = 0.5;
 
   /** Words as short as "a" and "to", in samples, are spoken in too many ways to be doubted. */
   static final long SHORT = Samples.ofSeconds(0.13);

@@ -1,7 +1,6 @@
 package app.latethistle.core.voice;
 
 import app.latethistle.core.time.SampleRange;
-import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.IntPredicate;
@@ -30,10 +29,7 @@ final class Strays {
       boolean inGap = t < heard.length() && gap.test(t);
       if (from >= 0 && (!inGap || t - last > rest)) {
         if (last + 1 - from >= least) {
-          strays.add(
-              new SampleRange(
-                  Samples.ofSeconds(from * heard.hopSeconds()),
-                  Samples.ofSeconds((last + 1) * heard.hopSeconds())));
+          strays.add(new SampleRange(heard.sampleAt(from), heard.sampleAt(last + 1)));
         }
         from = -1;
       }
