@@ -1,4 +1,5 @@
 import { create } from "zustand";
+import type { Passing } from "./api/client";
 import type { Manner } from "./rooms/score/manner";
 import type { Copied } from "./rooms/score/copies";
 
@@ -26,6 +27,10 @@ interface Room {
   also: readonly number[];
   /** The selected shot over the cut, by its name, or null. */
   laid: string | null;
+  /** What of the selected shot its card shows. */
+  card: "shot" | "transition";
+  /** The transition that was laid last. */
+  laidLast: Passing | null;
   /** Which of the selected shot's cuts the cut keys move. */
   end: "in" | "out";
   /** What moving a cut does to what is around it. */
@@ -57,6 +62,8 @@ export const useRoom = create<Room>((set) => ({
   place: null,
   also: [],
   laid: null,
+  card: "shot",
+  laidLast: null,
   end: "in",
   manner: "trim",
   copied: [],

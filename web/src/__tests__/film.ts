@@ -27,6 +27,7 @@ export function film(shots = 12, over: Partial<Film> = {}): Film {
       word: -1,
       edge: null,
       reason: i === 0 ? "the film begins" : `downbeat of bar ${2 * i + 1}`,
+      passing: null,
       reach: {
         trim: {
           least: i === 0 ? 0 : frameOf(i - 1) + 1,

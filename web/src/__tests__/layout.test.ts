@@ -161,7 +161,7 @@ describe("the pictures of a stave", () => {
   const drawn = (shots: Placed[], barWidth = 96, isLost: (s: Placed) => boolean = () => false) => {
     const [stave] = stavesOf(film(), 24, 8);
     if (!stave) throw new Error("no stave");
-    return bandOf(shots, isLost, new Ruler(stave, barWidth), parts, production);
+    return bandOf(shots, isLost, new Ruler(stave, barWidth), parts, production, film());
   };
   const first = film().shots.slice(0, 2);
 

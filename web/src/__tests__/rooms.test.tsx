@@ -235,7 +235,7 @@ describe("the shot's card", () => {
     const actions = card(film(12, { problems }), [take({ frames: 100 })]);
     expect(screen.getByText("shows 6 f sooner in the take")).toBeTruthy();
     fireEvent.click(screen.getByText("Slow to 77 %"));
-    expect(actions["mend"]).toHaveBeenCalledWith(1, "SLOW");
+    expect(actions["mend"]).toHaveBeenCalledWith(1, "SLOW", "OUT_OF_MATERIAL");
   });
 
   it("shows the takes and chooses one", () => {

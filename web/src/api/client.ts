@@ -26,6 +26,11 @@ export type Joint = Schemas["JointView"];
 export type Problem = Schemas["ProblemView"];
 export type ProblemKind = Problem["kind"];
 export type Remedy = Problem["remedies"][number]["kind"];
+/** A transition where it lies in the film. */
+export type PassingPlace = Schemas["PassingView"];
+/** A transition as it is set. */
+export type Passing = Schemas["Passing"];
+export type PassingKind = Schemas["KindView"];
 export type Moment = Schemas["Moment"];
 /** An end of a word of the narration, as a tie names it. */
 export type WordEdge = Schemas["WordEdge"];
@@ -155,6 +160,15 @@ export const under = (production: number) => `/api/productions/${production}`;
 
 export const stillUrl = (production: number, revision: number, frame: number) =>
   `${under(production)}/preview/${revision}/frames/${Math.round(frame)}.jpg`;
+
+/** A joint's transition as a strip of small pictures. */
+export function passingUrl(production: number, revision: number, joint: number, how: Passing) {
+  const query = new URLSearchParams();
+  for (const [name, value] of Object.entries(how)) {
+    if (value !== null) query.set(name, String(value));
+  }
+  return `${under(production)}/preview/${revision}/joints/${joint}/transition.jpg?${query}`;
+}
 
 export const filmUrl = (production: number, revision: number | string) =>
   `${under(production)}/preview/${revision}/film.m3u8`;

@@ -20,6 +20,7 @@ export const keys = {
   ledger: (id: number) => ["production", id, "ledger"] as const,
   services: ["services"] as const,
   masters: (id: number) => ["production", id, "masters"] as const,
+  transitions: ["transitions"] as const,
 };
 
 export const useShelf = () =>
@@ -163,6 +164,14 @@ export const useMasters = (id: number) =>
 
 export const useServices = () =>
   useQuery({ queryKey: keys.services, queryFn: () => answerTo(api.GET("/api/services")) });
+
+/** The kinds of transitions, and how each is if nothing is said. */
+export const useTransitions = () =>
+  useQuery({
+    queryKey: keys.transitions,
+    queryFn: () => answerTo(api.GET("/api/transitions")),
+    staleTime: Infinity,
+  });
 
 export const useRequests = (id: number) =>
   useQuery({

@@ -436,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/set-border-transitions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setBorderTransitions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/set-clip-sound": {
         parameters: {
             query?: never;
@@ -526,6 +542,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["setSound"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/set-transition": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setTransition"];
         delete?: never;
         options?: never;
         head?: never;
@@ -812,6 +844,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["still"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/preview/{revision}/joints/{joint}/transition.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["transition"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1940,6 +1988,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/transitions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2264,6 +2328,7 @@ export interface components {
             line: string;
             /** Format: int32 */
             offset: number;
+            passing: components["schemas"]["PassingView"] | null;
             reach: components["schemas"]["ReachView"] | null;
             reason: string;
             /** @enum {string} */
@@ -2290,6 +2355,12 @@ export interface components {
             lastBar: number;
             /** Format: double */
             start: number;
+        };
+        KindView: {
+            /** @enum {string} */
+            kind: "CUT" | "DISSOLVE" | "ADDITIVE" | "THROUGH" | "WIPE" | "CIRCLE" | "BARS" | "DOORS" | "PUSH" | "SLIDE" | "ZOOM" | "SPIN" | "FLASH" | "SMEAR" | "LUMA";
+            parts: ("ANGLE" | "DIRECTION" | "SOFTNESS" | "COLOUR" | "PATTERN")[];
+            usual: components["schemas"]["Passing"];
         };
         LayOver: {
             end: components["schemas"]["Moment"];
@@ -2424,8 +2495,10 @@ export interface components {
         Mend: {
             /** Format: int32 */
             place: number;
+            /** @enum {string|null} */
+            problem: "TIE_NOT_HONOURED" | "BEAT_MISSING" | "WORD_MISSING" | "TIED_IN_CIRCLE" | "INSIDE_WORD" | "LINE_PAST_END" | "OUT_OF_MATERIAL" | "ENDS_SHORT" | "STARTS_SHORT" | "TRANSITION_CROWDED" | "TAKE_MISSING" | "LINE_APART" | "NOT_PLACED" | null;
             /** @enum {string} */
-            remedy: "SLIP" | "TAKE" | "SLOW" | "BACK_AND_FORTH" | "END_SOONER" | "FILL" | "WAIT" | "CUT_SOONER" | "CARRY";
+            remedy: "SLIP" | "TAKE" | "SLOW" | "BACK_AND_FORTH" | "END_SOONER" | "FILL" | "OFF_CENTRE" | "SHORTEN" | "HOLD" | "WAIT" | "CUT_SOONER" | "CARRY";
             /** Format: int64 */
             revision: number;
         };
@@ -2568,6 +2641,35 @@ export interface components {
             /** Format: double */
             to: number;
         };
+        Passing: {
+            /** Format: int64 */
+            amount: number;
+            /** Format: int32 */
+            angle: number | null;
+            colour: string | null;
+            holds: boolean;
+            /** @enum {string} */
+            kind: "CUT" | "DISSOLVE" | "ADDITIVE" | "THROUGH" | "WIPE" | "CIRCLE" | "BARS" | "DOORS" | "PUSH" | "SLIDE" | "ZOOM" | "SPIN" | "FLASH" | "SMEAR" | "LUMA";
+            /** @enum {string} */
+            lies: "MIDDLE" | "START" | "END";
+            /** @enum {string|null} */
+            pattern: "CLOUDS" | "PAPER" | "BRUSH" | "RINGS" | "LATTICE" | null;
+            /** Format: int32 */
+            softness: number | null;
+            /** @enum {string} */
+            unit: "FRAMES" | "QUARTER_BEATS" | "MILLISECONDS";
+        };
+        PassingView: {
+            /** Format: int64 */
+            end: number;
+            /** Format: int64 */
+            endsShort: number;
+            how: components["schemas"]["Passing"];
+            /** Format: int64 */
+            start: number;
+            /** Format: int64 */
+            startsShort: number;
+        };
         Paste: {
             /** Format: int32 */
             joint: number;
@@ -2643,7 +2745,7 @@ export interface components {
             /** Format: int64 */
             frames: number;
             /** @enum {string} */
-            kind: "TIE_NOT_HONOURED" | "BEAT_MISSING" | "WORD_MISSING" | "TIED_IN_CIRCLE" | "INSIDE_WORD" | "LINE_PAST_END" | "OUT_OF_MATERIAL" | "TAKE_MISSING" | "LINE_APART" | "NOT_PLACED";
+            kind: "TIE_NOT_HONOURED" | "BEAT_MISSING" | "WORD_MISSING" | "TIED_IN_CIRCLE" | "INSIDE_WORD" | "LINE_PAST_END" | "OUT_OF_MATERIAL" | "ENDS_SHORT" | "STARTS_SHORT" | "TRANSITION_CROWDED" | "TAKE_MISSING" | "LINE_APART" | "NOT_PLACED";
             /** Format: int32 */
             place: number;
             remedies: components["schemas"]["RemedyView"][];
@@ -2793,7 +2895,7 @@ export interface components {
         RemedyView: {
             cost: string;
             /** @enum {string} */
-            kind: "SLIP" | "TAKE" | "SLOW" | "BACK_AND_FORTH" | "END_SOONER" | "FILL" | "WAIT" | "CUT_SOONER" | "CARRY";
+            kind: "SLIP" | "TAKE" | "SLOW" | "BACK_AND_FORTH" | "END_SOONER" | "FILL" | "OFF_CENTRE" | "SHORTEN" | "HOLD" | "WAIT" | "CUT_SOONER" | "CARRY";
             name: string;
         };
         RemoveShot: {
@@ -2936,6 +3038,11 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        SetOnBorders: {
+            /** Format: int64 */
+            revision: number;
+            transition: components["schemas"]["Passing"];
+        };
         SetRun: {
             places: number[];
             /** Format: int64 */
@@ -2960,6 +3067,12 @@ export interface components {
             /** Format: int64 */
             revision: number;
             start: components["schemas"]["Moment"] | null;
+        };
+        SetTransition: {
+            joints: number[];
+            /** Format: int64 */
+            revision: number;
+            transition: components["schemas"]["Passing"];
         };
         Sheets: {
             exclusions: string[];
@@ -4127,6 +4240,32 @@ export interface operations {
             };
         };
     };
+    setBorderTransitions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetOnBorders"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     setClipSound: {
         parameters: {
             query?: never;
@@ -4269,6 +4408,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SetSound"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    setTransition: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetTransition"];
             };
         };
         responses: {
@@ -4748,6 +4913,40 @@ export interface operations {
                 productionId: number;
                 revision: string;
                 frame: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    transition: {
+        parameters: {
+            query?: {
+                kind?: "CUT" | "DISSOLVE" | "ADDITIVE" | "THROUGH" | "WIPE" | "CIRCLE" | "BARS" | "DOORS" | "PUSH" | "SLIDE" | "ZOOM" | "SPIN" | "FLASH" | "SMEAR" | "LUMA";
+                amount?: number;
+                unit?: "FRAMES" | "QUARTER_BEATS" | "MILLISECONDS";
+                lies?: "MIDDLE" | "START" | "END";
+                angle?: number | null;
+                softness?: number | null;
+                colour?: string | null;
+                pattern?: "CLOUDS" | "PAPER" | "BRUSH" | "RINGS" | "LATTICE" | null;
+                holds?: boolean;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                revision: string;
+                joint: number;
             };
             cookie?: never;
         };
@@ -6562,6 +6761,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    kinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KindView"][];
+                };
             };
         };
     };

@@ -22,11 +22,11 @@ interface Way {
 }
 
 /** What the server offers for a problem. */
-const offered = ({ shot, problem, actions }: Pick<Props, "shot" | "problem" | "actions">): Way[] =>
+const offered = ({ problem, actions }: Pick<Props, "problem" | "actions">): Way[] =>
   problem.remedies.map(({ kind, name, cost }) => ({
     name,
     cost,
-    act: () => actions.mend(shot.place, kind),
+    act: () => actions.mend(problem.place, kind, problem.kind),
   }));
 
 /** What can be done about too little material, each with what it costs. */
@@ -36,8 +36,8 @@ export function Remedies(props: Props) {
   return <Ways ways={[...offered(props), ...(longer ? [longer] : [])]} />;
 }
 
-/** What can be done about a line that is spoken over another shot than its own. */
-export function LineRemedies(props: Pick<Props, "shot" | "problem" | "actions">) {
+/** What the server offers for a problem that a longer take would not mend. */
+export function OfferedRemedies(props: Pick<Props, "problem" | "actions">) {
   const ways = offered(props);
   return ways.length > 0 && <Ways ways={ways} />;
 }

@@ -318,6 +318,11 @@ function Fills() {
           <stop offset="0" stopColor="#FBF9F5" stopOpacity="0.94" />
           <stop offset="1" stopColor="#FBF9F5" stopOpacity="0.54" />
         </linearGradient>
+        <linearGradient id="soft-edge" x1="0" x2="1">
+          <stop offset="0" stopColor="#FBF9F5" stopOpacity="0" />
+          <stop offset="0.5" stopColor="#FBF9F5" stopOpacity="0.9" />
+          <stop offset="1" stopColor="#FBF9F5" stopOpacity="0" />
+        </linearGradient>
         <pattern
           id="missing"
           width="6"

@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import {
   takeFrameUrl,
   type Film,
@@ -16,9 +17,10 @@ import { headOf } from "./heads";
 import { FramingChoice } from "./FramingChoice";
 import { ClipSoundRow } from "./ClipSoundRow";
 import { MaterialStrip } from "./MaterialStrip";
-import { LineRemedies, Remedies } from "./Remedies";
+import { OfferedRemedies, Remedies } from "./Remedies";
 import { RunRow } from "./RunRow";
 import { ShotMenu, type Act } from "./ShotMenu";
+import { TransitionPanel } from "./TransitionPanel";
 import type { ScoreActions } from "./useScoreActions";
 
 interface Props {
@@ -31,13 +33,8 @@ interface Props {
 
 /** The selected shot: its material, its cuts, its takes. */
 export function ShotCard({ production, film, shot, material, actions }: Props) {
-  const takes = material?.shots.find((s) => s.id === shot.shotId)?.takes ?? [];
-  const take = takes.find((t) => t.id === shot.takeId);
-  const problems = film.problems.filter((p) => p.place === shot.place);
-  const short = problems.find((p) => p.kind === "OUT_OF_MATERIAL");
-  const also = useRoom((s) => s.also);
-  const many = also.length > 1;
-  const copied = useRoom((s) => s.copied.length);
+  const card = useRoom((s) => s.card);
+  const set = useRoom((s) => s.set);
   if (shot.takeId === 0) return <GapCard film={film} shot={shot} actions={actions} />;
   return (
     <Box component="section" aria-label={`Shot ${shot.label}`} sx={{ px: 4, py: 2 }}>
@@ -56,10 +53,44 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
         >
           {shot.title}
         </Box>
-        <Box sx={{ fontWeight: 600, color: ink.thistleDeep }}>
-          take {take?.number ?? "?"} of {takes.length}
-        </Box>
+        <ToggleButtonGroup
+          exclusive
+          value={card}
+          aria-label="What of the shot"
+          onChange={(_, to: typeof card | null) => to && set({ card: to })}
+        >
+          <ToggleButton value="shot">shot</ToggleButton>
+          <ToggleButton value="transition" title="How it and its neighbour become one another (I)">
+            transition
+          </ToggleButton>
+        </ToggleButtonGroup>
       </Box>
+      {card === "transition" ? (
+        <TransitionPanel production={production} film={film} shot={shot} actions={actions} />
+      ) : (
+        <OfShot
+          production={production}
+          film={film}
+          shot={shot}
+          material={material}
+          actions={actions}
+        />
+      )}
+    </Box>
+  );
+}
+
+/** What the selected shot shows, its cuts, how it runs and sounds, and its takes. */
+function OfShot({ production, film, shot, material, actions }: Props) {
+  const takes = material?.shots.find((s) => s.id === shot.shotId)?.takes ?? [];
+  const take = takes.find((t) => t.id === shot.takeId);
+  const problems = film.problems.filter((p) => p.place === shot.place);
+  const short = problems.find((p) => p.kind === "OUT_OF_MATERIAL");
+  const also = useRoom((s) => s.also);
+  const many = also.length > 1;
+  const copied = useRoom((s) => s.copied.length);
+  return (
+    <>
       <MaterialStrip
         key={`${shot.takeId}-${shot.in}-${shot.start}`}
         production={production}
@@ -93,9 +124,9 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
         </Box>
       ))}
       {problems
-        .filter((p) => p.kind === "LINE_APART")
+        .filter((p) => p.kind !== "OUT_OF_MATERIAL")
         .map((p) => (
-          <LineRemedies key={p.text} shot={shot} problem={p} actions={actions} />
+          <OfferedRemedies key={p.text} problem={p} actions={actions} />
         ))}
       {short && (
         <Remedies
@@ -145,7 +176,9 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
           pb: 1,
         }}
       >
-        <span>{plural(takes.length, "take")}</span>
+        <span>
+          take {take?.number ?? "?"} of {takes.length}
+        </span>
         {takes.length > 1 && <span>T for the next</span>}
       </Box>
       <Box sx={{ display: "grid", gridTemplateColumns: "repeat(4, 1fr)", gap: 2 }}>
@@ -198,7 +231,7 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
           );
         })}
       </Box>
-    </Box>
+    </>
   );
 }
 

@@ -4,6 +4,7 @@ import { face, ink } from "../../theme";
 import { outlinePath, type Outline } from "../cues/peaks";
 import { AimView } from "./AimView";
 import { CutView, PlainCuts, WRONG_CUT } from "./Cuts";
+import { PassingMarks } from "./PassingMarks";
 import { PictureBand } from "./PictureBand";
 import { PlayheadLine } from "./PlayheadLine";
 import { ShotLabels, ShotSigns } from "./ShotMarks";
@@ -50,7 +51,7 @@ export const StaveView = memo(function StaveView(props: StaveProps) {
   return (
     <div style={{ position: "absolute", left: 0, top, width, height: parts.height }}>
       <PictureBand
-        band={bandOf(shots, isLost, ruler, parts, production)}
+        band={bandOf(shots, isLost, ruler, parts, production, film)}
         top={parts.picture}
         width={width}
       />
@@ -89,6 +90,7 @@ export const StaveView = memo(function StaveView(props: StaveProps) {
               parts={parts}
             />
           ))}
+          <PassingMarks cuts={cuts} ruler={ruler} parts={parts} />
           <ShotLabels shots={shots} chosen={chosen} ruler={ruler} parts={parts} />
           <path
             d={cuts.map((cut) => lineThrough(cut, film, parts)).join("")}

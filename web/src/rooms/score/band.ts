@@ -1,4 +1,11 @@
-import { takeFrameUrl, type Placed, type Production } from "../../api/client";
+import {
+  takeFrameUrl,
+  type Film,
+  type Joint,
+  type Placed,
+  type Production,
+} from "../../api/client";
+import { isWedge } from "./passings";
 import type { Parts, Ruler } from "./layout";
 
 /** A picture on a stave: a frame of a take, and where it stands, in pixels. */
@@ -8,6 +15,14 @@ export interface Cell {
   width: number;
   /** Whether the frame is shown whole, with black around it, rather than filling its place. */
   whole: boolean;
+  /** Where the shot comes in over the one before, along a slant from the foot to the top. */
+  slant: Slant | null;
+}
+
+/** From where to where on a stave two shots share the picture, in pixels. */
+export interface Slant {
+  from: number;
+  to: number;
 }
 
 /** The pictures of a stave, and what stands for shots without. In pixels from its left. */
@@ -52,6 +67,7 @@ export function bandOf(
   ruler: Ruler,
   parts: Parts,
   production: Production,
+  film: Film,
 ): Band {
   const height = parts.pictureEnd - parts.picture;
   const frameWidth = (height * production.width) / production.height;
@@ -68,7 +84,8 @@ export function bandOf(
     hairs: [],
   };
   for (const shot of shots) {
-    const { from, to, x, width } = partOf(shot, ruler);
+    const { from, to, x, width } = partOf(seen(shot, film), ruler);
+    const slant = slantOf(film.joints[shot.place], ruler);
     if (shot.takeId === 0 || isLost(shot)) {
       band.blacks.push({ x, width });
       continue;
@@ -81,13 +98,31 @@ export function bandOf(
     for (let i = 0; i < count; i++) {
       const within = count === 1 ? 0.5 : i / (count - 1);
       const at = shot.in + (from - shot.start) + Math.round(within * used);
-      const frame = Math.min(shot.material - 1, at);
+      const frame = Math.max(0, Math.min(shot.material - 1, at));
       const src = takeFrameUrl(production.id, shot.takeId, frame, FRAME_HEIGHT);
-      band.cells.push({ src, x: x + i * cell, width: cell, whole });
+      band.cells.push({ src, x: x + i * cell, width: cell, whole, slant });
       if (i > 0) band.hairs.push(x + i * cell);
     }
   }
   return band;
+}
+
+/** A shot with the frames it shares with its neighbours, where they are drawn as wedges. */
+function seen(shot: Placed, film: Film): Placed {
+  const before = film.joints[shot.place]?.passing;
+  const after = film.joints[shot.place + 1]?.passing;
+  return {
+    ...shot,
+    start: before && isWedge(before) ? Math.min(shot.start, before.start) : shot.start,
+    end: after && isWedge(after) ? Math.max(shot.end, after.end) : shot.end,
+  };
+}
+
+function slantOf(joint: Joint | undefined, ruler: Ruler): Slant | null {
+  const passing = joint?.passing;
+  return passing && isWedge(passing)
+    ? { from: ruler.x(passing.start), to: ruler.x(passing.end) }
+    : null;
 }
 
 /** Paints a band at the top of a canvas; pictures that are not there yet are left dark. */
@@ -103,7 +138,20 @@ export function paint(
   for (const { x, width } of band.blacks) context.fillRect(x, 0, width, height);
   for (const cell of band.cells) {
     const image = picture(cell.src);
-    if (image) put(context, image, cell, height);
+    if (!image) continue;
+    if (!cell.slant) {
+      put(context, image, cell, height);
+      continue;
+    }
+    context.save();
+    context.beginPath();
+    context.moveTo(cell.slant.from, height);
+    context.lineTo(cell.slant.to, 0);
+    context.lineTo(band.to, 0);
+    context.lineTo(band.to, height);
+    context.clip();
+    put(context, image, cell, height);
+    context.restore();
   }
   context.fillStyle = "#FBF9F58C";
   for (const x of band.hairs) context.fillRect(x - 0.5, 0, 1, height);

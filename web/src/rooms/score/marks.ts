@@ -1,5 +1,6 @@
 import type { Film, Joint } from "../../api/client";
 import { headOf, type HeadKind } from "./heads";
+import { isWedge } from "./passings";
 import type { Parts, Ruler } from "./layout";
 
 /** A cut as it is drawn on a stave. */
@@ -41,6 +42,8 @@ export function cutMark(film: Film, index: number, ruler: Ruler, parts: Parts): 
   };
 }
 
-/** The line of a cut through the pictures; the film's last cut, which ends it, has none. */
-export const lineThrough = ({ x, index }: CutMark, film: Film, parts: Parts) =>
-  index === film.shots.length ? "" : `M${x} ${parts.picture}V${parts.pictureEnd}`;
+/** The line of a cut through the pictures; the film's end and what is drawn as wedges have none. */
+export const lineThrough = ({ x, index, joint }: CutMark, film: Film, parts: Parts) =>
+  index === film.shots.length || (joint.passing && isWedge(joint.passing))
+    ? ""
+    : `M${x} ${parts.picture}V${parts.pictureEnd}`;

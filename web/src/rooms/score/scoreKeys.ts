@@ -225,6 +225,23 @@ function cutting({ actions }: Surface): Key[] {
       acts: { "3": () => actions.tie("word") },
     },
     { shown: "0", says: "set free where it is", acts: { "0": () => actions.tie("free") } },
+    {
+      shown: "D",
+      says: "a dissolve, or a beat more of it",
+      acts: { D: () => actions.longerTransition() },
+    },
+    {
+      shown: "Y, Shift+Y",
+      says: "the transition laid last; a plain cut",
+      acts: { Y: () => actions.lastTransition(), "Shift+Y": () => actions.plainCut() },
+    },
+    {
+      shown: "I",
+      says: "its transition: kinds, length, manner",
+      acts: {
+        I: onShot(() => room().set({ card: room().card === "shot" ? "transition" : "shot" })),
+      },
+    },
     { shown: "Alt+drag", says: "drag it without tying it" },
   ];
 }

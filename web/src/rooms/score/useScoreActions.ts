@@ -7,7 +7,9 @@ import {
   type Material,
   type Moment,
   type Pace,
+  type Passing,
   type Placed,
+  type ProblemKind,
   type Production,
   type Remedy,
   type Run,
@@ -19,6 +21,7 @@ import {
   type EditValues,
   type FilmEdit,
 } from "../../api/queries";
+import { PLAIN, aBeatMore, dissolve } from "./passings";
 import { nearestBeat } from "../../parts/time";
 import { chosenPlaces, useRoom } from "../../store";
 import { copiesOf, copyOf } from "./copies";
@@ -177,7 +180,42 @@ export function useScoreActions(id: Production["id"], material: Material | undef
           return place < 0 ? null : { place, to: momentAt(film, at) };
         }),
       /** Does what is offered for a shot that is short of material. */
-      mend: (place: number, remedy: Remedy) => void run("mend", { place, remedy }),
+      mend: (place: number, remedy: Remedy, problem?: ProblemKind) =>
+        void run("mend", { place, remedy, problem: problem ?? null }),
+      /** Sets the transition of some joints. */
+      setTransition: (joints: readonly number[], transition: Passing) => {
+        if (transition.kind !== "CUT") room().set({ laidLast: transition });
+        return run("set-transition", { joints: [...joints], transition });
+      },
+      /** The same where the music's sections and breaks begin. */
+      onBorders: (transition: Passing) => run("set-border-transitions", { transition }),
+      /** A dissolve on the selected cut, or one of a beat more. */
+      longerTransition: (joint?: number) => {
+        const at = joint ?? cut()?.joint;
+        if (at === undefined) return;
+        void run("set-transition", (film) => {
+          const now = film.joints[at]?.passing?.how;
+          if (at < 1 || at >= film.shots.length) return null;
+          return { joints: [at], transition: now ? aBeatMore(now, film) : dissolve(film) };
+        });
+      },
+      /** The transition that was laid last, on the selected cut; a dissolve if none was. */
+      lastTransition: () => {
+        const at = cut()?.joint;
+        if (at === undefined) return;
+        void run("set-transition", (film) =>
+          at < 1 || at >= film.shots.length
+            ? null
+            : { joints: [at], transition: room().laidLast ?? dissolve(film) },
+        );
+      },
+      plainCut: () => {
+        const at = cut()?.joint;
+        if (at === undefined) return;
+        void run("set-transition", (film) =>
+          film.joints[at]?.passing ? { joints: [at], transition: PLAIN } : null,
+        );
+      },
       move: async (from: number, to: number) => {
         room().set({ place: to, also: [] });
         await run("move-shot", (film) =>

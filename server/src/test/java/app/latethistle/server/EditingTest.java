@@ -2,6 +2,7 @@ package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
@@ -61,6 +62,76 @@ class EditingTest {
         Map.of("way", "REVERSE", "from", 100, "to", 100, "between", "NEAREST"),
         "length",
         length);
+  }
+
+  /** A transition is laid, is seen in the preview, is too long, is mended, and goes with undo. */
+  @Test
+  void transitionsAreLaidAndMended() {
+    Map<String, Object> dissolve =
+        Map.of(
+            "kind",
+            "DISSOLVE",
+            "amount",
+            4,
+            "unit",
+            "QUARTER_BEATS",
+            "lies",
+            "MIDDLE",
+            "holds",
+            false);
+    cut.edit("set-transition", Map.of("joints", List.of(2), "transition", dissolve));
+    JsonNode passing = cut.joint(2).get("passing");
+    assertThat(passing.get("how").get("kind").asString()).isEqualTo("DISSOLVE");
+    assertThat(passing.get("start").asLong()).isLessThan(at(2));
+    assertThat(passing.get("end").asLong()).isGreaterThan(at(2));
+    Api.Answer strip =
+        cut.api.get(
+            cut.path
+                + "/preview/"
+                + cut.film.get("revision").asLong()
+                + "/joints/2/transition.jpg?kind=WIPE&amount=6&unit=FRAMES&holds=false&angle=0");
+    assertThat(strip.status()).isEqualTo(200);
+    Map<String, Object> endless = new HashMap<>(dissolve);
+    endless.put("amount", 120);
+    cut.edit("set-transition", Map.of("joints", List.of(2), "transition", endless));
+    JsonNode problem =
+        cut.film
+            .get("problems")
+            .valueStream()
+            .filter(p -> p.get("kind").asString().equals("TRANSITION_CROWDED"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(problem.get("text").asString()).contains("shorter than asked for");
+    endless.put("amount", 129);
+    assertThat(
+            cut.tryEdit("set-transition", Map.of("joints", List.of(2), "transition", endless))
+                .text())
+        .contains("32 beats");
+    assertThat(
+            cut.tryEdit("set-transition", Map.of("joints", List.of(0), "transition", dissolve))
+                .text())
+        .contains("between two shots");
+    undoes(2);
+  }
+
+  /** What is offered where a shot has too little for its transition does what it says. */
+  @Test
+  void aShotTooShortForItsTransitionIsMended() {
+    int place = 1;
+    long spare =
+        cut.shot(place).get("material").asLong()
+            - cut.shot(place).get("in").asLong()
+            - cut.shot(place).get("used").asLong();
+    Map<String, Object> after =
+        Map.of(
+            "kind", "PUSH", "amount", spare + 5, "unit", "FRAMES", "lies", "START", "holds", false);
+    cut.edit("set-transition", Map.of("joints", List.of(place + 1), "transition", after));
+    assertThat(cut.joint(place + 1).get("passing").get("endsShort").asLong()).isEqualTo(5);
+    cut.edit("mend", Map.of("place", place, "problem", "ENDS_SHORT", "remedy", "SHORTEN"));
+    JsonNode passing = cut.joint(place + 1).get("passing");
+    assertThat(passing.get("how").get("amount").asLong()).isEqualTo(spare);
+    assertThat(passing.get("endsShort").asLong()).isZero();
+    undoes(2);
   }
 
   @Test

@@ -15,11 +15,17 @@ import java.util.OptionalLong;
  * could not be honoured.
  *
  * @param frames the frame of each joint, strictly rising from 0; empty for an empty film
+ * @param overlaps for each joint the frames in which both its shots are seen
  * @param voice where the lines are heard
  * @param beside where what lies over and beside the cut stands
  * @param problems what a person should look at, in the order of the film
  */
-public record Cutting(List<Long> frames, VoiceClock voice, Beside beside, List<Problem> problems) {
+public record Cutting(
+    List<Long> frames,
+    List<Overlap> overlaps,
+    VoiceClock voice,
+    Beside beside,
+    List<Problem> problems) {
   /** Frames by which a cut may miss a word's end without being inside it. */
   private static final int AT_EDGE = 1;
 
@@ -39,6 +45,12 @@ public record Cutting(List<Long> frames, VoiceClock voice, Beside beside, List<P
     LINE_PAST_END,
     /** The shot is on screen longer than its take has frames from its in point. */
     OUT_OF_MATERIAL,
+    /** The transition at the shot's end shows it after its take's last frame; for how many. */
+    ENDS_SHORT,
+    /** The transition at the shot's start shows it before its take's first frame; for how many. */
+    STARTS_SHORT,
+    /** The transition at the shot's end is shorter than it should be; by how many frames. */
+    TRANSITION_CROWDED,
     /** The placement's take is no longer in the production. */
     TAKE_MISSING,
     /** A line is heard while the shot it speaks of is not seen; for how many frames. */
@@ -89,10 +101,12 @@ public record Cutting(List<Long> frames, VoiceClock voice, Beside beside, List<P
     insideWords(frames, voice, rate, problems);
     pastEnd(frames, voice, rate, problems);
     outOfMaterial(film, frames, takes, problems);
+    List<Overlap> overlaps = Overlap.of(film, frames, clocks, rate, takes);
+    overlapsShort(film, overlaps, problems);
     Beside beside = beside(film, voice, grid, rate);
     notPlaced(film, frames, beside, takes, problems);
     problems.sort((a, b) -> Integer.compare(a.place(), b.place()));
-    return new Cutting(List.copyOf(frames), voice, beside, List.copyOf(problems));
+    return new Cutting(List.copyOf(frames), overlaps, voice, beside, List.copyOf(problems));
   }
 
   private static void insideWords(
@@ -152,6 +166,23 @@ public record Cutting(List<Long> frames, VoiceClock voice, Beside beside, List<P
           placement.run().missing(placement.in(), take.frames(), frames.get(i + 1) - frames.get(i));
       if (missing > 0) {
         problems.add(new Problem(Kind.OUT_OF_MATERIAL, i, missing));
+      }
+    }
+  }
+
+  private static void overlapsShort(Film film, List<Overlap> overlaps, List<Problem> problems) {
+    for (int j = 1; j + 1 < overlaps.size(); j++) {
+      Overlap overlap = overlaps.get(j);
+      boolean told = !film.joints().get(j).transition().holds();
+      if (told && overlap.endsShort() > 0) {
+        problems.add(new Problem(Kind.ENDS_SHORT, j - 1, overlap.endsShort()));
+      }
+      if (told && overlap.startsShort() > 0) {
+        problems.add(new Problem(Kind.STARTS_SHORT, j, overlap.startsShort()));
+      }
+      if (overlap.isCrowded()) {
+        long less = overlap.wanted() - overlap.frames().length();
+        problems.add(new Problem(Kind.TRANSITION_CROWDED, j - 1, less));
       }
     }
   }

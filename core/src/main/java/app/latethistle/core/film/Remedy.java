@@ -11,10 +11,12 @@ import java.util.function.Function;
  *
  * @param kind what is done
  * @param take the other take that is used, or ""
- * @param frames what it is about: for {@code SLIP} how many frames sooner the take is shown, for
- *     {@code FILL} how far into the shot the cut is, for {@code BACK_AND_FORTH} after how many it
- *     turns, for {@code TAKE} how long the other take is, for {@code END_SOONER} how many are given
- *     up, for {@code WAIT} and {@code CUT_SOONER} by how many the line or the cut moves; else 0
+ * @param frames what it is about: for {@code SLIP} how many frames sooner the take is shown (later
+ *     if negative), for {@code FILL} how far into the shot the cut is, for {@code BACK_AND_FORTH}
+ *     after how many it turns, for {@code TAKE} how long the other take is, for {@code END_SOONER}
+ *     how many are given up, for {@code SHORTEN} how long the transition is then, for {@code HOLD}
+ *     how long the shot stands still, for {@code WAIT} and {@code CUT_SOONER} by how many the line
+ *     or the cut moves; else 0
  * @param missing frames that are still missing after it
  * @param speed the new speed in percent, for {@code SLOW}; else 0
  * @param edit that does it
@@ -39,6 +41,12 @@ public record Remedy(Kind kind, String take, long frames, long missing, int spee
     END_SOONER,
     /** Cuts to another take inside the shot. */
     FILL,
+    /** The transition lies to one side of its moment. */
+    OFF_CENTRE,
+    /** The transition is as short as both its shots last it. */
+    SHORTEN,
+    /** The shot stands still while the transition shows more of it than there is. */
+    HOLD,
     /** The line waits for its shot; nothing else moves. */
     WAIT,
     /** The shot before ends when the line begins. */

@@ -86,6 +86,11 @@ public final class Frame {
     }
   }
 
+  /** Makes it the same as a frame of its size. */
+  public void copy(Frame other) {
+    System.arraycopy(other.data, 0, data, 0, data.length);
+  }
+
   /** Makes it black. */
   public void black() {
     Arrays.fill(data, 0, width * height, (byte) 16);

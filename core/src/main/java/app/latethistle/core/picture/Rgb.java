@@ -83,6 +83,13 @@ public final class Rgb {
     }
   }
 
+  /** A colour's luma, Cb and Cr. */
+  static byte[] toYuv(int rgb) {
+    Frame pixel = new Frame(2, 2);
+    toFrame(new int[] {rgb, rgb, rgb, rgb}, pixel);
+    return new byte[] {pixel.data()[0], pixel.data()[4], pixel.data()[5]};
+  }
+
   private static byte chroma(double value) {
     return (byte) Math.round(128 + 224 * value);
   }

@@ -4,14 +4,17 @@ import app.latethistle.core.look.Lie;
 import app.latethistle.core.picture.Blend;
 import app.latethistle.core.picture.Fade;
 import app.latethistle.core.picture.Frame;
+import app.latethistle.core.picture.TransitionPainter;
 import app.latethistle.core.time.FrameRange;
 import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -26,6 +29,7 @@ public final class Compositor {
   private final PictureSource source;
   private final Frame canvas;
   private final IdentityHashMap<Layer.Footage, Reel> reels = new IdentityHashMap<>();
+  private final Map<Layer.Passage, TransitionPainter> painters = new HashMap<>();
 
   /** Where finished frames go. */
   @FunctionalInterface
@@ -98,8 +102,8 @@ public final class Compositor {
       return reels.get(footage).draw(k);
     }
     if (layer instanceof Layer.Sequence sequence) {
-      Layer.Part part = sequence.at(k);
-      return part == null ? black() : draw(part.layer(), k - part.range().start());
+      Layer.Passage passage = sequence.passageAt(k);
+      return passage == null ? part(sequence.at(k), k) : draw(sequence, passage, k);
     }
     if (layer instanceof Layer.Stack stack) {
       return draw(stack, k);
@@ -114,6 +118,33 @@ public final class Compositor {
       return canvas;
     }
     return black();
+  }
+
+  private Frame part(Layer.Part part, long k) throws IOException {
+    return part == null ? black() : draw(part.layer(), k - part.start());
+  }
+
+  /** Both its shots, each from its own reel or black, drawn into the canvas. */
+  private Frame draw(Layer.Sequence sequence, Layer.Passage passage, long k) throws IOException {
+    Frame one = beside(sequence.parts().get(passage.into() - 1), k);
+    Frame other = beside(sequence.parts().get(passage.into()), k);
+    painters
+        .computeIfAbsent(
+            passage,
+            p -> TransitionPainter.of(p.kind(), p.manner(), program.width(), program.height()))
+        .draw(one, other, passage.share(k), canvas);
+    return canvas;
+  }
+
+  /** A part's frame that is not the canvas. */
+  private Frame beside(Layer.Part part, long k) throws IOException {
+    Frame frame = part(part, k);
+    if (frame != canvas) {
+      return frame;
+    }
+    Frame own = new Frame(canvas.width(), canvas.height());
+    own.copy(canvas);
+    return own;
   }
 
   private Frame draw(Layer.Stack stack, long k) throws IOException {
@@ -141,7 +172,7 @@ public final class Compositor {
   }
 
   private Frame over(Layer.Over over, long k) throws IOException {
-    return draw(over.part().layer(), k - over.part().range().start());
+    return draw(over.part().layer(), k - over.part().start());
   }
 
   private Frame black() {
@@ -152,7 +183,7 @@ public final class Compositor {
   /** The canvas with a frame on it, which may be changed. */
   private Frame ours(Frame frame) {
     if (frame != canvas) {
-      System.arraycopy(frame.data(), 0, canvas.data(), 0, canvas.data().length);
+      canvas.copy(frame);
     }
     return canvas;
   }

@@ -5,6 +5,8 @@ import app.latethistle.core.key.KeyWriter;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.look.TransitionManner;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
@@ -21,7 +23,7 @@ public sealed interface Layer {
     }
 
     @Override
-    public Layer at(Retiming to, long start, long length) {
+    public Layer at(Retiming to, long start) {
       return this;
     }
 
@@ -66,7 +68,8 @@ public sealed interface Layer {
      * rounding.
      */
     @Override
-    public Layer at(Retiming to, long start, long newLength) {
+    public Layer at(Retiming to, long start) {
+      long newLength = to.length(start, length);
       long total = Math.max(1, to.frame(material) - 1);
       Run there =
           new Run(
@@ -89,27 +92,40 @@ public sealed interface Layer {
   /**
    * Layers one after another; black where there is none.
    *
-   * @param parts in order, none over another
+   * @param parts in order; neighbours share the frames of the passage between them, no others
+   * @param passages in order
    */
-  record Sequence(List<Part> parts) implements Layer {
+  record Sequence(List<Part> parts, List<Passage> passages) implements Layer {
     public Sequence {
       parts = List.copyOf(parts);
+      passages = List.copyOf(passages);
     }
 
-    /** The part at a frame; null if there is none. */
+    /** Layers with plain cuts between them. */
+    public Sequence(List<Part> parts) {
+      this(parts, List.of());
+    }
+
+    /** The last part that begins at a frame or before it, if it is seen there; null if not. */
     Part at(long frame) {
       int low = 0;
       int high = parts.size() - 1;
       while (low <= high) {
         int middle = (low + high) >>> 1;
-        Part part = parts.get(middle);
-        if (part.range.contains(frame)) {
-          return part;
-        }
-        if (frame < part.range.start()) {
-          high = middle - 1;
-        } else {
+        if (parts.get(middle).range.start() <= frame) {
           low = middle + 1;
+        } else {
+          high = middle - 1;
+        }
+      }
+      return high >= 0 && parts.get(high).range.contains(frame) ? parts.get(high) : null;
+    }
+
+    /** The passage a frame lies in; null if in none. */
+    Passage passageAt(long frame) {
+      for (Passage passage : passages) {
+        if (passage.range.contains(frame)) {
+          return passage;
         }
       }
       return null;
@@ -119,17 +135,47 @@ public sealed interface Layer {
     public void writeKey(KeyWriter key, FrameRange part) {
       key.put("sequence");
       parts.forEach(p -> p.writeKey(key, part));
+      passages.forEach(p -> p.writeKey(key, part));
       key.put("end");
     }
 
     @Override
-    public Layer at(Retiming to, long start, long length) {
-      return new Sequence(parts.stream().map(p -> p.at(to, start)).toList());
+    public Layer at(Retiming to, long start) {
+      return new Sequence(
+          parts.stream().map(p -> p.at(to, start)).toList(),
+          passages.stream().map(p -> p.at(to, start)).toList());
     }
 
     @Override
     public void footage(FrameRange part, long start, Visitor visitor) {
       parts.forEach(p -> p.footage(part, start, visitor));
+    }
+  }
+
+  /**
+   * How one part of a sequence becomes the next.
+   *
+   * @param range frames of the sequence in which both are seen
+   * @param into which of its parts it becomes
+   * @param kind what is seen
+   * @param manner what else is said of it
+   */
+  record Passage(FrameRange range, int into, TransitionKind kind, TransitionManner manner) {
+    /** How far it is, above 0 and below 1: half-way between its middle frames. */
+    double share(long frame) {
+      return (frame - range.start() + 0.5) / range.length();
+    }
+
+    private void writeKey(KeyWriter key, FrameRange part) {
+      if (range.overlaps(part)) {
+        key.put("passage").put(range.start() - part.start()).put(range.length());
+        key.put(kind).put(manner.angle()).put(manner.softness()).put(manner.colour());
+        key.put(manner.pattern());
+      }
+    }
+
+    private Passage at(Retiming to, long start) {
+      return new Passage(to.range(range, start), into, kind, manner);
     }
   }
 
@@ -157,9 +203,9 @@ public sealed interface Layer {
     }
 
     @Override
-    public Layer at(Retiming to, long start, long length) {
+    public Layer at(Retiming to, long start) {
       return new Stack(
-          base.at(to, start, length),
+          base.at(to, start),
           overs.stream().map(o -> new Over(o.part.at(to, start), o.lie)).toList());
     }
 
@@ -185,9 +231,9 @@ public sealed interface Layer {
     }
 
     @Override
-    public Layer at(Retiming to, long start, long newLength) {
+    public Layer at(Retiming to, long start) {
       return new Faded(
-          layer.at(to, start, newLength), new EndFade(to.frame(fade.frames())), newLength);
+          layer.at(to, start), new EndFade(to.frame(fade.frames())), to.length(start, length));
     }
 
     @Override
@@ -196,31 +242,39 @@ public sealed interface Layer {
     }
   }
 
-  /** A layer that is seen for some frames of another. */
-  record Part(FrameRange range, Layer layer) {
+  /**
+   * A layer that is seen for some frames of another.
+   *
+   * @param range the frames of the other
+   * @param start the frame at which the layer's own count begins; it may be seen before that
+   */
+  record Part(FrameRange range, long start, Layer layer) {
+    /** A layer seen from its own start on. */
+    public Part(FrameRange range, Layer layer) {
+      this(range, range.start(), layer);
+    }
+
     private void writeKey(KeyWriter key, FrameRange part) {
       range
           .intersect(part)
           .ifPresent(
               both -> {
                 key.put("at").put(both.start() - part.start()).put(both.length());
-                layer.writeKey(key, both.shift(-range.start()));
+                layer.writeKey(key, both.shift(-start));
               });
     }
 
-    private Part at(Retiming to, long start) {
-      FrameRange there =
-          new FrameRange(
-              to.frame(start + range.start()) - to.frame(start),
-              to.frame(start + range.end()) - to.frame(start));
-      return new Part(there, layer.at(to, start + range.start(), there.length()));
+    private Part at(Retiming to, long from) {
+      return new Part(
+          to.range(range, from),
+          to.frame(from + start) - to.frame(from),
+          layer.at(to, from + start));
     }
 
-    private void footage(FrameRange part, long start, Visitor visitor) {
+    private void footage(FrameRange part, long from, Visitor visitor) {
       range
           .intersect(part)
-          .ifPresent(
-              both -> layer.footage(both.shift(-range.start()), start + range.start(), visitor));
+          .ifPresent(both -> layer.footage(both.shift(-start), from + start, visitor));
     }
   }
 
@@ -231,6 +285,17 @@ public sealed interface Layer {
   record Retiming(FrameRate from, FrameRate to) {
     long frame(long frame) {
       return to.nearestFrame(from.sampleOf(frame));
+    }
+
+    /** Frames that something from a frame of the film on lasts there. */
+    long length(long start, long length) {
+      return frame(start + length) - frame(start);
+    }
+
+    /** A range counted from a frame of the film. */
+    FrameRange range(FrameRange range, long start) {
+      long base = frame(start);
+      return new FrameRange(frame(start + range.start()) - base, frame(start + range.end()) - base);
     }
   }
 
@@ -252,9 +317,8 @@ public sealed interface Layer {
    * The same on the frames of another rate.
    *
    * @param start the film's frame at which it starts
-   * @param length frames it lasts at the other rate
    */
-  Layer at(Retiming to, long start, long length);
+  Layer at(Retiming to, long start);
 
   /**
    * Tells what footage is seen in some of its frames.

@@ -2,10 +2,13 @@ package app.latethistle.core.render;
 
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Overlap;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.key.KeyWriter;
 import app.latethistle.core.look.Shape;
+import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
@@ -27,23 +30,40 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
   /** Raised whenever the same program would give other pixels. */
   private static final int ENGINE = 3;
 
-  /** Resolves a film; placements whose take is missing are left out and stay black. */
+  /** Resolves a film; placements whose take is missing are black. */
   public static Program of(
       Film film, Cutting cutting, Map<String, Take> takes, FrameRate rate, int width, int height) {
     Shape shape = Shape.of(width, height);
     List<Layer.Part> cut = new ArrayList<>();
+    List<Layer.Passage> passages = new ArrayList<>();
     for (int i = 0; i < film.placements().size(); i++) {
-      part(film.placements().get(i), cutting.rangeOf(i), shape, takes).ifPresent(cut::add);
+      Overlap before = cutting.overlaps().get(i);
+      Overlap after = cutting.overlaps().get(i + 1);
+      FrameRange own = cutting.rangeOf(i);
+      FrameRange seen =
+          new FrameRange(
+              before.frames().isEmpty() ? own.start() : before.frames().start(),
+              after.frames().isEmpty() ? own.end() : after.frames().end());
+      Layer layer = layer(film.placements().get(i), own.length(), shape, takes);
+      cut.add(new Layer.Part(seen, own.start(), layer));
+      if (!before.frames().isEmpty()) {
+        Transition how = film.joints().get(i).transition();
+        passages.add(new Layer.Passage(before.frames(), i, how.kind(), how.manner()));
+      }
     }
     List<Layer.Over> overs = new ArrayList<>();
     FrameRange whole = new FrameRange(0, cutting.length());
     for (Overlay o : film.overlays()) {
       Optional.ofNullable(cutting.beside().overlays().get(o.name()))
           .filter(whole::overlaps)
-          .flatMap(range -> part(o.placement(), range, shape, takes))
-          .ifPresent(part -> overs.add(new Layer.Over(part, o.lie())));
+          .filter(range -> takes.containsKey(o.placement().take()))
+          .ifPresent(
+              range -> {
+                Layer layer = layer(o.placement(), range.length(), shape, takes);
+                overs.add(new Layer.Over(new Layer.Part(range, layer), o.lie()));
+              });
     }
-    Layer layers = new Layer.Sequence(cut);
+    Layer layers = new Layer.Sequence(cut, passages);
     if (!overs.isEmpty()) {
       layers = new Layer.Stack(layers, overs);
     }
@@ -53,20 +73,12 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
     return new Program(layers, cutting.length(), rate, width, height);
   }
 
-  private static Optional<Layer.Part> part(
-      Placement p, FrameRange range, Shape shape, Map<String, Take> takes) {
-    return Optional.ofNullable(takes.get(p.take()))
-        .map(
-            take ->
-                new Layer.Part(
-                    range,
-                    new Layer.Footage(
-                        take.media(),
-                        take.frames(),
-                        p.in(),
-                        p.run(),
-                        range.length(),
-                        p.framing().in(shape))));
+  private static Layer layer(Placement p, long length, Shape shape, Map<String, Take> takes) {
+    Take take = takes.get(p.take());
+    return take == null
+        ? new Layer.Black()
+        : new Layer.Footage(
+            take.media(), take.frames(), p.in(), p.run(), length, p.framing().in(shape));
   }
 
   /** The same film on the frames of another rate. */
@@ -75,8 +87,7 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
       return this;
     }
     Layer.Retiming to = new Layer.Retiming(rate, other);
-    long there = to.frame(length);
-    return new Program(root.at(to, 0, there), there, other, width, height);
+    return new Program(root.at(to, 0), to.frame(length), other, width, height);
   }
 
   /** The hashes of all files that are seen. */
@@ -93,7 +104,10 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
     return key.hash();
   }
 
-  /** Ranges that are black because the film says so: gaps, takes that are missing, its fade. */
+  /**
+   * Ranges that are black because the film says so: gaps, takes that are missing, shots that go
+   * through it, its fade.
+   */
   public List<FrameRange> plannedBlack() {
     List<FrameRange> black = new ArrayList<>();
     if (root instanceof Layer.Faded faded) {
@@ -104,8 +118,14 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
       for (Layer.Part part : sequence.parts()) {
         black.add(new FrameRange(at, Math.max(at, part.range().start())));
         at = part.range().end();
+        if (part.layer() instanceof Layer.Black) {
+          black.add(part.range());
+        }
       }
       black.add(new FrameRange(at, Math.max(at, length)));
+      sequence.passages().stream()
+          .filter(p -> p.kind() == TransitionKind.THROUGH && p.manner().isDark())
+          .forEach(p -> black.add(p.range()));
     }
     return black.stream().filter(range -> !range.isEmpty()).toList();
   }

@@ -12,10 +12,13 @@ import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.Span;
+import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.TransitionKind;
 import java.util.List;
 import java.util.Random;
 
-/** Programs of films from a seed: shots that run in every way, overlays, a fade. */
+/** Programs of films from a seed: shots that run in every way, transitions, overlays, a fade. */
 final class RandomPrograms {
   private RandomPrograms() {}
 
@@ -24,6 +27,12 @@ final class RandomPrograms {
     for (Placement shot : film.placements()) {
       if (random.nextBoolean()) {
         film = SetAspect.of(Aspect.RUN, shot.id(), run(random)).apply(film);
+      }
+    }
+    for (int joint = 1; joint < film.placements().size(); joint++) {
+      if (random.nextInt(3) == 0) {
+        film =
+            SetAspect.of(Aspect.TRANSITION, film.jointName(joint), transition(random)).apply(film);
       }
     }
     for (int layer = 1; layer <= random.nextInt(4); layer++) {
@@ -61,6 +70,20 @@ final class RandomPrograms {
         25 + random.nextInt(376),
         25 + random.nextInt(376),
         List.of(Run.Between.values()).get(random.nextInt(3)));
+  }
+
+  /** Of any kind, up to more than two beats long. */
+  static Transition transition(Random random) {
+    TransitionKind kind =
+        List.of(TransitionKind.values())
+            .get(1 + random.nextInt(TransitionKind.values().length - 1));
+    Span span =
+        random.nextBoolean()
+            ? Span.frames(1 + random.nextInt(30))
+            : Span.quarterBeats(1 + random.nextInt(9));
+    return Transition.of(kind, span)
+        .lying(List.of(Transition.Lies.values()).get(random.nextInt(3)))
+        .withManner(kind.usual().withAngle(random.nextInt(360)).withSoftness(random.nextInt(101)));
   }
 
   private static Framing framing(Random random) {

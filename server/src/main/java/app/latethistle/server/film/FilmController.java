@@ -3,6 +3,7 @@ package app.latethistle.server.film;
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Compound;
+import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Places;
@@ -48,7 +49,12 @@ class FilmController {
 
   record ChooseTake(long revision, int place, long takeId) {}
 
-  record Mend(long revision, int place, Remedy.Kind remedy) {}
+  /** What is offered for a shot; {@code problem} says for what, where it has several. */
+  record Mend(
+      long revision,
+      int place,
+      @Schema(nullable = true) Cutting.Kind problem,
+      Remedy.Kind remedy) {}
 
   record SetFraming(long revision, int place, Fit framing) {}
 
@@ -96,7 +102,7 @@ class FilmController {
   /** Does what was offered for a shot that is short of material. */
   @PostMapping("/mend")
   FilmView mend(@PathVariable long productionId, @RequestBody Mend m) {
-    return views.of(films.mend(productionId, m.revision(), m.place(), m.remedy()));
+    return views.of(films.mend(productionId, m.revision(), m.place(), m.problem(), m.remedy()));
   }
 
   @PostMapping("/set-framing")

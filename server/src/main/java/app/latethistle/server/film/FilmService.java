@@ -269,10 +269,11 @@ public class FilmService {
    * that comes in becomes the shot's pick.
    */
   @Transactional
-  public FilmState mend(long productionId, long revision, int place, Remedy.Kind kind) {
+  public FilmState mend(
+      long productionId, long revision, int place, Cutting.Kind problem, Remedy.Kind kind) {
     if (kind == Remedy.Kind.WAIT) {
       FilmState now = loaded.resolve(productions.getLocked(productionId));
-      if (offered(now, place, kind).edit() instanceof Revoice waits) {
+      if (offered(now, place, problem, kind).edit() instanceof Revoice waits) {
         voice.settle(waits.line(), waits.after());
         return edit(productionId, revision, state -> waits);
       }
@@ -281,7 +282,7 @@ public class FilmService {
         productionId,
         revision,
         state -> {
-          Remedy remedy = offered(state, place, kind);
+          Remedy remedy = offered(state, place, problem, kind);
           if (kind == Remedy.Kind.TAKE) {
             String shot = state.film().placementAt(place).shot();
             picks.byHand(
@@ -291,9 +292,12 @@ public class FilmService {
         });
   }
 
-  private Remedy offered(FilmState state, int place, Remedy.Kind kind) {
-    return Stream.concat(
-            remedies.remedies(state, place).stream(), apart.remedies(state, place).stream())
+  private Remedy offered(FilmState state, int place, Cutting.Kind problem, Remedy.Kind kind) {
+    Stream<Remedy> found =
+        state.cutting().problems().stream()
+            .filter(p -> p.place() == place && (problem == null || p.kind() == problem))
+            .flatMap(p -> remedies.remedies(state, p).stream());
+    return Stream.concat(found, apart.remedies(state, place).stream())
         .filter(r -> r.kind() == kind)
         .findFirst()
         .orElseThrow(() -> new Refused("That is no way out for this shot any more; look again."));

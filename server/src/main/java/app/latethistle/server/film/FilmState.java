@@ -5,11 +5,13 @@ import app.latethistle.core.film.Clocks;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Joins;
 import app.latethistle.core.film.Narration;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Transition;
 import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
 import app.latethistle.core.mix.FilmSounds;
@@ -89,6 +91,11 @@ public record FilmState(
   /** The same production with another film. */
   FilmState of(Film film) {
     return with(EditLog.of(film));
+  }
+
+  /** The film as it would be with a joint's transition, for a look at it. */
+  public FilmState with(int joint, Transition how) {
+    return of(Joins.set(resolved(), List.of(joint), how).apply(film()));
   }
 
   /** The same production with other edits. */

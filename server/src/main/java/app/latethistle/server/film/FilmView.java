@@ -3,11 +3,13 @@ package app.latethistle.server.film;
 import app.latethistle.core.film.ClipSound;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Limits;
+import app.latethistle.core.film.Overlap;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Remedy;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Transition;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 
@@ -142,6 +144,7 @@ record FilmView(
    * @param edge which end of it, or null
    * @param reason why it is where it is
    * @param reach between which frames it may go; null for what lies over or beside the cut
+   * @param passing its transition; null for a plain cut
    */
   record JointView(
       long frame,
@@ -155,7 +158,48 @@ record FilmView(
       int word,
       @Schema(nullable = true) Tie.Edge edge,
       String reason,
-      @Schema(nullable = true) ReachView reach) {}
+      @Schema(nullable = true) ReachView reach,
+      @Schema(nullable = true) PassingView passing) {
+
+    /** The same with a transition, if it is one. */
+    JointView passing(Transition how, Overlap overlap) {
+      return how.isCut()
+          ? this
+          : new JointView(
+              frame,
+              tie,
+              beat,
+              offset,
+              downbeat,
+              bar,
+              beatInBar,
+              line,
+              word,
+              edge,
+              reason,
+              reach,
+              PassingView.of(how, overlap));
+    }
+  }
+
+  /**
+   * A transition where it lies in the film.
+   *
+   * @param start the first frame in which both shots are seen
+   * @param end the frame after the last
+   * @param endsShort frames that the shot before lacks at its end
+   * @param startsShort frames that the shot after lacks at its start
+   */
+  record PassingView(Passing how, long start, long end, long endsShort, long startsShort) {
+    static PassingView of(Transition how, Overlap overlap) {
+      return new PassingView(
+          Passing.of(how),
+          overlap.frames().start(),
+          overlap.frames().end(),
+          overlap.endsShort(),
+          overlap.startsShort());
+    }
+  }
 
   /** A line where it is heard; times are frames of the film, not rounded. */
   record SpokenView(String line, int number, double start, double end, List<HeardWord> words) {}

@@ -72,7 +72,8 @@ class FilmViews {
     for (int j = 0; j < film.joints().size(); j++) {
       ReachView reach = ReachView.of(state.resolved(), j);
       joints.add(
-          joint(state, film.ties().get(j), state.cutting().frames().get(j), reasons.get(j), reach));
+          joint(state, film.ties().get(j), state.cutting().frames().get(j), reasons.get(j), reach)
+              .passing(film.joints().get(j).transition(), state.cutting().overlaps().get(j)));
     }
     return new FilmView(
         state.production().revision(),
@@ -234,7 +235,8 @@ class FilmViews {
           on.word(),
           on.edge(),
           reason,
-          reach);
+          reach,
+          null);
     }
     if (tie instanceof Tie.OnBeat on && on.beat() < grid.size()) {
       return new JointView(
@@ -249,9 +251,11 @@ class FilmViews {
           -1,
           null,
           reason,
-          reach);
+          reach,
+          null);
     }
-    return new JointView(frame, TieKind.FREE, -1, 0, false, 0, 0, "", -1, null, reason, reach);
+    return new JointView(
+        frame, TieKind.FREE, -1, 0, false, 0, 0, "", -1, null, reason, reach, null);
   }
 
   /** What there is to look at, in the order of the cut. */
@@ -283,6 +287,22 @@ class FilmViews {
               "The voice goes on "
                   + p.frames()
                   + " f after the film's end: start its last line sooner";
+          case ENDS_SHORT ->
+              shot
+                  + " is "
+                  + p.frames()
+                  + " f short at its end for its transition: its last frame is held";
+          case STARTS_SHORT ->
+              shot
+                  + " is "
+                  + p.frames()
+                  + " f short at its start for its transition: its first frame is held";
+          case TRANSITION_CROWDED ->
+              "The transition out of shot "
+                  + label
+                  + " is "
+                  + p.frames()
+                  + " f shorter than asked for: there is no room between its neighbours";
           case LINE_APART -> throw new IllegalStateException("Told by SpokenApart.");
           case NOT_PLACED ->
               "Something over or beside the cut has no place in the film any more: tie it anew or take it out";

@@ -1,6 +1,7 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.film.Cutting;
+import app.latethistle.core.film.HandleRemedies;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Remedy;
 import app.latethistle.core.take.Take;
@@ -22,29 +23,42 @@ class RemedyWords {
   /** The ways out of a problem; none if it is another one. */
   List<FilmView.RemedyView> of(
       FilmState state, Cutting.Problem problem, List<FilmView.PlacedView> placed) {
-    if (problem.kind() != Cutting.Kind.OUT_OF_MATERIAL) {
+    if (!concerns(problem.kind())) {
       return List.of();
     }
     int place = problem.place();
     List<TakeEntry> others = others(state, place);
-    return remedies(state, place, others).stream()
+    return remedies(state, problem, others).stream()
         .map(r -> new FilmView.RemedyView(r.kind(), name(r, others), cost(state, r, place, placed)))
         .toList();
   }
 
-  /** The ways out for a shot that is short of material. */
-  List<Remedy> remedies(FilmState state, int place) {
-    return remedies(state, place, others(state, place));
+  /** The ways out of what is wrong with a shot's material. */
+  List<Remedy> remedies(FilmState state, Cutting.Problem problem) {
+    return concerns(problem.kind())
+        ? remedies(state, problem, others(state, problem.place()))
+        : List.of();
   }
 
-  private static List<Remedy> remedies(FilmState state, int place, List<TakeEntry> others) {
+  private static List<Remedy> remedies(
+      FilmState state, Cutting.Problem problem, List<TakeEntry> others) {
     List<Take> usable = others.stream().map(TakeEntry::take).toList();
-    return Remedy.of(state.resolved(), place, usable, state::framingOf);
+    return HandleRemedies.concerns(problem.kind())
+        ? HandleRemedies.of(state.resolved(), problem, usable, state::framingOf)
+        : Remedy.of(state.resolved(), problem.place(), usable, state::framingOf);
+  }
+
+  /** Whether a problem is one of too little material. */
+  private static boolean concerns(Cutting.Kind kind) {
+    return kind == Cutting.Kind.OUT_OF_MATERIAL || HandleRemedies.concerns(kind);
   }
 
   /** Other takes of a shot that may be used, by their numbers. */
   private List<TakeEntry> others(FilmState state, int place) {
     Placement shot = state.film().placementAt(place);
+    if (!shot.hasPicture()) {
+      return List.of();
+    }
     return takes.findByShotIdOrderByNumberAscIdAsc(Long.parseLong(shot.shot())).stream()
         .filter(t -> t.state() == State.READY && !t.isRejected() && !t.isPlaceholder())
         .filter(t -> !id(t).equals(shot.take()) && state.takes().containsKey(id(t)))
@@ -64,6 +78,9 @@ class RemedyWords {
       case BACK_AND_FORTH -> "Back and forth";
       case END_SOONER -> "End it sooner";
       case FILL -> "Fill with take " + number(r.take(), others);
+      case OFF_CENTRE -> "Beside the cut";
+      case SHORTEN -> "Shorten to " + r.frames() + " f";
+      case HOLD -> "Hold its picture";
       case WAIT, CUT_SOONER, CARRY -> throw new IllegalStateException("Told by SpokenApart.");
     };
   }
@@ -78,8 +95,8 @@ class RemedyWords {
       case SLIP ->
           (r.missing() > 0 ? r.missing() + " f are still short; " : "")
               + "shows "
-              + r.frames()
-              + " f sooner in the take";
+              + Math.abs(r.frames())
+              + (r.frames() < 0 ? " f later in the take" : " f sooner in the take");
       case TAKE -> "another take, of " + r.frames() + " f";
       case SLOW ->
           "moves "
@@ -95,6 +112,9 @@ class RemedyWords {
                   + "; the cut is free"
               : "the film is " + r.frames() + " f shorter";
       case FILL -> "a cut inside the shot, " + r.frames() + " f in";
+      case OFF_CENTRE -> "the transition lies to one side of its moment";
+      case SHORTEN -> "as long as both shots last it";
+      case HOLD -> "it stands still for " + r.frames() + " f while the other one comes or goes";
       case WAIT, CUT_SOONER, CARRY -> throw new IllegalStateException("Told by SpokenApart.");
     };
   }

@@ -7,12 +7,14 @@ import app.latethistle.core.time.Samples;
 import app.latethistle.server.config.Missing;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.film.Passing;
 import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -53,6 +55,21 @@ class PreviewController {
         .contentType(MediaType.IMAGE_JPEG)
         .cacheControl(current ? CacheControl.maxAge(1, TimeUnit.HOURS) : CacheControl.noStore())
         .body(previews.still(state, frame));
+  }
+
+  /** A transition made of a joint's two shots, small: its pictures side by side. */
+  @GetMapping("/joints/{joint}/transition.jpg")
+  ResponseEntity<byte[]> transition(
+      @PathVariable long productionId,
+      @PathVariable String revision,
+      @PathVariable int joint,
+      @ParameterObject Passing how)
+      throws IOException {
+    FilmState state = current(productionId, revision);
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_JPEG)
+        .cacheControl(CacheControl.maxAge(1, TimeUnit.HOURS))
+        .body(previews.transition(state.with(joint, how.transition()), joint));
   }
 
   @GetMapping("/film.m3u8")

@@ -3,6 +3,7 @@ package app.latethistle.server.preview;
 import app.latethistle.core.Refused;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
+import app.latethistle.core.picture.Frame;
 import app.latethistle.core.render.Compositor;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Segment;
@@ -37,6 +38,11 @@ import org.springframework.stereotype.Service;
 class PreviewService {
   private static final Logger LOG = LoggerFactory.getLogger(PreviewService.class);
   private static final int LONG_SIDE = 640;
+
+  /** The longer side of a transition's small picture, and how many of them are shown. */
+  private static final int TILE = 144;
+
+  private static final int STRIP = 12;
 
   private final ContentStore store;
   private final Pictures pictures;
@@ -83,6 +89,30 @@ class PreviewService {
     new Compositor(program, pictures.at(program.rate()))
         .draw(new FrameRange(at, at + 1), picture -> jpeg[0] = Jpeg.encode(picture, 0.88f));
     return jpeg[0];
+  }
+
+  /**
+   * A joint's transition as a strip of pictures, the first to the last of it: one for a plain cut.
+   */
+  byte[] transition(FilmState state, int joint) throws IOException {
+    PictureShape film = state.production().shape();
+    double scale = (double) TILE / Math.max(film.width(), film.height());
+    int width = even(film.width() * scale);
+    int height = even(film.height() * scale);
+    FrameRange seen = state.cutting().overlaps().get(joint).frames();
+    int count = seen.isEmpty() ? 2 : (int) Math.min(STRIP, seen.length());
+    Program program = state.program(width, height);
+    Compositor compositor = new Compositor(program, pictures.at(program.rate()));
+    Frame strip = new Frame(width * count, height);
+    for (int i = 0; i < count; i++) {
+      long at =
+          seen.isEmpty()
+              ? state.cutting().frames().get(joint) - 1 + i
+              : seen.start() + (2 * i + 1) * seen.length() / (2 * count);
+      int x = i * width;
+      compositor.draw(new FrameRange(at, at + 1), picture -> strip.paste(picture, x, 0));
+    }
+    return Jpeg.encode(strip, 0.8f);
   }
 
   /** The parts in which the film's pictures are played. */

@@ -60,7 +60,11 @@ final class StoredAspect<I, T, S> {
           new StoredAspect<>(Aspect.LOCK, Boolean.class, b -> b, b -> b),
           new StoredAspect<>(Aspect.GROUP, Integer.class, g -> g, g -> g),
           new StoredAspect<>(Aspect.TIE, StoredTie.class, StoredTie::of, StoredTie::get),
-          new StoredAspect<>(Aspect.TRANSITION, Plain.class, t -> new Plain(), p -> Transition.CUT),
+          new StoredAspect<>(
+              Aspect.TRANSITION,
+              StoredLook.Passing.class,
+              StoredLook.Passing::of,
+              StoredAspect::transition),
           new StoredAspect<>(Aspect.LAYER, Integer.class, l -> l, l -> l),
           new StoredAspect<>(
               Aspect.TIES,
@@ -99,6 +103,11 @@ final class StoredAspect<I, T, S> {
     Map<String, JsonNode> values = new LinkedHashMap<>();
     edit.values().forEach((id, value) -> values.put(id, stored.tree(value)));
     return values;
+  }
+
+  /** Those stored first said nothing: they were plain cuts. */
+  private static Transition transition(StoredLook.Passing stored) {
+    return stored.kind() == null ? Transition.CUT : stored.get();
   }
 
   @SuppressWarnings("unchecked") // the value is one of the aspect that the name stands for

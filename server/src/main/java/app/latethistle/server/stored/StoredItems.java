@@ -69,14 +69,16 @@ final class StoredItems {
     }
   }
 
-  /** A joint; its transition is a plain cut as long as there is no other. */
-  record Cut(StoredTie at) {
+  /** A joint; without a transition it is a plain cut, as all were that were stored first. */
+  record Cut(StoredTie at, StoredLook.Passing transition) {
     static Cut of(Joint joint) {
-      return new Cut(StoredTie.of(joint.tie()));
+      return new Cut(
+          StoredTie.of(joint.tie()),
+          joint.transition().isCut() ? null : StoredLook.Passing.of(joint.transition()));
     }
 
     Joint get() {
-      return new Joint(at.get(), Transition.CUT);
+      return new Joint(at.get(), transition == null ? Transition.CUT : transition.get());
     }
   }
 

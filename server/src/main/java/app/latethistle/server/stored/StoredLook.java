@@ -7,9 +7,14 @@ import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.LumaPattern;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
+import app.latethistle.core.look.Span;
+import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.look.TransitionManner;
 import app.latethistle.core.look.Treatments;
 import java.util.List;
 import java.util.TreeMap;
@@ -58,6 +63,39 @@ final class StoredLook {
 
     Appearance get() {
       return new Appearance(framing.get(), Treatments.NONE, Matte.NONE, Correction.NONE);
+    }
+  }
+
+  /** A transition; of those stored first nothing is said, for they were plain cuts. */
+  record Passing(String kind, Long amount, String unit, String lies, Way way, Boolean holds) {
+    static Passing of(Transition t) {
+      return new Passing(
+          t.kind().name(),
+          t.span().amount(),
+          t.span().unit().name(),
+          t.lies().name(),
+          Way.of(t.manner()),
+          t.holds());
+    }
+
+    Transition get() {
+      return new Transition(
+          TransitionKind.valueOf(kind),
+          new Span(amount, Span.Unit.valueOf(unit)),
+          Transition.Lies.valueOf(lies),
+          way.get(),
+          holds);
+    }
+  }
+
+  /** In what manner a transition goes. */
+  record Way(int angle, int softness, int colour, String pattern) {
+    static Way of(TransitionManner m) {
+      return new Way(m.angle(), m.softness(), m.colour(), m.pattern().name());
+    }
+
+    TransitionManner get() {
+      return new TransitionManner(angle, softness, colour, LumaPattern.valueOf(pattern));
     }
   }
 

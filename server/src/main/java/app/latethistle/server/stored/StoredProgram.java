@@ -5,6 +5,7 @@ import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.time.FrameRange;
@@ -42,7 +43,9 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
             StoredLook.Framed.of(f.framing()));
       }
       if (layer instanceof Layer.Sequence sequence) {
-        return new Sequence(sequence.parts().stream().map(Part::of).toList());
+        return new Sequence(
+            sequence.parts().stream().map(Part::of).toList(),
+            sequence.passages().stream().map(Passage::of).toList());
       }
       if (layer instanceof Layer.Stack stack) {
         return new Stack(
@@ -79,20 +82,41 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     }
   }
 
-  record Part(long start, long end, Node layer) {
+  /** A part; one that was stored first begins to count where it is first seen. */
+  record Part(long start, long end, Long from, Node layer) {
     static Part of(Layer.Part part) {
-      return new Part(part.range().start(), part.range().end(), Node.of(part.layer()));
+      return new Part(
+          part.range().start(), part.range().end(), part.start(), Node.of(part.layer()));
     }
 
     Layer.Part get() {
-      return new Layer.Part(new FrameRange(start, end), layer.get());
+      return new Layer.Part(new FrameRange(start, end), from == null ? start : from, layer.get());
     }
   }
 
-  record Sequence(List<Part> parts) implements Node {
+  record Passage(long start, long end, int into, String kind, StoredLook.Way way) {
+    static Passage of(Layer.Passage p) {
+      return new Passage(
+          p.range().start(),
+          p.range().end(),
+          p.into(),
+          p.kind().name(),
+          StoredLook.Way.of(p.manner()));
+    }
+
+    Layer.Passage get() {
+      return new Layer.Passage(
+          new FrameRange(start, end), into, TransitionKind.valueOf(kind), way.get());
+    }
+  }
+
+  /** Parts; those stored first had no passages between them. */
+  record Sequence(List<Part> parts, List<Passage> passages) implements Node {
     @Override
     public Layer get() {
-      return new Layer.Sequence(parts.stream().map(Part::get).toList());
+      return new Layer.Sequence(
+          parts.stream().map(Part::get).toList(),
+          passages == null ? List.of() : passages.stream().map(Passage::get).toList());
     }
   }
 

@@ -31,10 +31,13 @@ import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.LumaPattern;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
+import app.latethistle.core.look.Span;
 import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
@@ -77,6 +80,11 @@ class StoredFormatsTest {
           new ClipSound(true, 6, -3, -4),
           new Held(true, 2));
   private static final Tie WORD = new Tie.OnWord("4", 2, Tie.Edge.END, -1);
+  private static final Transition PASSING =
+      Transition.of(TransitionKind.LUMA, Span.quarterBeats(6))
+          .lying(Transition.Lies.END)
+          .withManner(TransitionKind.LUMA.usual().withSoftness(35).withPattern(LumaPattern.RINGS))
+          .holding(true);
   private static final Overlay OVERLAY =
       new Overlay(
           2, SHOT.withId("7~3"), new Overlay.Ties(Tie.onBeat(4), WORD), new Lie(60, 30, 95, 5));
@@ -85,7 +93,7 @@ class StoredFormatsTest {
   private static final Film FILM =
       new Film(
           List.of(SHOT),
-          List.of(Joint.START, Joint.of(WORD)),
+          List.of(Joint.START, new Joint(WORD, PASSING)),
           new SongUse(4800),
           new Finish(new EndFade(12)),
           List.of(OVERLAY),
@@ -105,7 +113,7 @@ class StoredFormatsTest {
         SetAspect.of(Aspect.LOCK, "7~2", true).called("lock a shot"),
         SetAspect.of(Aspect.GROUP, "7~2", 4),
         SetAspect.of(Aspect.TIE, Film.END, WORD),
-        SetAspect.of(Aspect.TRANSITION, Film.END, Transition.CUT),
+        SetAspect.of(Aspect.TRANSITION, Map.of(Film.END, Transition.CUT, "7~2", PASSING)),
         SetAspect.of(Aspect.LAYER, "7~3", 3),
         SetAspect.of(Aspect.TIES, "7~3", OVERLAY.ties()),
         SetAspect.of(Aspect.LIE, "7~3", OVERLAY.lie()),
@@ -196,6 +204,17 @@ class StoredFormatsTest {
     return number == 0 ? "" : Long.toString(number);
   }
 
+  /** Joints were stored as plain cuts, and setting one said nothing of it. */
+  @Test
+  void jointsStoredWithoutTransitionsArePlainCuts() {
+    String edit =
+        StoredEdit.write(SetAspect.of(Aspect.TRANSITION, Film.END, PASSING))
+            .replaceFirst("\\{\"kind\":\"LUMA\".*?\"holds\":true}", "{}");
+    assertThat(edit).contains("{}");
+    SetAspect<?, ?> read = (SetAspect<?, ?>) StoredEdit.read(edit).on(FILM);
+    assertThat(read.values().get(Film.END)).isEqualTo(Transition.CUT);
+  }
+
   @Test
   void otherEditsOfFormat1Open() throws IOException {
     List<String> bodies = example("other-edits.jsonl");
@@ -219,7 +238,13 @@ class StoredFormatsTest {
         new Program(
             new Layer.Faded(
                 new Layer.Stack(
-                    new Layer.Sequence(List.of(new Layer.Part(new FrameRange(0, 30), shot))),
+                    new Layer.Sequence(
+                        List.of(
+                            new Layer.Part(new FrameRange(0, 24), shot),
+                            new Layer.Part(new FrameRange(18, 30), 21, shot)),
+                        List.of(
+                            new Layer.Passage(
+                                new FrameRange(18, 24), 1, PASSING.kind(), PASSING.manner()))),
                     List.of(
                         new Layer.Over(
                             new Layer.Part(new FrameRange(3, 9), new Layer.Black()),

@@ -1,0 +1,138 @@
+package app.latethistle.core.picture;
+
+import app.latethistle.core.look.LumaPattern;
+import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.look.TransitionManner;
+
+/** Which place of a picture comes when, as a map for its luma and one for its chroma planes. */
+final class RevealOrder {
+  /** What the last place to come has; the first has 0. */
+  static final int LAST = 0xffff;
+
+  /** Strips that open together. */
+  private static final int BARS = 12;
+
+  private static final int RINGS = 6;
+
+  /** Diamonds across the picture. */
+  private static final int DIAMONDS = 16;
+
+  private final char[] luma;
+  private final char[] chroma;
+
+  /** Where in a picture a sample begins: 0 at its left or top edge, 1 at the other. */
+  private interface Order {
+    double at(double x, double y);
+  }
+
+  private RevealOrder(Order order, int width, int height) {
+    luma = map(order, width, height);
+    chroma = map(order, width / 2, height / 2);
+  }
+
+  /** The map of a plane. */
+  char[] plane(int plane) {
+    return plane == 0 ? luma : chroma;
+  }
+
+  static RevealOrder of(TransitionKind kind, TransitionManner manner, int width, int height) {
+    double aspect = (double) width / height;
+    double along = Math.toRadians(manner.angle());
+    double across = Math.cos(along);
+    double down = Math.sin(along);
+    double reach = (Math.abs(across) * aspect + Math.abs(down)) / 2;
+    // How far along the direction a place lies, from 0 to 1 over the picture.
+    Order way = (x, y) -> 0.5 + ((x - 0.5) * aspect * across + (y - 0.5) * down) / (2 * reach);
+    return new RevealOrder(
+        switch (kind) {
+          case WIPE -> way;
+          case BARS -> (x, y) -> fraction(way.at(x, y) * BARS);
+          case DOORS -> (x, y) -> Math.abs(2 * way.at(x, y) - 1);
+          case CIRCLE -> (x, y) -> Math.hypot((x - 0.5) * aspect, y - 0.5) / corner(aspect);
+          default -> pattern(manner.pattern(), aspect);
+        },
+        width,
+        height);
+  }
+
+  private static double corner(double aspect) {
+    return Math.hypot(aspect, 1) / 2;
+  }
+
+  private static Order pattern(LumaPattern pattern, double aspect) {
+    return switch (pattern) {
+      case CLOUDS -> (x, y) -> cloud(x * aspect * 3, y * 3, 5);
+      case PAPER -> (x, y) -> 0.7 * cloud(x * aspect * 40, y * 40, 2) + 0.3 * x;
+      case BRUSH ->
+          (x, y) -> {
+            double stroke = Math.floor(y * 8);
+            double ragged = 0.12 * cloud(x * aspect * 6, y * 90, 3);
+            double turned = stroke % 2 == 0 ? x : 1 - x;
+            return (stroke + turned * 0.9 + ragged) / 8.1;
+          };
+      case RINGS ->
+          (x, y) -> {
+            double far = Math.hypot((x - 0.5) * aspect, y - 0.5) / corner(aspect);
+            return 0.5 * far + 0.5 * fraction(far * RINGS);
+          };
+      case LATTICE ->
+          (x, y) -> {
+            double u = Math.abs(fraction(x * DIAMONDS) - 0.5);
+            double v = Math.abs(fraction(y * DIAMONDS / aspect) - 0.5);
+            return 0.3 * x + 0.7 * (u + v);
+          };
+    };
+  }
+
+  private static double fraction(double value) {
+    return value - Math.floor(value);
+  }
+
+  /**
+   * Value noise in octaves, each half as strong and twice as fine (Perlin 1985, "An Image
+   * Synthesizer", with values in place of gradients), 0 to 1, spread so that it fills the range.
+   */
+  private static double cloud(double x, double y, int octaves) {
+    double sum = 0;
+    double all = 0;
+    double strength = 1;
+    for (int o = 0; o < octaves; o++) {
+      sum += strength * noise(x, y, o);
+      all += strength;
+      strength /= 2;
+      x *= 2;
+      y *= 2;
+    }
+    // The mean of octaves lies about the middle.
+    return Math.max(0, Math.min(1, 0.5 + 1.6 * (sum / all - 0.5)));
+  }
+
+  private static double noise(double x, double y, int octave) {
+    int column = (int) Math.floor(x);
+    int row = (int) Math.floor(y);
+    double u = Weighing.smooth(0, 1, x - column);
+    double v = Weighing.smooth(0, 1, y - row);
+    double top = value(column, row, octave) * (1 - u) + value(column + 1, row, octave) * u;
+    double bottom =
+        value(column, row + 1, octave) * (1 - u) + value(column + 1, row + 1, octave) * u;
+    return top * (1 - v) + bottom * v;
+  }
+
+  private static double value(int x, int y, int octave) {
+    int hash = x * 0x9E3779B1 ^ y * 0x85EBCA77 ^ octave * 0xC2B2AE3D;
+    hash = (hash ^ hash >>> 15) * 0x2C1B3C6D;
+    hash = (hash ^ hash >>> 12) * 0x297A2D39;
+    return (hash >>> 8) / (double) (1 << 24);
+  }
+
+  private static char[] map(Order order, int width, int height) {
+    char[] map = new char[width * height];
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        double at = order.at((double) x / width, (double) y / height);
+        map[y * width + x] = (char) Math.round(Math.max(0, Math.min(1, at)) * LAST);
+      }
+    }
+    return map;
+  }
+}

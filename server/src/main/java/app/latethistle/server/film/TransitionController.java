@@ -1,0 +1,89 @@
+package app.latethistle.server.film;
+
+import app.latethistle.core.Refused;
+import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.Joins;
+import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.music.KeyMoment;
+import app.latethistle.core.time.FrameRate;
+import app.latethistle.server.material.Song;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** How shots become one another. */
+@RestController
+class TransitionController {
+  private final FilmService films;
+  private final FilmViews views;
+
+  TransitionController(FilmService films, FilmViews views) {
+    this.films = films;
+    this.views = views;
+  }
+
+  /** A kind of transition, what can be said of it, and how it is if nothing is. */
+  record KindView(TransitionKind kind, List<TransitionKind.Part> parts, Passing usual) {}
+
+  record SetOnBorders(long revision, Passing transition) {}
+
+  record SetTransition(long revision, List<Integer> joints, Passing transition) {}
+
+  /** The kinds there are. */
+  @GetMapping("/api/transitions")
+  List<KindView> kinds() {
+    return Stream.of(TransitionKind.values())
+        .map(kind -> new KindView(kind, kind.parts(), Passing.usual(kind)))
+        .toList();
+  }
+
+  @PostMapping("/api/productions/{productionId}/film/set-transition")
+  FilmView setTransition(@PathVariable long productionId, @RequestBody SetTransition s) {
+    return edit(
+        productionId,
+        s.revision(),
+        state -> Joins.set(state.resolved(), s.joints(), s.transition().transition()));
+  }
+
+  /** The same on every joint that lies on a border of the song's sections or on a break. */
+  @PostMapping("/api/productions/{productionId}/film/set-border-transitions")
+  FilmView setBorderTransitions(@PathVariable long productionId, @RequestBody SetOnBorders s) {
+    return edit(
+        productionId,
+        s.revision(),
+        state -> {
+          List<Integer> joints = Joins.onBorders(state.resolved(), borders(state));
+          if (joints.isEmpty()) {
+            throw new Refused(
+                "No cut lies on a border of the song's sections or on a break; tie one there first.");
+          }
+          return Joins.set(state.resolved(), joints, s.transition().transition());
+        });
+  }
+
+  /** Frames at which something else begins in the music. */
+  private static Set<Long> borders(FilmState state) {
+    Set<Long> borders = new HashSet<>();
+    Song song = state.song().orElse(null);
+    if (song != null) {
+      FrameRate rate = state.production().rate();
+      long start = state.film().music().start();
+      song.sections().forEach(s -> borders.add(rate.nearestFrame(s.start() - start)));
+      song.moments().stream()
+          .filter(m -> m.kind() == KeyMoment.Kind.BREAK)
+          .forEach(m -> borders.add(rate.nearestFrame(m.at() - start)));
+    }
+    return borders;
+  }
+
+  private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
+    return views.of(films.edit(productionId, revision, edit));
+  }
+}
