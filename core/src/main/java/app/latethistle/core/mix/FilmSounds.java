@@ -16,6 +16,8 @@ import java.util.Set;
 
 /** What is heard of a film's clips: with their pictures, and detached from them. */
 public final class FilmSounds {
+  private static final FrameRange NOWHERE = new FrameRange(0, 0);
+
   private final Resolved film;
   private final Set<String> sounding;
 
@@ -31,12 +33,17 @@ public final class FilmSounds {
   public List<Part> parts() {
     List<Part> parts = new ArrayList<>();
     for (int i = 0; i < film.film().placements().size(); i++) {
-      add(parts, film.film().placements().get(i), film.cutting().rangeOf(i));
+      add(
+          parts,
+          film.film().placements().get(i),
+          film.cutting().rangeOf(i),
+          film.cutting().overlaps().get(i).frames(),
+          film.cutting().overlaps().get(i + 1).frames());
     }
     for (Overlay overlay : film.film().overlays()) {
       FrameRange range = film.cutting().beside().overlays().get(overlay.name());
       if (range != null) {
-        add(parts, overlay.placement(), range);
+        add(parts, overlay.placement(), range, NOWHERE, NOWHERE);
       }
     }
     for (FilmSound sound : film.film().sounds()) {
@@ -44,7 +51,15 @@ public final class FilmSounds {
       if (start != null && isHeard(sound.take())) {
         ClipSound plain = new ClipSound(true, 0, 0, sound.gain());
         FrameRange range = FrameRange.ofLength(start, sound.length());
-        parts.add(part(film.takes().get(sound.take()), Run.PLAIN, sound.in(), range, plain));
+        parts.add(
+            part(
+                film.takes().get(sound.take()),
+                Run.PLAIN,
+                sound.in(),
+                range,
+                plain,
+                NOWHERE,
+                NOWHERE));
       }
     }
     return parts;
@@ -54,19 +69,45 @@ public final class FilmSounds {
     return sounding.contains(take) && film.takes().containsKey(take);
   }
 
-  private void add(List<Part> parts, Placement shot, FrameRange range) {
+  /**
+   * @param before the frames that the shot shares with the one before
+   * @param after those it shares with the one after
+   */
+  private void add(
+      List<Part> parts, Placement shot, FrameRange range, FrameRange before, FrameRange after) {
     boolean still = shot.run().way() == Run.Way.HOLD;
     if (shot.heard().on() && isHeard(shot.take()) && !still) {
-      parts.add(part(film.takes().get(shot.take()), shot.run(), shot.in(), range, shot.heard()));
+      parts.add(
+          part(
+              film.takes().get(shot.take()),
+              shot.run(),
+              shot.in(),
+              range,
+              shot.heard(),
+              before,
+              after));
     }
   }
 
-  private Part part(Take take, Run run, long in, FrameRange range, ClipSound sound) {
+  /**
+   * A sound that crosses with its neighbours where their pictures do, unless it was said how much
+   * sooner or later than its picture it is heard.
+   */
+  private Part part(
+      Take take,
+      Run run,
+      long in,
+      FrameRange range,
+      ClipSound sound,
+      FrameRange before,
+      FrameRange after) {
     FrameRate rate = film.rate();
     long at = rate.sampleOf(range.start());
     long picture = rate.sampleOf(range.end()) - at;
-    long lead = rate.sampleOf(sound.lead());
-    long end = at + picture + rate.sampleOf(sound.tail());
+    boolean comes = sound.lead() == 0 && !before.isEmpty();
+    boolean goes = sound.tail() == 0 && !after.isEmpty();
+    long lead = comes ? at - rate.sampleOf(before.start()) : rate.sampleOf(sound.lead());
+    long end = goes ? rate.sampleOf(after.end()) : at + picture + rate.sampleOf(sound.tail());
     Run inSamples =
         new Run(
             run.way(),
@@ -81,6 +122,11 @@ public final class FilmSounds {
         new SampleRange(at - lead, Math.max(at - lead, end)),
         new Course.Running(
             inSamples, rate.sampleOf(in), rate.sampleOf(take.frames()), lead, picture),
-        sound.gain());
+        sound.gain(),
+        new Crossing(comes ? samples(before) : 0, goes ? samples(after) : 0));
+  }
+
+  private long samples(FrameRange range) {
+    return film.rate().sampleOf(range.end()) - film.rate().sampleOf(range.start());
   }
 }

@@ -52,8 +52,14 @@ public record Mix(List<Part> parts, long length, long fade) {
                 key.put("part").put(part.bus()).put(part.media()).put(part.gain());
                 key.put(both.start() - range.start()).put(both.length());
                 // How near its ends are matters only as far as they are heard.
-                key.put(Math.min(Limiter.REACH, both.start() - part.at().start()));
-                key.put(Math.min(Limiter.REACH, part.at().end() - both.end()));
+                Crossing crossing = part.crossing();
+                long since = both.start() - part.at().start();
+                long left = part.at().end() - both.end();
+                key.put(Math.min(Math.max(Limiter.REACH, crossing.rise()), since));
+                key.put(Math.min(Math.max(Limiter.REACH, crossing.fall()), left));
+                if (since < crossing.rise() || left < crossing.fall()) {
+                  key.put("crossing").put(crossing.rise()).put(crossing.fall());
+                }
                 part.course().writeKey(key, both.start() - part.at().start());
               });
     }

@@ -1,17 +1,22 @@
 package app.latethistle.core.mix;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.film.ClipSound;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Films;
+import app.latethistle.core.film.Joins;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Put;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Span;
+import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.time.SampleRange;
 import java.util.List;
 import java.util.Set;
@@ -54,6 +59,28 @@ class FilmSoundsTest {
     assertThat(course.material()).isEqualTo(120 * FRAME);
     assertThat(course.lead()).isZero();
     assertThat(course.picture()).isEqualTo(30 * FRAME);
+  }
+
+  /** Over a dissolve both clips are heard, and together their power is that of one. */
+  @Test
+  void soundsCrossWherePicturesDo() {
+    Film cut = film(on(0, 0, 0), on(0, 0, 0));
+    Transition how = Transition.of(TransitionKind.DISSOLVE, Span.frames(12));
+    Film film = Joins.set(Films.resolved(cut), List.of(1), how).apply(cut);
+    List<Part> parts = parts(film);
+    assertThat(parts.get(0).at()).isEqualTo(new SampleRange(0, 36 * FRAME));
+    assertThat(parts.get(1).at()).isEqualTo(new SampleRange(24 * FRAME, 72 * FRAME));
+    assertThat(((Course.Running) parts.get(1).course()).lead()).isEqualTo(6 * FRAME);
+    for (long sample = 25 * FRAME; sample < 35 * FRAME; sample += 313) {
+      double goes = parts.get(0).factor(1, sample);
+      double comes = parts.get(1).factor(1, sample);
+      assertThat(goes * goes + comes * comes).isCloseTo(1, within(1e-9));
+    }
+    // Who said that it is heard sooner has it so.
+    Film sooner =
+        Joins.set(Films.resolved(cut), List.of(1), how).apply(film(on(0, 0, 0), on(3, 0, 0)));
+    assertThat(parts(sooner).get(1).at().start()).isEqualTo(27 * FRAME);
+    assertThat(parts(sooner).get(1).crossing()).isEqualTo(Crossing.NONE);
   }
 
   @Test

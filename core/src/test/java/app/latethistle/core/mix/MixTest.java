@@ -54,6 +54,13 @@ class MixTest {
   static Map<String, Mix> otherMixes() {
     Map<String, Mix> other = new LinkedHashMap<>();
     other.put("gain", with(SONG, p -> new Part(p.bus(), p.media(), p.at(), p.course(), -3.5)));
+    other.put(
+        "crossing",
+        with(
+            CLIP,
+            p ->
+                new Part(
+                    p.bus(), p.media(), p.at(), p.course(), p.gain(), new Crossing(5_000, 0))));
     other.put("file", with(SONG, p -> new Part(p.bus(), "other", p.at(), p.course(), -3)));
     other.put("bus", with(CLIP, p -> new Part(Bus.SOUNDS, p.media(), p.at(), p.course(), 0)));
     other.put(

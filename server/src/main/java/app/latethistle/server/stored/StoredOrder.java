@@ -3,6 +3,7 @@ package app.latethistle.server.stored;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
+import app.latethistle.core.mix.Crossing;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Part;
 import app.latethistle.core.render.Program;
@@ -26,8 +27,20 @@ public record StoredOrder(Program program, Mix mix) {
 
   private record Sound(List<Piece> parts, long length, long fade) {}
 
+  /** A part; those stored first crossed with no other. */
   private record Piece(
-      String bus, String media, long start, long end, Passage course, double gain) {}
+      String bus,
+      String media,
+      long start,
+      long end,
+      Passage course,
+      double gain,
+      Long rise,
+      Long fall) {
+    Crossing crossing() {
+      return new Crossing(rise == null ? 0 : rise, fall == null ? 0 : fall);
+    }
+  }
 
   /** Which samples of a medium. */
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "course")
@@ -74,7 +87,9 @@ public record StoredOrder(Program program, Mix mix) {
                         p.at().start(),
                         p.at().end(),
                         passage(p.course()),
-                        p.gain()))
+                        p.gain(),
+                        p.crossing().rise(),
+                        p.crossing().fall()))
             .toList();
     return Json.write(
         FORMAT, new Order(StoredProgram.of(program), new Sound(pieces, mix.length(), mix.fade())));
@@ -108,7 +123,8 @@ public record StoredOrder(Program program, Mix mix) {
                         p.media,
                         new SampleRange(p.start, p.end),
                         p.course.get(),
-                        p.gain))
+                        p.gain,
+                        p.crossing()))
             .toList();
     return new StoredOrder(
         order.program.get(), new Mix(parts, order.sound.length, order.sound.fade));

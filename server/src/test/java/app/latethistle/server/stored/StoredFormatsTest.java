@@ -41,6 +41,7 @@ import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
+import app.latethistle.core.mix.Crossing;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Part;
 import app.latethistle.core.music.OtherReading;
@@ -260,7 +261,13 @@ class StoredFormatsTest {
         new Mix(
             List.of(
                 new Part(Bus.MUSIC, "a", at, new Course.Straight(7), 0),
-                new Part(Bus.CLIPS, "b", at, new Course.Running(SHOT.run(), 1, 2, 3, 4), -3.5),
+                new Part(
+                    Bus.CLIPS,
+                    "b",
+                    at,
+                    new Course.Running(SHOT.run(), 1, 2, 3, 4),
+                    -3.5,
+                    new Crossing(40, 50)),
                 new Part(Bus.VOICE, "c", at, new Course.Tightened(List.of(at)), 6)),
             48_000,
             480);
