@@ -1,5 +1,5 @@
 import { create } from "zustand";
-import type { Passing } from "./api/client";
+import type { CameraPath, Passing } from "./api/client";
 import type { Manner } from "./rooms/score/manner";
 import type { Copied } from "./rooms/score/copies";
 
@@ -28,7 +28,11 @@ interface Room {
   /** The selected shot over the cut, by its name, or null. */
   laid: string | null;
   /** What of the selected shot its card shows. */
-  card: "shot" | "transition";
+  card: "shot" | "picture" | "transition";
+  /** Whether the monitor shows the whole take while its framing is set. */
+  wholeTake: boolean;
+  /** A camera's move while it is dragged on the picture, or null. */
+  draftPath: CameraPath | null;
   /** The transition that was laid last. */
   laidLast: Passing | null;
   /** Which of the selected shot's cuts the cut keys move. */
@@ -63,6 +67,8 @@ export const useRoom = create<Room>((set) => ({
   also: [],
   laid: null,
   card: "shot",
+  wholeTake: true,
+  draftPath: null,
   laidLast: null,
   end: "in",
   manner: "trim",

@@ -52,6 +52,8 @@ export function film(shots = 12, over: Partial<Film> = {}): Film {
     used: (joints[i + 1]?.frame ?? 0) - (joints[i]?.frame ?? 0),
     material: 130,
     framing: "FILL",
+    path: null,
+    picture: { width: 1920, height: 1080 },
     locked: false,
     run: { way: "FORWARD", from: 100, to: 100, between: "NEAREST" },
     sounding: false,

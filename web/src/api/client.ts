@@ -26,6 +26,9 @@ export type Joint = Schemas["JointView"];
 export type Problem = Schemas["ProblemView"];
 export type ProblemKind = Problem["kind"];
 export type Remedy = Problem["remedies"][number]["kind"];
+/** A camera's move over a take. */
+export type CameraPath = NonNullable<Placed["path"]>;
+export type PathPoint = CameraPath["points"][number];
 /** A transition where it lies in the film. */
 export type PassingPlace = Schemas["PassingView"];
 /** A transition as it is set. */

@@ -10,13 +10,15 @@ interface Props {
   digits: number;
   value: number;
   hint?: string;
+  /** Whether its name and unit stand elsewhere, such as over its column. */
+  bare?: boolean;
   /** What stands in the field for 0, where that means something else than none. */
   zero?: string;
   onChange: (to: number) => void;
 }
 
 /** A typed number with its unit. Enter or leaving it sets it; Escape gives it up. */
-export function NumberField({ label, unit, digits, value, hint, zero, onChange }: Props) {
+export function NumberField({ label, unit, digits, value, hint, bare, zero, onChange }: Props) {
   const [text, setText] = useState<string | null>(null);
   const shown = value === 0 && zero !== undefined ? zero : value.toFixed(digits);
   const tell = useNotice((s) => s.tell);
@@ -36,7 +38,7 @@ export function NumberField({ label, unit, digits, value, hint, zero, onChange }
       title={hint}
       sx={{ display: "flex", alignItems: "center", gap: 1, color: ink.ink2 }}
     >
-      {label}
+      {!bare && label}
       <OutlinedInput
         value={text ?? shown}
         inputProps={{ inputMode: "decimal", "aria-label": `${label}, ${unit}` }}
@@ -53,7 +55,7 @@ export function NumberField({ label, unit, digits, value, hint, zero, onChange }
           "& input": { fontFamily: face.mono, px: 1.5, textAlign: "right" },
         }}
       />
-      {unit}
+      {!bare && unit}
     </Box>
   );
 }

@@ -388,6 +388,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/propose-path": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["proposePath"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/remove": {
         parameters: {
             query?: never;
@@ -494,6 +510,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["setMarker"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/set-path": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setPath"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2255,6 +2287,12 @@ export interface components {
             where: string | null;
             who: string[] | null;
         };
+        Fills: {
+            /** Format: double */
+            first: number;
+            /** Format: double */
+            last: number;
+        };
         FilmView: {
             clock: components["schemas"]["ClockView"];
             /** Format: int64 */
@@ -2678,6 +2716,24 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        PathPoint: {
+            /** Format: int32 */
+            at: number;
+            /** Format: int32 */
+            down: number;
+            /** Format: int32 */
+            right: number;
+            /** Format: int32 */
+            size: number;
+            /** Format: int32 */
+            turn: number;
+        };
+        PathView: {
+            /** @enum {string} */
+            easing: "EVEN" | "SLOW_START" | "SLOW_END" | "SLOW_BOTH";
+            fills: components["schemas"]["Fills"] | null;
+            points: components["schemas"]["PathPoint"][];
+        };
         PeaksView: {
             body: string;
             peak: string;
@@ -2693,6 +2749,12 @@ export interface components {
         PickedReading: {
             /** Format: int64 */
             reading: number;
+        };
+        PictureView: {
+            /** Format: int32 */
+            height: number;
+            /** Format: int32 */
+            width: number;
         };
         Piece: {
             /** @enum {string} */
@@ -2726,6 +2788,8 @@ export interface components {
             locked: boolean;
             /** Format: int64 */
             material: number;
+            path: components["schemas"]["PathView"] | null;
+            picture: components["schemas"]["PictureView"];
             /** Format: int32 */
             place: number;
             run: components["schemas"]["Speed"];
@@ -2816,6 +2880,11 @@ export interface components {
             };
             /** Format: int32 */
             words: number;
+        };
+        ProposePath: {
+            places: number[];
+            /** Format: int64 */
+            revision: number;
         };
         ProposedShot: {
             /** Format: int64 */
@@ -3042,6 +3111,12 @@ export interface components {
             /** Format: int64 */
             revision: number;
             transition: components["schemas"]["Passing"];
+        };
+        SetPath: {
+            path: components["schemas"]["PathView"] | null;
+            places: number[];
+            /** Format: int64 */
+            revision: number;
         };
         SetRun: {
             places: number[];
@@ -4162,6 +4237,32 @@ export interface operations {
             };
         };
     };
+    proposePath: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProposePath"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     remove_2: {
         parameters: {
             query?: never;
@@ -4330,6 +4431,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SetMarker"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    setPath: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetPath"];
             };
         };
         responses: {

@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import Hls from "hls.js";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState, type ReactNode } from "react";
 import { filmUrl, stillUrl, type Film, type Production } from "../../api/client";
 import { Still } from "../../parts/Still";
 import { useNotice } from "../../parts/notice";
@@ -10,7 +10,16 @@ import { ink } from "../../theme";
 import { usePrepared } from "./usePrepared";
 
 /** The picture at the playhead: a still while it rests, the film while it plays. */
-export function Monitor({ production, film }: { production: Production; film: Film }) {
+export function Monitor({
+  production,
+  film,
+  children,
+}: {
+  production: Production;
+  film: Film;
+  /** What lies over the picture while it rests. */
+  children?: ReactNode;
+}) {
   const frame = useRoom((s) => s.frame);
   const playing = useRoom((s) => s.playing);
   // The film stays in front after it stops, until the still it stopped at is there.
@@ -52,6 +61,7 @@ export function Monitor({ production, film }: { production: Production; film: Fi
           onShown={uncover}
         />
         <Player production={production} film={film} onRunning={setRunning} shown={running} />
+        {!running && children}
       </Box>
     </Box>
   );

@@ -14,6 +14,7 @@ import { NotCutYet } from "./NotCutYet";
 import { OverlayCard } from "./OverlayCard";
 import { ShotCard } from "./ShotCard";
 import { Staves } from "./Staves";
+import { TakeFrames } from "./TakeFrames";
 import { Transport } from "./Transport";
 import { barsOf, usualBarsPerLine } from "./layout";
 import { widestSheet } from "./useRulers";
@@ -62,6 +63,9 @@ interface SideProps {
 function Side({ production, film, material, actions }: SideProps) {
   const wish = useRoom((s) => s.barsPerLine);
   const bars = wish ?? usualBarsPerLine(barsOf(film, production.framesPerSecond).bars.length);
+  const framed = useRoom((s) =>
+    s.card === "picture" && s.wholeTake && s.place !== null ? film.shots[s.place] : undefined,
+  );
   return (
     <Box
       component="aside"
@@ -75,7 +79,9 @@ function Side({ production, film, material, actions }: SideProps) {
         flexDirection: "column",
       }}
     >
-      <Monitor production={production} film={film} />
+      <Monitor production={production} film={film}>
+        {framed && <TakeFrames production={production} shot={framed} actions={actions} />}
+      </Monitor>
       <Transport production={production} film={film} />
       <Box sx={{ flex: 1, minHeight: 0, overflow: "auto" }}>
         <Card production={production} film={film} material={material} actions={actions} />

@@ -14,6 +14,7 @@ import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { HeadSign } from "./Head";
 import { headOf } from "./heads";
+import { FramingPanel } from "./FramingPanel";
 import { FramingChoice } from "./FramingChoice";
 import { ClipSoundRow } from "./ClipSoundRow";
 import { MaterialStrip } from "./MaterialStrip";
@@ -53,21 +54,27 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
         >
           {shot.title}
         </Box>
-        <ToggleButtonGroup
-          exclusive
-          value={card}
-          aria-label="What of the shot"
-          onChange={(_, to: typeof card | null) => to && set({ card: to })}
-        >
-          <ToggleButton value="shot">shot</ToggleButton>
-          <ToggleButton value="transition" title="How it and its neighbour become one another (I)">
-            transition
-          </ToggleButton>
-        </ToggleButtonGroup>
       </Box>
-      {card === "transition" ? (
+      <ToggleButtonGroup
+        exclusive
+        value={card}
+        aria-label="What of the shot"
+        sx={{ display: "flex", mb: 2, "& button": { flex: 1 } }}
+        onChange={(_, to: typeof card | null) => to && set({ card: to })}
+      >
+        <ToggleButton value="shot">shot</ToggleButton>
+        <ToggleButton value="picture" title="Framing and the camera’s move (Shift+F)">
+          picture
+        </ToggleButton>
+        <ToggleButton value="transition" title="How it and its neighbour become one another (I)">
+          transition
+        </ToggleButton>
+      </ToggleButtonGroup>
+      {card === "transition" && (
         <TransitionPanel production={production} film={film} shot={shot} actions={actions} />
-      ) : (
+      )}
+      {card === "picture" && <FramingPanel production={production} shot={shot} actions={actions} />}
+      {card === "shot" && (
         <OfShot
           production={production}
           film={film}

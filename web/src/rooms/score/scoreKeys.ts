@@ -287,6 +287,15 @@ function onTheShot({ film, actions }: Surface): Key[] {
       says: "next framing: fit, fill, soft",
       acts: { F: onShot((place) => actions.nextFraming(place)) },
     },
+    {
+      shown: "Shift+F",
+      says: "its framing: first and last frame",
+      acts: {
+        "Shift+F": onShot(() =>
+          room().set({ card: room().card === "picture" ? "shot" : "picture" }),
+        ),
+      },
+    },
     { shown: "L", says: "lock, unlock", acts: { L: onShot(() => actions.toggleLock()) } },
     { shown: "/", says: "split at the playhead", acts: { "/": () => actions.split() } },
     {

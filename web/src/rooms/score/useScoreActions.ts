@@ -1,6 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import {
+  type CameraPath,
   type ClipSound,
   type Film,
   type Framing,
@@ -156,6 +157,11 @@ export function useScoreActions(id: Production["id"], material: Material | undef
           const now = FRAMINGS.indexOf(film.shots[place]?.framing ?? "FIT");
           return { place, framing: FRAMINGS[(now + 1) % FRAMINGS.length] ?? "FIT" };
         }),
+      /** Moves the camera over the selected shots; null lets it stand. */
+      setPath: (path: CameraPath | null) =>
+        run("set-path", { places: places(), path: path && { ...path, fills: null } }),
+      /** Moves it as the story asked. */
+      proposePath: () => void run("propose-path", { places: places() }),
       toggleLock: () => {
         const all = places();
         void run("lock", (film) => ({

@@ -29,7 +29,13 @@ public final class Sources {
         "choose a take",
         List.of(
             SetAspect.of(Aspect.SOURCE, id, from(film, shot, take.id(), first)),
-            SetAspect.of(Aspect.FRAMING, id, shot.framing().withOwn(framing))));
+            SetAspect.of(Aspect.FRAMING, id, shot.framing().withOwn(keeping(shot, framing)))));
+  }
+
+  /** A move goes on over another take of the same shot. */
+  private static Framing keeping(Placement shot, Framing framing) {
+    Framing own = shot.framing().own();
+    return own.path().isPresent() ? own : framing;
   }
 
   private static Material.Source from(Resolved film, Placement shot, String take, long first) {

@@ -114,8 +114,9 @@ public final class Trims {
     }
     Placement whole = film.film().placementAt(place);
     ClipSound sound = whole.heard();
+    double parted = (double) (frame - range.start()) / range.length();
     Placement second =
-        whole
+        framed(whole, parted, 1)
             .startingLater(frame - range.start(), range.length())
             .withId(film.film().freshId(whole.id()))
             .withSound(new ClipSound(sound.on(), 0, sound.tail(), sound.gain()));
@@ -123,10 +124,16 @@ public final class Trims {
     draft.set(
         place,
         shot ->
-            shot.fixed(range.length())
+            framed(shot, 0, parted)
+                .fixed(range.length())
                 .withSound(new ClipSound(sound.on(), sound.lead(), 0, sound.gain())));
     draft.insert(place + 1, second, at);
     return draft.edit("split a shot");
+  }
+
+  /** A shot with the part of its move that belongs to a part of it. */
+  private static Placement framed(Placement shot, double start, double end) {
+    return shot.withAppearance(shot.how().withFraming(shot.framing().part(start, end)));
   }
 
   /** Sets a speed and makes the shot as long as it takes to show the same pictures at it. */

@@ -27,6 +27,13 @@ public record ShapedFraming(Framing own, SortedMap<Shape, Framing> others) {
     return others.getOrDefault(shape, own);
   }
 
+  /** In every shape the part of its move that belongs to a part of its shot. */
+  public ShapedFraming part(double start, double end) {
+    Map<Shape, Framing> parts = new TreeMap<>();
+    others.forEach((shape, framing) -> parts.put(shape, framing.part(start, end)));
+    return new ShapedFraming(own.part(start, end), new TreeMap<>(parts));
+  }
+
   /** The same with another framing in the film's own shape. */
   public ShapedFraming withOwn(Framing framing) {
     return new ShapedFraming(framing, others);

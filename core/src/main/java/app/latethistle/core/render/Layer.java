@@ -4,9 +4,11 @@ import app.latethistle.core.film.Run;
 import app.latethistle.core.key.KeyWriter;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.TransitionManner;
+import app.latethistle.core.look.View;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
@@ -39,11 +41,23 @@ public sealed interface Layer {
    *     held
    * @param in the first of its frames that the run uses
    * @param run how it runs
-   * @param length frames it is on screen
+   * @param length frames of its shot
    * @param framing how it meets the picture
+   * @param seen the frames in which it is seen, counted from its shot's start: more than the shot
+   *     has where a transition shows more; a move goes over all of them
    */
-  record Footage(String media, long material, long in, Run run, long length, Framing framing)
+  record Footage(
+      String media, long material, long in, Run run, long length, Framing framing, FrameRange seen)
       implements Layer {
+    /** A take that is seen for as long as its shot is. */
+    public Footage(String media, long material, long in, Run run, long length, Framing framing) {
+      this(media, material, in, run, length, framing, new FrameRange(0, length));
+    }
+
+    /** How much of its time is over in the middle of frame k, 0 to 1. */
+    double time(long k) {
+      return (k - seen.start() + 0.5) / seen.length();
+    }
 
     /** The take's frame, with a fraction between two, that frame k shows. */
     double frame(long k) {
@@ -54,6 +68,14 @@ public sealed interface Layer {
     public void writeKey(KeyWriter key, FrameRange part) {
       key.put("footage").put(media).put(material);
       key.put(framing.fit());
+      framing
+          .path()
+          .ifPresent(
+              path -> {
+                key.put("path").put(path.easing()).put(path.from()).put(path.to());
+                path.points().forEach(p -> writeKey(key, p));
+                key.put(seen.start() - part.start()).put(seen.length());
+              });
       if (run.plain()) {
         key.put("plain").put(in + part.start());
       } else {
@@ -61,6 +83,11 @@ public sealed interface Layer {
         key.put(run.over() == 0 ? length : run.over());
         key.put(run.way()).put(run.from()).put(run.to()).put(run.between());
       }
+    }
+
+    private static void writeKey(KeyWriter key, FramingPath.Point p) {
+      View view = p.view();
+      key.put(p.at()).put(view.size()).put(view.right()).put(view.down()).put(view.turn());
     }
 
     /**
@@ -80,7 +107,13 @@ public sealed interface Layer {
               run.over() == 0 ? 0 : Math.max(1, to.frame(run.over())),
               to.frame(run.since()));
       return new Footage(
-          media, total, Math.min(to.frame(in), total - 1), there, newLength, framing);
+          media,
+          total,
+          Math.min(to.frame(in), total - 1),
+          there,
+          newLength,
+          framing,
+          to.range(seen, start));
     }
 
     @Override

@@ -28,7 +28,7 @@ import java.util.Optional;
  */
 public record Program(Layer root, long length, FrameRate rate, int width, int height) {
   /** Raised whenever the same program would give other pixels. */
-  private static final int ENGINE = 3;
+  private static final int ENGINE = 4;
 
   /** Resolves a film; placements whose take is missing are black. */
   public static Program of(
@@ -44,7 +44,7 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
           new FrameRange(
               before.frames().isEmpty() ? own.start() : before.frames().start(),
               after.frames().isEmpty() ? own.end() : after.frames().end());
-      Layer layer = layer(film.placements().get(i), own.length(), shape, takes);
+      Layer layer = layer(film.placements().get(i), own, seen, shape, takes);
       cut.add(new Layer.Part(seen, own.start(), layer));
       if (!before.frames().isEmpty()) {
         Transition how = film.joints().get(i).transition();
@@ -59,7 +59,7 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
           .filter(range -> takes.containsKey(o.placement().take()))
           .ifPresent(
               range -> {
-                Layer layer = layer(o.placement(), range.length(), shape, takes);
+                Layer layer = layer(o.placement(), range, range, shape, takes);
                 overs.add(new Layer.Over(new Layer.Part(range, layer), o.lie()));
               });
     }
@@ -73,12 +73,19 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
     return new Program(layers, cutting.length(), rate, width, height);
   }
 
-  private static Layer layer(Placement p, long length, Shape shape, Map<String, Take> takes) {
+  private static Layer layer(
+      Placement p, FrameRange own, FrameRange seen, Shape shape, Map<String, Take> takes) {
     Take take = takes.get(p.take());
     return take == null
         ? new Layer.Black()
         : new Layer.Footage(
-            take.media(), take.frames(), p.in(), p.run(), length, p.framing().in(shape));
+            take.media(),
+            take.frames(),
+            p.in(),
+            p.run(),
+            own.length(),
+            p.framing().in(shape),
+            seen.shift(-own.start()));
   }
 
   /** The same film on the frames of another rate. */

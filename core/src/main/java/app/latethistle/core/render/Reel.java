@@ -8,6 +8,7 @@ import app.latethistle.core.picture.Blend;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
 import app.latethistle.core.picture.MotionBetween;
+import app.latethistle.core.picture.PathFramer;
 import app.latethistle.core.time.FrameRange;
 import java.io.Closeable;
 import java.io.IOException;
@@ -29,6 +30,7 @@ final class Reel implements Closeable {
   private final boolean bare;
   private final SourceFrames frames;
   private Framer framer;
+  private PathFramer follower;
   private Frame canvas;
   private Frame mixed;
   private MotionBetween motion;
@@ -64,7 +66,7 @@ final class Reel implements Closeable {
             (long) Math.floor(least), Math.min(footage.material(), (long) Math.floor(most) + 2));
     boolean plain = footage.run().plain();
     Optional<PictureSource.Wish> wish =
-        plain && whole
+        plain && whole && footage.framing().path().isEmpty()
             ? Optional.of(new PictureSource.Wish(width, height, footage.framing()))
             : Optional.empty();
     frames = new SourceFrames(source, footage.media(), needed, plain, wish);
@@ -98,10 +100,14 @@ final class Reel implements Closeable {
     if (frames.areDrawn()) {
       return picture;
     }
-    if (framer == null) {
+    if (canvas == null) {
       makeFramer();
     }
-    framer.draw(picture, canvas);
+    if (follower != null) {
+      follower.draw(picture, canvas, footage.time(k));
+    } else {
+      framer.draw(picture, canvas);
+    }
     return canvas;
   }
 
@@ -117,7 +123,11 @@ final class Reel implements Closeable {
       framing = Framing.FILL;
     }
     canvas = new Frame(w, h);
-    framer = Framer.of(frames.shape(), w, h, framing);
+    if (framing.path().isPresent()) {
+      follower = new PathFramer(framing.path().get(), frames.shape(), w, h);
+    } else {
+      framer = Framer.of(frames.shape(), w, h, framing);
+    }
   }
 
   private static int even(int value) {

@@ -207,9 +207,9 @@ class ProgramTest {
             new EndFade(12),
             50);
     assertThat(program(root, 50).key(new FrameRange(0, 50)))
-        .isEqualTo("75cefcfdd41f342933692bb4c123acbc8d32d68be301eb90475d30ca441afd6d");
+        .isEqualTo("36f66063c9e27e6516aa58835869982116f21085715a37bc10298ad83eab83f3");
     assertThat(program(root, 50).key(new FrameRange(15, 30)))
-        .isEqualTo("0e44399a2f05348754d8c2f25e6343feabdb8738294a56cabe3632ab0df316a2");
+        .isEqualTo("582316e845add1f6a8ad52739bf3fd0e87cbfbf4f7d2586d9870cbf8e613a2c9");
   }
 
   @Test

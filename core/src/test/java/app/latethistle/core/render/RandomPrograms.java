@@ -10,11 +10,15 @@ import app.latethistle.core.film.Put;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.Tie;
+import app.latethistle.core.look.Easing;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.look.View;
 import java.util.List;
 import java.util.Random;
 
@@ -27,6 +31,10 @@ final class RandomPrograms {
     for (Placement shot : film.placements()) {
       if (random.nextBoolean()) {
         film = SetAspect.of(Aspect.RUN, shot.id(), run(random)).apply(film);
+      }
+      if (random.nextInt(3) == 0) {
+        ShapedFraming framing = shot.framing().withOwn(framing(random));
+        film = SetAspect.of(Aspect.FRAMING, shot.id(), framing).apply(film);
       }
     }
     for (int joint = 1; joint < film.placements().size(); joint++) {
@@ -86,7 +94,19 @@ final class RandomPrograms {
         .withManner(kind.usual().withAngle(random.nextInt(360)).withSoftness(random.nextInt(101)));
   }
 
+  private static View view(Random random) {
+    return new View(
+        1000 + random.nextInt(1000),
+        random.nextInt(2000) - 1000,
+        random.nextInt(2000) - 1000,
+        random.nextInt(3) == 0 ? random.nextInt(6000) - 3000 : 0);
+  }
+
   private static Framing framing(Random random) {
+    if (random.nextInt(3) == 0) {
+      Easing easing = List.of(Easing.values()).get(random.nextInt(4));
+      return Framing.along(FramingPath.of(view(random), view(random), easing));
+    }
     return List.of(Framing.FILL, Framing.FIT, Framing.SOFT).get(random.nextInt(3));
   }
 }

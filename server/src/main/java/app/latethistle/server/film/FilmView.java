@@ -10,6 +10,7 @@ import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Transition;
+import app.latethistle.core.take.PictureShape;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 
@@ -47,6 +48,8 @@ record FilmView(
    * @param in the first frame of the take that is used
    * @param used how many of the take's frames it runs over
    * @param material the take's frames
+   * @param path how the camera moves over it; null if it does not
+   * @param picture the take's own picture
    * @param sounding whether the clip has a sound of its own
    * @param group shots of one number are taken hold of together; 0 is none
    * @param start first frame in the film
@@ -63,6 +66,8 @@ record FilmView(
       long used,
       long material,
       Fit framing,
+      @Schema(nullable = true) PathView path,
+      PictureView picture,
       boolean locked,
       Speed run,
       boolean sounding,
@@ -70,6 +75,13 @@ record FilmView(
       int group,
       long start,
       long end) {}
+
+  /** A picture's sides in square pixels. */
+  record PictureView(int width, int height) {
+    static PictureView of(PictureShape shape) {
+      return new PictureView((int) Math.round(shape.width() * shape.pixelAspect()), shape.height());
+    }
+  }
 
   /** A shot over the cut: {@code shot.place} is -1; see {@link Overlay} for the rest. */
   record OverlayView(

@@ -21,6 +21,7 @@ import app.latethistle.server.film.FilmView.JointView;
 import app.latethistle.server.film.FilmView.MarkerView;
 import app.latethistle.server.film.FilmView.OutsideView;
 import app.latethistle.server.film.FilmView.OverlayView;
+import app.latethistle.server.film.FilmView.PictureView;
 import app.latethistle.server.film.FilmView.PlacedView;
 import app.latethistle.server.film.FilmView.ProblemView;
 import app.latethistle.server.film.FilmView.ReachView;
@@ -153,6 +154,14 @@ class FilmViews {
         shown.length(),
         take == null ? 0 : take.frames(),
         p.framing().own().fit(),
+        take == null
+            ? null
+            : p.framing()
+                .own()
+                .path()
+                .map(path -> PathView.of(path, take.shape(), state.production().shape()))
+                .orElse(null),
+        PictureView.of(take == null ? state.production().shape() : take.shape()),
         p.locked(),
         Speed.of(p.run(), range.length()),
         state.sounding().contains(p.take()),

@@ -2,10 +2,12 @@ package app.latethistle.server.stored;
 
 import app.latethistle.core.look.Appearance;
 import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Easing;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.LumaPattern;
 import app.latethistle.core.look.Matte;
@@ -16,20 +18,51 @@ import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.TransitionManner;
 import app.latethistle.core.look.Treatments;
+import app.latethistle.core.look.View;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /** The values of look as they are stored. */
 final class StoredLook {
   private StoredLook() {}
 
-  record Framed(String fit) {
+  /** A framing; those stored first had no path. */
+  record Framed(String fit, Path path) {
     static Framed of(Framing framing) {
-      return new Framed(framing.fit().name());
+      return new Framed(framing.fit().name(), framing.path().map(Path::of).orElse(null));
     }
 
     Framing get() {
-      return new Framing(Fit.valueOf(fit));
+      return new Framing(Fit.valueOf(fit), Optional.ofNullable(path).map(Path::get));
+    }
+  }
+
+  /** A camera's move. */
+  record Path(List<Station> points, String easing, double from, double to) {
+    static Path of(FramingPath path) {
+      return new Path(
+          path.points().stream().map(Station::of).toList(),
+          path.easing().name(),
+          path.from(),
+          path.to());
+    }
+
+    FramingPath get() {
+      return new FramingPath(
+          points.stream().map(Station::get).toList(), Easing.valueOf(easing), from, to);
+    }
+  }
+
+  /** What is seen at a time of a move. */
+  record Station(int at, int size, int right, int down, int turn) {
+    static Station of(FramingPath.Point p) {
+      View view = p.view();
+      return new Station(p.at(), view.size(), view.right(), view.down(), view.turn());
+    }
+
+    FramingPath.Point get() {
+      return new FramingPath.Point(at, new View(size, right, down, turn));
     }
   }
 

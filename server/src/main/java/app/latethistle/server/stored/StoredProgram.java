@@ -40,7 +40,8 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
             f.in(),
             StoredItems.Running.of(f.run()),
             f.length(),
-            StoredLook.Framed.of(f.framing()));
+            StoredLook.Framed.of(f.framing()),
+            new StoredFrames(f.seen().start(), f.seen().end()));
       }
       if (layer instanceof Layer.Sequence sequence) {
         return new Sequence(
@@ -74,11 +75,26 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
       long in,
       StoredItems.Running run,
       long length,
-      StoredLook.Framed framing)
+      StoredLook.Framed framing,
+      StoredFrames seen)
       implements Node {
     @Override
     public Layer get() {
-      return new Layer.Footage(media, material, in, run.get(), length, framing.get());
+      return new Layer.Footage(
+          media,
+          material,
+          in,
+          run.get(),
+          length,
+          framing.get(),
+          seen == null ? new FrameRange(0, length) : seen.get());
+    }
+  }
+
+  /** Frames; the first is in it, the last is not. */
+  record StoredFrames(long start, long end) {
+    FrameRange get() {
+      return new FrameRange(start, end);
     }
   }
 

@@ -1,0 +1,126 @@
+package app.latethistle.server.film;
+
+import app.latethistle.core.Refused;
+import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.ShapedFraming;
+import app.latethistle.core.plan.FramingProposal;
+import app.latethistle.core.story.StoryShot;
+import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.server.material.Shot;
+import app.latethistle.server.material.WantedShots;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** How the camera moves over takes. */
+@RestController
+@RequestMapping("/api/productions/{productionId}/film")
+class FramingController {
+  private final FilmService films;
+  private final FilmViews views;
+  private final WantedShots wanted;
+
+  FramingController(FilmService films, FilmViews views, WantedShots wanted) {
+    this.films = films;
+    this.views = views;
+    this.wanted = wanted;
+  }
+
+  /** Sets a move over shots; null stands still again, as much as fills the picture. */
+  record SetPath(long revision, List<Integer> places, @Schema(nullable = true) PathView path) {}
+
+  record ProposePath(long revision, List<Integer> places) {}
+
+  @PostMapping("/set-path")
+  FilmView setPath(@PathVariable long productionId, @RequestBody SetPath s) {
+    return edit(
+        productionId,
+        s.revision(),
+        state -> {
+          Map<String, ShapedFraming> values = new LinkedHashMap<>();
+          for (String id : state.ids(s.places())) {
+            Placement shot = placement(state, id);
+            Framing own =
+                s.path() == null
+                    ? Framing.FILL
+                    : Framing.along(
+                        s.path().path().within(clip(state, shot), film(state).aspect()));
+            values.put(id, shot.framing().withOwn(own));
+          }
+          return SetAspect.of(Aspect.FRAMING, values)
+              .called(s.path() == null ? "stop a move" : "move the camera");
+        });
+  }
+
+  /** Gives shots the moves that were asked of the camera. */
+  @PostMapping("/propose-path")
+  FilmView proposePath(@PathVariable long productionId, @RequestBody ProposePath p) {
+    Map<Long, Shot> shots = views.shotsOf(productionId);
+    Map<Integer, StoryShot> story = wanted.of(productionId);
+    return edit(
+        productionId,
+        p.revision(),
+        state -> {
+          Map<String, ShapedFraming> values = new LinkedHashMap<>();
+          for (String id : state.ids(p.places())) {
+            Placement shot = placement(state, id);
+            FrameRange range = state.resolved().rangeOf(id);
+            Optional.ofNullable(shots.get(Long.valueOf(shot.shot())))
+                .map(Shot::storyShot)
+                .map(story::get)
+                .map(StoryShot::move)
+                .flatMap(
+                    asked ->
+                        FramingProposal.of(
+                            asked,
+                            state.production().rate().secondsOf(range.length()),
+                            clip(state, shot),
+                            film(state).aspect()))
+                .ifPresent(found -> values.put(id, shot.framing().withOwn(Framing.along(found))));
+          }
+          if (values.isEmpty()) {
+            throw new Refused(
+                "No push, pull, pan or tilt was asked of the camera here; set the two frames by hand.");
+          }
+          return SetAspect.of(Aspect.FRAMING, values).called("move the camera as asked");
+        });
+  }
+
+  private static Placement placement(FilmState state, String id) {
+    Placement shot = state.film().placementAt(state.film().indexOfId(id));
+    if (!shot.hasPicture()) {
+      throw new Refused("A gap has no picture to move over; choose a shot.");
+    }
+    return shot;
+  }
+
+  private static PictureShape clip(FilmState state, Placement shot) {
+    Take take = state.takes().get(shot.take());
+    if (take == null) {
+      throw new Refused("This shot has lost its take; choose another one first.");
+    }
+    return take.shape();
+  }
+
+  private static PictureShape film(FilmState state) {
+    return state.production().shape();
+  }
+
+  private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
+    return views.of(films.edit(productionId, revision, edit));
+  }
+}

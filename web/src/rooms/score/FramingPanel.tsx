@@ -1,0 +1,253 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import type { CameraPath, PathPoint, Placed, Production } from "../../api/client";
+import { NumberField } from "../../parts/NumberField";
+import { useRoom } from "../../store";
+import { ink } from "../../theme";
+import { FramingChoice } from "./FramingChoice";
+import type { ScoreActions } from "./useScoreActions";
+import { LAST, pathOf, pointName, viewAt, withPoint, type Easing } from "./views";
+
+interface Props {
+  production: Production;
+  shot: Placed;
+  actions: ScoreActions;
+}
+
+const EASINGS: Record<Easing, { name: string; d: string; says: string }> = {
+  EVEN: { name: "even", d: "M2 12L26 2", says: "At one speed" },
+  SLOW_START: { name: "late", d: "M2 12Q16 12 26 2", says: "From rest" },
+  SLOW_END: { name: "early", d: "M2 12Q12 2 26 2", says: "To rest" },
+  SLOW_BOTH: { name: "soft", d: "M2 12C14 12 14 2 26 2", says: "From rest to rest" },
+};
+
+/** A take pixel that fills more of the film's than this looks soft: common practice, no source. */
+const SOFT = 2;
+
+/** How the take meets the film's picture, and how the camera moves over it. */
+export function FramingPanel({ production, shot, actions }: Props) {
+  const whole = useRoom((s) => s.wholeTake);
+  const draft = useRoom((s) => s.draftPath);
+  const many = useRoom((s) => s.also.length > 1);
+  const set = useRoom((s) => s.set);
+  const path = draft ?? pathOf(shot);
+  const lay = (to: CameraPath) => void actions.setPath(to);
+  return (
+    <Box component="section" aria-label="Framing">
+      <Box sx={{ display: "flex", alignItems: "center", gap: 2, py: 2 }}>
+        <FramingChoice value={shot.framing} onChoose={(to) => actions.setFraming(shot.place, to)} />
+        <Box sx={{ flex: 1 }} />
+        <ToggleButtonGroup
+          exclusive
+          value={whole ? "whole" : "framed"}
+          aria-label="What the monitor shows"
+          onChange={(_, to: string | null) => to && set({ wholeTake: to === "whole" })}
+        >
+          <ToggleButton value="whole">whole take</ToggleButton>
+          <ToggleButton value="framed">as framed</ToggleButton>
+        </ToggleButtonGroup>
+      </Box>
+      {many && <Box sx={{ pb: 1 }}>A move is set on all selected shots.</Box>}
+      <Views production={production} shot={shot} path={path} onSet={lay} />
+      <ToggleButtonGroup
+        exclusive
+        value={path.easing}
+        aria-label="How it moves"
+        sx={{ display: "flex", py: 1 }}
+        onChange={(_, easing: Easing | null) => easing && lay({ ...path, easing })}
+      >
+        {Object.entries(EASINGS).map(([easing, { name, d, says }]) => (
+          <ToggleButton key={easing} value={easing} title={says} sx={{ flex: 1, gap: 1.5 }}>
+            <svg width={28} height={14} aria-hidden>
+              <path d={d} fill="none" stroke="currentColor" strokeWidth={1.6} />
+            </svg>
+            {name}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <Sharpness shot={shot} />
+      <Box
+        sx={{
+          display: "flex",
+          flexWrap: "wrap",
+          gap: 2,
+          py: 2,
+          borderTop: `1px solid ${ink.rule}`,
+        }}
+      >
+        <Button
+          title="As the story asks of the camera, and as long as the shot is"
+          onClick={() => actions.proposePath()}
+        >
+          As asked
+        </Button>
+        <Button onClick={() => lay(turnedRound(path))}>Turn it round</Button>
+        <Button
+          title="Another view at the playhead, through which the camera goes"
+          onClick={() => lay(withView(path, timeOf(shot)))}
+        >
+          Through a view here
+        </Button>
+        <Box sx={{ flex: 1 }} />
+        {shot.path && <Button onClick={() => void actions.setPath(null)}>No move</Button>}
+      </Box>
+      <Box sx={{ color: ink.ink2, pb: 2 }}>
+        On the whole take: drag a frame to move it and its corner to size it, or reach it with Tab
+        and use the arrows, + and −. It never leaves the take.
+      </Box>
+    </Box>
+  );
+}
+
+/** How far the playhead is into a shot, 0 to 1. */
+function timeOf(shot: Placed): number {
+  const { frame } = useRoom.getState();
+  return Math.max(0, Math.min(1, (frame - shot.start + 0.5) / (shot.end - shot.start)));
+}
+
+/** A path that begins where this ends. */
+function turnedRound(path: CameraPath): CameraPath {
+  const last = path.points.at(-1)?.at ?? LAST;
+  return {
+    ...path,
+    points: path.points.map((p) => ({ ...p, at: last - p.at })).reverse(),
+  };
+}
+
+/** A path that goes through what is seen at a time now. */
+function withView(path: CameraPath, time: number): CameraPath {
+  const seen = viewAt(path, time);
+  const at = Math.round(time * LAST);
+  const view: PathPoint = {
+    at,
+    size: Math.ceil(seen.size),
+    right: Math.round(seen.right),
+    down: Math.round(seen.down),
+    turn: Math.round(seen.turn),
+  };
+  const rest = path.points.filter((p) => Math.abs(p.at - at) > 1);
+  return { ...path, points: [...rest, view].sort((a, b) => a.at - b.at) };
+}
+
+const COLUMNS = "36px repeat(5, 54px) 12px";
+
+/** What is said of a view: its units in the film's values, and as they are typed. */
+const FIELDS = [
+  {
+    field: "size",
+    unit: "%",
+    per: 10,
+    hint: "100 % is as much as fills the picture; more is closer",
+  },
+  { field: "right", unit: "%", per: 100, hint: "Of the take’s width, from its middle" },
+  { field: "down", unit: "%", per: 100, hint: "Of the take’s height, from its middle" },
+  {
+    field: "turn",
+    unit: "°",
+    per: 100,
+    hint: "Of the camera, clockwise; the picture is enlarged as far as it has to be",
+  },
+] as const;
+
+function Views({
+  production,
+  shot,
+  path,
+  onSet,
+}: {
+  production: Production;
+  shot: Placed;
+  path: CameraPath;
+  onSet: (to: CameraPath) => void;
+}) {
+  const { points } = path;
+  const change = (index: number, to: Partial<PathPoint>) =>
+    onSet(withPoint(path, index, to, shot.picture, production));
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: COLUMNS, columnGap: 1, rowGap: 1, pb: 1 }}>
+      {["", "size %", "right %", "down %", "turn °", "at %", ""].map((name, i) => (
+        <Box key={i} aria-hidden sx={{ typography: "body2", color: ink.ink2, textAlign: "right" }}>
+          {name}
+        </Box>
+      ))}
+      {points.map((p, i) => {
+        const name = pointName(i, points.length);
+        return (
+          <Box key={i} role="group" aria-label={name} sx={{ display: "contents" }}>
+            <Box sx={{ alignSelf: "center", whiteSpace: "nowrap" }}>{name}</Box>
+            {FIELDS.map(({ field, unit, per, hint }) => (
+              <NumberField
+                key={field}
+                bare
+                label={`${name}, ${field}`}
+                unit={unit}
+                digits={1}
+                value={p[field] / per}
+                hint={hint}
+                onChange={(v) => change(i, { [field]: Math.round(v * per) })}
+              />
+            ))}
+            {i > 0 ? (
+              <NumberField
+                bare
+                label={`${name}, at`}
+                unit="%"
+                digits={0}
+                value={p.at / 10}
+                hint="Of the shot’s time; after the last view the camera rests"
+                onChange={(v) => onSet(movedInTime(path, i, Math.round(v * 10)))}
+              />
+            ) : (
+              <span />
+            )}
+            {i > 0 && i < points.length - 1 ? (
+              <Button
+                aria-label={`Leave ${name} out`}
+                sx={{ minWidth: 0, px: 0 }}
+                onClick={() => onSet({ ...path, points: points.filter((_, k) => k !== i) })}
+              >
+                ×
+              </Button>
+            ) : (
+              <span />
+            )}
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** A view at another time, between its neighbours. */
+function movedInTime(path: CameraPath, index: number, at: number): CameraPath {
+  const least = (path.points[index - 1]?.at ?? 0) + 1;
+  const most = (path.points[index + 1]?.at ?? LAST + 1) - 1;
+  return {
+    ...path,
+    points: path.points.map((p, i) =>
+      i === index ? { ...p, at: Math.max(least, Math.min(most, at)) } : p,
+    ),
+  };
+}
+
+/** What the framing costs in sharpness. */
+function Sharpness({ shot }: { shot: Placed }) {
+  const fills = shot.path?.fills;
+  if (!fills) return null;
+  const most = Math.max(fills.first, fills.last);
+  const of = (v: number) => v.toFixed(2);
+  const range =
+    of(fills.first) === of(fills.last)
+      ? of(fills.first)
+      : `${of(fills.first)} to ${of(fills.last)}`;
+  return (
+    <Box sx={{ py: 1, color: most > SOFT ? ink.rust : ink.ink2 }} data-testid="fills">
+      1 take pixel fills {range} of the film’s
+      {most > SOFT
+        ? `; above ${SOFT.toFixed(2)} it looks soft`
+        : `, sharp up to ${SOFT.toFixed(2)}`}
+    </Box>
+  );
+}
