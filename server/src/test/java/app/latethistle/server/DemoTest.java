@@ -20,6 +20,14 @@ class DemoTest {
       assertThat(film.get("shots").size()).isGreaterThanOrEqualTo(16);
       assertThat(film.get("problems").size()).isZero();
       assertThat(film.get("length").asLong()).isBetween(55L * 24, 60L * 24);
+      JsonNode finished =
+          api.until(
+              path + "/film",
+              f -> f.get("shots").valueStream().filter(s -> !s.get("path").isNull()).count() >= 4);
+      assertThat(finished.get("problems").size()).isZero();
+      assertThat(
+              finished.get("joints").valueStream().filter(j -> !j.get("passing").isNull()).count())
+          .isGreaterThanOrEqualTo(2);
       JsonNode material = api.get(path + "/material").json();
       assertThat(material.get("refusals").size()).isZero();
       assertThat(material.get("missing").size()).isZero();

@@ -134,6 +134,51 @@ class EditingTest {
     undoes(2);
   }
 
+  private static Map<String, Object> view(int at, int size, int right, int turn) {
+    return Map.of("at", at, "size", size, "right", right, "down", 0, "turn", turn);
+  }
+
+  /** A move is kept inside the take, parted by a split, kept by another take, and undone. */
+  @Test
+  void theCameraMovesOverATakeAndStaysInside() {
+    Map<String, Object> path =
+        Map.of(
+            "points",
+            List.of(view(0, 1000, 4000, 0), view(1000, 1200, 0, 300)),
+            "easing",
+            "SLOW_BOTH");
+    cut.edit("set-path", Map.of("places", List.of(1, 2), "path", path));
+    JsonNode first = cut.shot(1).get("path").get("points").get(0);
+    assertThat(first.get("right").asInt()).isZero();
+    JsonNode last = cut.shot(2).get("path").get("points").get(1);
+    assertThat(last.get("size").asInt()).isEqualTo(1200);
+    assertThat(cut.shot(1).get("path").get("fills").get("last").asDouble())
+        .isGreaterThan(cut.shot(1).get("path").get("fills").get("first").asDouble());
+    long middle = (at(1) + at(2)) / 2;
+    cut.edit("split", Map.of("place", 1, "to", frame(middle)));
+    assertThat(cut.shot(1).get("path").isNull()).isFalse();
+    assertThat(cut.shot(2).get("path").get("fills").get("first").asDouble())
+        .isGreaterThan(cut.shot(1).get("path").get("fills").get("first").asDouble());
+    assertThat(
+            cut.api
+                .get(
+                    cut.path
+                        + "/preview/"
+                        + cut.film.get("revision").asLong()
+                        + "/frames/"
+                        + middle
+                        + ".jpg")
+                .status())
+        .isEqualTo(200);
+    Map<String, Object> backward =
+        Map.of("points", List.of(view(0, 1000, 0, 0), view(0, 1200, 0, 0)), "easing", "EVEN");
+    assertThat(cut.tryEdit("set-path", Map.of("places", List.of(1), "path", backward)).text())
+        .contains("later than the one before");
+    assertThat(cut.tryEdit("propose-path", Map.of("places", List.of(0))).text())
+        .contains("set the two frames by hand");
+    undoes(2);
+  }
+
   @Test
   void trimsRippleRollAndSlide() {
     long length = length();

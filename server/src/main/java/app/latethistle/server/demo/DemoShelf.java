@@ -4,6 +4,7 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.ClipSound;
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Replace;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.plan.Pace;
 import app.latethistle.core.story.SpokenLine;
@@ -273,6 +274,10 @@ class DemoShelf {
           spread(id, state);
           long revision = films.state(id).production().revision();
           hear(films.firstCut(id, revision, true, false, Pace.EVEN));
+          if (state.production().title().equals(NightPost.TITLE)) {
+            long heard = films.state(id).production().revision();
+            films.edit(id, heard, s -> new Replace(DemoLook.of(s), "join and move the demo"));
+          }
         }
         return;
       }

@@ -27,9 +27,11 @@ import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Appearance;
 import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Easing;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.LumaPattern;
 import app.latethistle.core.look.Matte;
@@ -39,6 +41,7 @@ import app.latethistle.core.look.Span;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.Treatments;
+import app.latethistle.core.look.View;
 import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
 import app.latethistle.core.mix.Crossing;
@@ -77,7 +80,14 @@ class StoredFormatsTest {
           "7~2",
           new Material("7", "31", 12, new Run(Run.Way.REVERSE, 50, 200, Run.Between.MOTION, 60, 4)),
           Appearance.of(Framing.SOFT)
-              .withFraming(ShapedFraming.of(Framing.SOFT).with(Shape.of(9, 16), Framing.FILL)),
+              .withFraming(
+                  ShapedFraming.of(Framing.SOFT)
+                      .with(
+                          Shape.of(9, 16),
+                          Framing.along(
+                              FramingPath.of(
+                                      new View(1200, -30, 45, 250), View.WHOLE, Easing.SLOW_END)
+                                  .part(0.25, 0.5)))),
           new ClipSound(true, 6, -3, -4),
           new Held(true, 2));
   private static final Tie WORD = new Tie.OnWord("4", 2, Tie.Edge.END, -1);
@@ -234,7 +244,9 @@ class StoredFormatsTest {
 
   @Test
   void anOrderIsReadBackTheSameAndOneOfFormat1Opens() throws IOException {
-    Layer shot = new Layer.Footage("m", 90, 7, SHOT.run(), 30, Framing.SOFT);
+    Layer shot =
+        new Layer.Footage(
+            "m", 90, 7, SHOT.run(), 30, SHOT.framing().in(Shape.of(9, 16)), new FrameRange(-4, 33));
     Program program =
         new Program(
             new Layer.Faded(
