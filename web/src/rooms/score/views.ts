@@ -63,8 +63,8 @@ export function kept(view: PathPoint, take: Sides, film: Sides): PathPoint {
   return {
     at: view.at,
     size: Math.min(MOST, Math.ceil(size * over)),
-    right: Math.round(Math.max(-across, Math.min(across, view.right))),
-    down: Math.round(Math.max(-down, Math.min(down, view.down))),
+    right: Math.round(Math.max(0 - across, Math.min(across, view.right))),
+    down: Math.round(Math.max(0 - down, Math.min(down, view.down))),
     turn: Math.round(view.turn),
   };
 }

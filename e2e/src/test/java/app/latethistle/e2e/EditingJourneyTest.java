@@ -7,6 +7,7 @@ import app.latethistle.cli.Thistle;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -41,6 +42,8 @@ class EditingJourneyTest {
       steps.firstCut();
       sameAsFromTheTerminal(page, clips);
       byKeysAlone(page, steps);
+      joinedByTransitions(page);
+      theCameraMovesByMouseAndKeys(page);
       plannedAgain(page, steps);
       followsAnotherReading(page, steps);
       inTwoWindows(page, browsers);
@@ -93,6 +96,92 @@ class EditingJourneyTest {
   private static void shots(Page page, int count) {
     press(page, "Escape", "Escape");
     assertThat(film(page)).containsText(Pattern.compile("Shots" + count + ","));
+  }
+
+  private static Locator panel(Page page, String name) {
+    return page.getByRole(
+        AriaRole.REGION, new Page.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  private static Locator pressed(Locator in, String name) {
+    return in.getByRole(
+        AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name).setExact(true));
+  }
+
+  /** A dissolve grows by keys until a shot lacks material for it, is mended, and goes with undo. */
+  private static void joinedByTransitions(Page page) {
+    press(page, "Home", "s", "n", "i");
+    Locator panel = panel(page, "Transition");
+    pressed(panel, "in").click();
+    assertThat(panel).containsText("From 010 into 020");
+    press(page, "d");
+    assertThat(pressed(panel, "dissolve")).hasAttribute("aria-pressed", "true");
+    assertThat(pressed(panel, "1 beat")).hasAttribute("aria-pressed", "true");
+    assertThat(page.locator("[data-passing=DISSOLVE]")).hasCount(1);
+    press(page, "d");
+    assertThat(pressed(panel, "2")).hasAttribute("aria-pressed", "true");
+    Locator lacking = panel.getByText(Pattern.compile("f short at its (start|end)"));
+    int longer = 0;
+    while (lacking.count() == 0 && longer < 6) {
+      press(page, "d");
+      longer++;
+      page.waitForTimeout(400);
+    }
+    assertThat(lacking.first()).isVisible();
+    panel
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Hold its picture"))
+        .first()
+        .click();
+    int held = lacking.count();
+    if (held > 0) {
+      panel
+          .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Hold its picture"))
+          .first()
+          .click();
+    }
+    assertThat(lacking).hasCount(0);
+    pressed(panel, "push").click();
+    assertThat(page.locator("[data-passing=PUSH]")).hasCount(1);
+    press(page, "Shift+Y");
+    assertThat(page.locator("[data-passing]")).hasCount(0);
+    press(page, "y");
+    assertThat(page.locator("[data-passing=PUSH]")).hasCount(1);
+    press(page, "Shift+Y");
+    assertThat(page.locator("[data-passing]")).hasCount(0);
+    assertThat(pressed(panel, "cut")).hasAttribute("aria-pressed", "true");
+    press(page, "i");
+  }
+
+  /**
+   * A frame's corner is dragged on the whole take, the frame moved by arrows, and it stays inside.
+   */
+  private static void theCameraMovesByMouseAndKeys(Page page) {
+    press(page, "Home", "s", "Shift+F");
+    Locator panel = panel(page, "Framing");
+    Locator last = page.getByLabel(Pattern.compile("^last, \\d+ %; arrows move it"));
+    Locator size = panel.getByLabel("last, size, %");
+    assertThat(size).hasValue("100.0");
+    BoundingBox box = page.getByTestId("monitor").boundingBox();
+    page.mouse().move(box.x + box.width - 1, box.y + box.height - 1);
+    page.mouse().down();
+    page.mouse().move(box.x + box.width * 0.9, box.y + box.height * 0.9);
+    page.mouse().up();
+    assertThat(size).hasValue(Pattern.compile("12\\d\\.\\d"));
+    assertThat(panel.getByTestId("fills")).containsText("1 take pixel fills");
+    last.focus();
+    press(page, "ArrowRight", "ArrowRight", "ArrowDown");
+    assertThat(panel.getByLabel("last, right, %")).hasValue("1.0");
+    // As far as the take goes, and no farther.
+    for (int i = 0; i < 12; i++) {
+      press(page, "Shift+ArrowRight");
+    }
+    assertThat(panel.getByLabel("last, right, %")).hasValue(Pattern.compile("9\\.\\d|10\\.\\d"));
+    panel.getByLabel("last, size, %").fill("20");
+    press(page, "Enter");
+    assertThat(size).hasValue("100.0");
+    pressed(panel, "No move").click();
+    assertThat(panel.getByTestId("fills")).hasCount(0);
+    press(page, "Shift+F", "Escape");
   }
 
   private static void byKeysAlone(Page page, Steps steps) {

@@ -58,8 +58,8 @@ final class PictureFilters {
               + (int) place.width()
               + ":"
               + (int) place.height()
-              // The cubic of Keys with a = -0.5; chroma at the left of each pair, between rows.
-              + ":flags=bicubic:param0=0:param1=0.5"
+              // As our own scaler; chroma at the left of each pair, between rows.
+              + ":flags=lanczos"
               + ":in_h_chr_pos=0:in_v_chr_pos=128:out_h_chr_pos=0:out_v_chr_pos=128";
       return Optional.of(
           fills
