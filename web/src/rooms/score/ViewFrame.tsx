@@ -18,6 +18,7 @@ const SIDES = [-1, 1] as const;
 export function ViewFrame({ view, label, end, unit, onTake, onKey }: Props) {
   const x = view.width / 2;
   const y = view.height / 2;
+  const width = label.length * 6.6 + 12;
   const outline = { x: -x, y: -y, width: view.width, height: view.height };
   return (
     <g
@@ -54,11 +55,12 @@ export function ViewFrame({ view, label, end, unit, onTake, onKey }: Props) {
         )),
       )}
       <g
-        transform={`translate(${8 * unit - x} ${end === "last" ? y - 26 * unit : 8 * unit - y})`}
+        // In the middle of a side, clear of the corners of the other frames.
+        transform={`translate(${(-width * unit) / 2} ${end === "last" ? y - 26 * unit : 8 * unit - y})`}
         pointerEvents="none"
       >
         <rect
-          width={(label.length * 6.6 + 12) * unit}
+          width={width * unit}
           height={18 * unit}
           rx={2 * unit}
           fill={ink.ink}

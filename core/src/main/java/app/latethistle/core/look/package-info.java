@@ -6,6 +6,7 @@
  * it meets the film's picture ({@link app.latethistle.core.look.Framing}, for the shape the film is
  * cut in and for others), its treatments, matte and correction. A {@link
  * app.latethistle.core.look.Transition} says how one shot becomes the next, a {@link
+ * app.latethistle.core.look.FramingPath} how the camera moves over a take, a {@link
  * app.latethistle.core.look.Lie} where an upper layer lies, and a {@link
  * app.latethistle.core.look.Finish} what lies over the whole film.
  *
@@ -13,6 +14,9 @@
  * Appearance plain = Appearance.of(Framing.FILL);
  * Appearance upright = plain.withFraming(plain.framing().with(Shape.of(9, 16), Framing.SOFT));
  * upright.framing().in(Shape.of(16, 9));          // Framing.FILL
+ * FramingPath push = FramingPath.of(View.WHOLE, View.enlarged(1080), Easing.SLOW_BOTH);
+ * push.at(1, PictureShape.of(1920, 1080), 16 / 9.0).width();    // 1777.8 pixels of the take
+ * Transition.of(TransitionKind.DISSOLVE, Span.quarterBeats(4)); // a beat, its middle on the cut
  * new EndFade(24).gain(90, 96);                   // 0.15: 6 frames to go
  * }</pre>
  */

@@ -10,7 +10,11 @@
  * Fade.toBlack(target, 0.5);
  * }</pre>
  *
- * The hot loops work row by row on {@code byte[]} with whole-row loops instead of per-pixel
+ * A {@link app.latethistle.core.picture.PathFramer} does the same along a camera's path, and a
+ * {@link app.latethistle.core.picture.TransitionPainter} draws what is seen while one picture
+ * becomes another.
+ *
+ * <p>The hot loops work row by row on {@code byte[]} with whole-row loops instead of per-pixel
  * objects, so that the compiler can turn them into vector code.
  */
 package app.latethistle.core.picture;
