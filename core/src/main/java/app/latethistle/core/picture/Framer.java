@@ -18,8 +18,7 @@ public final class Framer {
   private final int width;
   private final int height;
   private final Region place;
-  private final Scaler luma;
-  private final Scaler chroma;
+  private final FrameScaler scaler;
   private final Backdrop backdrop;
   private final boolean whole;
   private final boolean same;
@@ -42,8 +41,9 @@ public final class Framer {
             && clip.height() == height
             && seen.width() == width
             && seen.height() == height;
-    luma = scaler(seen, (int) place.width(), (int) place.height(), 1);
-    chroma = scaler(seen, (int) place.width(), (int) place.height(), 2);
+    scaler =
+        new FrameScaler(
+            seen, clip.width(), clip.height(), (int) place.width(), (int) place.height());
     backdrop = fit == Fit.SOFT && !whole ? new Backdrop(aspect) : null;
   }
 
@@ -61,7 +61,7 @@ public final class Framer {
   /** Draws one frame; every pixel of the target is set. */
   public void draw(Frame source, Frame target) {
     if (same) {
-      System.arraycopy(source.data(), 0, target.data(), 0, target.data().length);
+      target.copy(source);
       return;
     }
     if (backdrop != null) {
@@ -69,69 +69,28 @@ public final class Framer {
     } else if (!whole) {
       target.black();
     }
-    int x = (int) place.x();
-    int y = (int) place.y();
-    luma.scale(source.data(), 0, target.data(), y * width + x, width);
-    for (int plane = 1; plane <= 2; plane++) {
-      int at = target.offset(plane) + y / 2 * (width / 2) + x / 2;
-      chroma.scale(source.data(), source.offset(plane), target.data(), at, width / 2);
-    }
-  }
-
-  private Scaler scaler(Region seen, int toWidth, int toHeight, int part) {
-    return new Scaler(
-        new Region(seen.x() / part, seen.y() / part, seen.width() / part, seen.height() / part),
-        clip.width() / part,
-        clip.height() / part,
-        toWidth / part,
-        toHeight / part,
-        part == 2);
+    scaler.draw(source, target, (int) place.x(), (int) place.y());
   }
 
   /** The clip filling the picture, made very small and large again, and dark. */
   private final class Backdrop {
     private final Frame small;
-    private final Scaler[] shrink = new Scaler[2];
-    private final Scaler[] enlarge = new Scaler[2];
+    private final FrameScaler shrink;
+    private final FrameScaler enlarge;
 
     Backdrop(double aspect) {
       int w = Math.max(4, width / SOFTNESS / 2 * 2);
       int h = Math.max(4, height / SOFTNESS / 2 * 2);
       small = new Frame(w, h);
       Region seen = Region.seenWhenFilling(clip, aspect);
-      for (int part = 1; part <= 2; part++) {
-        shrink[part - 1] = scaler(seen, w, h, part);
-        enlarge[part - 1] =
-            new Scaler(
-                new Region(0, 0, w / part, h / part),
-                w / part,
-                h / part,
-                width / part,
-                height / part,
-                part == 2);
-      }
+      shrink = new FrameScaler(seen, clip.width(), clip.height(), w, h);
+      enlarge = new FrameScaler(new Region(0, 0, w, h), w, h, width, height);
     }
 
     void draw(Frame source, Frame target) {
-      for (int plane = 0; plane < 3; plane++) {
-        int part = Math.min(plane, 1);
-        shrink[part].scale(
-            source.data(),
-            source.offset(plane),
-            small.data(),
-            small.offset(plane),
-            small.width() / (part + 1));
-      }
+      shrink.draw(source, small);
       Fade.toBlack(small, SOFT_GAIN);
-      for (int plane = 0; plane < 3; plane++) {
-        int part = Math.min(plane, 1);
-        enlarge[part].scale(
-            small.data(),
-            small.offset(plane),
-            target.data(),
-            target.offset(plane),
-            width / (part + 1));
-      }
+      enlarge.draw(small, target);
     }
   }
 }

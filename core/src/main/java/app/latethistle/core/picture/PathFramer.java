@@ -21,8 +21,7 @@ public final class PathFramer {
   private final int width;
   private final int height;
   private Window last;
-  private Scaler luma;
-  private Scaler chroma;
+  private FrameScaler scaler;
 
   /**
    * @param clip the shape of the frames to draw, with even sides
@@ -53,11 +52,10 @@ public final class PathFramer {
   private void level(Frame source, Frame target, Window window) {
     if (!window.equals(last)) {
       Region seen = region(window.x(), window.y(), window.width(), window.height());
-      luma = scaler(seen, width, height, 1);
-      chroma = scaler(seen, width, height, 2);
+      scaler = scaler(seen, width, height);
       last = window;
     }
-    scale(source, target, luma, chroma);
+    scaler.draw(source, target);
   }
 
   /** First as large as it will be and upright, so that means are taken there, then turned. */
@@ -67,7 +65,7 @@ public final class PathFramer {
     int down = even(window.reachDown() * scale) + 2 * MARGIN;
     Region seen = region(window.x(), window.y(), across / scale, down / scale);
     Frame upright = new Frame(across, down);
-    scale(source, upright, scaler(seen, across, down, 1), scaler(seen, across, down, 2));
+    scaler(seen, across, down).draw(source, upright);
     Turning.draw(upright, target, window.turn());
   }
 
@@ -81,25 +79,7 @@ public final class PathFramer {
     return new Region((x - across / 2) / aspect, y - down / 2, across / aspect, down);
   }
 
-  private Scaler scaler(Region seen, int toWidth, int toHeight, int part) {
-    return new Scaler(
-        new Region(seen.x() / part, seen.y() / part, seen.width() / part, seen.height() / part),
-        clip.width() / part,
-        clip.height() / part,
-        toWidth / part,
-        toHeight / part,
-        part == 2);
-  }
-
-  private static void scale(Frame source, Frame target, Scaler luma, Scaler chroma) {
-    luma.scale(source.data(), 0, target.data(), 0, target.width());
-    for (int plane = 1; plane <= 2; plane++) {
-      chroma.scale(
-          source.data(),
-          source.offset(plane),
-          target.data(),
-          target.offset(plane),
-          target.width() / 2);
-    }
+  private FrameScaler scaler(Region seen, int toWidth, int toHeight) {
+    return new FrameScaler(seen, clip.width(), clip.height(), toWidth, toHeight);
   }
 }
