@@ -9,11 +9,14 @@ import java.util.Arrays;
  *
  * <p>A picture that moves while the shutter is open is the mean of the pictures on its way. Those
  * are taken in two passes, a coarse one and one between its steps, so that twelve and twelve do
- * what 144 would.
+ * what 144 would; where it is drawn out far, at half the size, which nobody sees then.
  */
 final class Sweeping implements TransitionPainter {
   private static final int TAPS = 12;
   private static final int FIXED = 20;
+
+  /** Pixels over which a corner is drawn out from where on half the size is enough. */
+  private static final double FAR = 24;
 
   /** How large the picture is half-way when it is zoomed into. */
   private static final double ZOOM = 3;
@@ -33,6 +36,7 @@ final class Sweeping implements TransitionPainter {
   private final Frame first;
   private final Frame second;
   private final Frame coarse;
+  private final Half half;
 
   /** Where a picture is after some of its way. */
   private interface Path {
@@ -50,6 +54,26 @@ final class Sweeping implements TransitionPainter {
     first = new Frame(width, height);
     second = new Frame(width, height);
     coarse = new Frame(width, height);
+    half = new Half(width, height);
+  }
+
+  /** The same at half the size. */
+  private static final class Half {
+    final Frame source;
+    final Frame coarse;
+    final Frame swept;
+    final FrameScaler smaller;
+    final FrameScaler larger;
+
+    Half(int width, int height) {
+      int w = Math.max(2, width / 4 * 2);
+      int h = Math.max(2, height / 4 * 2);
+      source = new Frame(w, h);
+      coarse = new Frame(w, h);
+      swept = new Frame(w, h);
+      smaller = new FrameScaler(new Region(0, 0, width, height), width, height, w, h);
+      larger = new FrameScaler(new Region(0, 0, w, h), w, h, width, height);
+    }
   }
 
   static Sweeping of(TransitionKind kind, int angle, int width, int height) {
@@ -103,11 +127,38 @@ final class Sweeping implements TransitionPainter {
       into.copy(source);
       return;
     }
-    mean(source, from, to, coarse);
+    if (travel(path.at(from), path.at(to), source) > FAR) {
+      half.smaller.draw(source, half.source);
+      sweep(half.source, from, to, half.coarse, half.swept);
+      half.larger.draw(half.swept, into);
+    } else {
+      sweep(source, from, to, coarse, into);
+    }
+  }
+
+  /** How far a corner comes from one place to another, in pixels. */
+  private static double travel(Placed a, Placed b, Frame frame) {
+    double[] from = corner(a, frame);
+    double[] to = corner(b, frame);
+    return Math.hypot(to[0] - from[0], to[1] - from[1]);
+  }
+
+  private static double[] corner(Placed placed, Frame frame) {
+    double x = frame.width() / 2.0;
+    double y = frame.height() / 2.0;
+    double cos = placed.size * Math.cos(placed.turn);
+    double sin = placed.size * Math.sin(placed.turn);
+    return new double[] {
+      x * cos - y * sin + placed.x * frame.width(), x * sin + y * cos + placed.y * frame.width()
+    };
+  }
+
+  private void sweep(Frame source, double from, double to, Frame between, Frame into) {
+    mean(source, from, to, between);
     Placed begin = path.at(from);
     Placed end = path.at(from + (to - from) / TAPS);
     mean(
-        coarse,
+        between,
         new Placed(1, 0, 0, 0),
         new Placed(end.size / begin.size, end.turn - begin.turn, end.x - begin.x, end.y - begin.y),
         into);
