@@ -6,7 +6,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.LongPredicate;
 import java.util.stream.IntStream;
 
 /** Edits of how shots become one another; no cut moves and no shot shows another part. */
@@ -34,30 +33,19 @@ public final class Joins {
   }
 
   /**
-   * The joints of a range of frames: between its first frame and the one after its last, those on
-   * its borders too.
-   */
-  public static List<Integer> within(Resolved film, long from, long to) {
-    return joints(film, frame -> frame >= from && frame <= to);
-  }
-
-  /**
    * Joints that fall where something else begins in the music: on the borders of its sections and
    * on its breaks, to a frame.
    *
    * @param borders frames of the film
    */
   public static List<Integer> onBorders(Resolved film, Set<Long> borders) {
-    return joints(
-        film,
-        frame ->
-            borders.contains(frame) || borders.contains(frame - 1) || borders.contains(frame + 1));
-  }
-
-  private static List<Integer> joints(Resolved film, LongPredicate wanted) {
     return IntStream.range(1, Math.max(1, film.film().placements().size()))
-        .filter(joint -> wanted.test(film.frame(joint)))
+        .filter(joint -> isNear(film.frame(joint), borders))
         .boxed()
         .toList();
+  }
+
+  private static boolean isNear(long frame, Set<Long> borders) {
+    return borders.contains(frame) || borders.contains(frame - 1) || borders.contains(frame + 1);
   }
 }

@@ -150,7 +150,6 @@ class OverlapTest {
     Resolved film = film(Transition.CUT, Transition.CUT);
     assertThat(Joins.onBorders(film, Set.of(55L, 300L))).containsExactly(1);
     assertThat(Joins.onBorders(film, Set.of(56L))).isEmpty();
-    assertThat(Joins.within(film, 54, 102)).containsExactly(1, 2);
   }
 
   private static Map<Remedy.Kind, Remedy> ways(Resolved film, Cutting.Kind kind) {
