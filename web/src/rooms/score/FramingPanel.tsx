@@ -8,7 +8,7 @@ import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { FramingChoice } from "./FramingChoice";
 import type { ScoreActions } from "./useScoreActions";
-import { LAST, pathOf, pointName, viewAt, withPoint, type Easing } from "./views";
+import { LAST, pathOf, pointName, timeOf, viewAt, withPoint, type Easing } from "./views";
 
 interface Props {
   production: Production;
@@ -86,7 +86,7 @@ export function FramingPanel({ production, shot, actions }: Props) {
         <Button onClick={() => lay(turnedRound(path))}>Turn it round</Button>
         <Button
           title="Another view at the playhead, through which the camera goes"
-          onClick={() => lay(withView(path, timeOf(shot)))}
+          onClick={() => lay(withView(path, timeOf(shot, useRoom.getState().frame)))}
         >
           Through a view here
         </Button>
@@ -101,12 +101,6 @@ export function FramingPanel({ production, shot, actions }: Props) {
   );
 }
 
-/** How far the playhead is into a shot, 0 to 1. */
-function timeOf(shot: Placed): number {
-  const { frame } = useRoom.getState();
-  return Math.max(0, Math.min(1, (frame - shot.start + 0.5) / (shot.end - shot.start)));
-}
-
 /** A path that begins where this ends. */
 function turnedRound(path: CameraPath): CameraPath {
   const last = path.points.at(-1)?.at ?? LAST;
@@ -119,7 +113,7 @@ function turnedRound(path: CameraPath): CameraPath {
 /** A path that goes through what is seen at a time now. */
 function withView(path: CameraPath, time: number): CameraPath {
   const seen = viewAt(path, time);
-  const at = Math.round(time * LAST);
+  const at = Math.round(Math.max(0, Math.min(1, time)) * LAST);
   const view: PathPoint = {
     at,
     size: Math.ceil(seen.size),

@@ -3,7 +3,7 @@ import { takeFrameUrl, type CameraPath, type Placed, type Production } from "../
 import { useRoom } from "../../store";
 import type { ScoreActions } from "./useScoreActions";
 import { ViewFrame } from "./ViewFrame";
-import { pathOf, pointName, viewAt, windowOf, withPoint, type Window } from "./views";
+import { pathOf, pointName, timeOf, viewAt, windowOf, withPoint, type Window } from "./views";
 
 interface Props {
   production: Production;
@@ -109,8 +109,7 @@ export function TakeFrames({ production, shot, actions }: Props) {
     setTyped((n) => n + 1);
   };
 
-  const time = (frame - shot.start + 0.5) / (shot.end - shot.start);
-  const present = windowOf(viewAt(path, time), picture, production);
+  const present = windowOf(viewAt(path, timeOf(shot, frame)), picture, production);
   const shown = Math.max(0, Math.min(shot.material - 1, shot.in + Math.max(0, frame - shot.start)));
   return (
     <svg

@@ -93,6 +93,16 @@ export function useScoreActions(id: Production["id"], material: Material | undef
         return move && editFor(move, manner, side);
       }).catch(() => undefined);
     };
+    /** Sets the transition of the selected cut; the film's start and end have none. */
+    const onCut = (how: (film: Film, now: Passing | undefined) => Passing | null) => {
+      const at = cut()?.joint;
+      if (at === undefined) return;
+      void run("set-transition", (film) => {
+        const inside = at >= 1 && at < film.shots.length;
+        const transition = inside ? how(film, film.joints[at]?.passing?.how) : null;
+        return transition && { joints: [at], transition };
+      });
+    };
     const held = (joint: number | undefined, side: Side = "end") =>
       joint === undefined ? cut() : { joint, side };
     const chooseTake = async (place: number, take: number) => {
@@ -196,32 +206,10 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       /** The same where the music's sections and breaks begin. */
       onBorders: (transition: Passing) => run("set-border-transitions", { transition }),
       /** A dissolve on the selected cut, or one of a beat more. */
-      longerTransition: (joint?: number) => {
-        const at = joint ?? cut()?.joint;
-        if (at === undefined) return;
-        void run("set-transition", (film) => {
-          const now = film.joints[at]?.passing?.how;
-          if (at < 1 || at >= film.shots.length) return null;
-          return { joints: [at], transition: now ? aBeatMore(now, film) : dissolve(film) };
-        });
-      },
+      longerTransition: () => onCut((film, now) => (now ? aBeatMore(now, film) : dissolve(film))),
       /** The transition that was laid last, on the selected cut; a dissolve if none was. */
-      lastTransition: () => {
-        const at = cut()?.joint;
-        if (at === undefined) return;
-        void run("set-transition", (film) =>
-          at < 1 || at >= film.shots.length
-            ? null
-            : { joints: [at], transition: room().laidLast ?? dissolve(film) },
-        );
-      },
-      plainCut: () => {
-        const at = cut()?.joint;
-        if (at === undefined) return;
-        void run("set-transition", (film) =>
-          film.joints[at]?.passing ? { joints: [at], transition: PLAIN } : null,
-        );
-      },
+      lastTransition: () => onCut((film) => room().laidLast ?? dissolve(film)),
+      plainCut: () => onCut((_, now) => (now ? PLAIN : null)),
       move: async (from: number, to: number) => {
         room().set({ place: to, also: [] });
         await run("move-shot", (film) =>

@@ -83,6 +83,10 @@ function eased(easing: Easing, t: number): number {
   }
 }
 
+/** How far a frame of the film is into a shot: 0 to 1 inside it. */
+export const timeOf = (shot: Placed, frame: number) =>
+  (frame - shot.start + 0.5) / (shot.end - shot.start);
+
 /** What is seen at a share of the shot's time. */
 export function viewAt({ points, easing }: CameraPath, time: number): PathPoint {
   const last = (points.at(-1)?.at ?? LAST) / LAST;

@@ -1,5 +1,6 @@
 package app.latethistle.media;
 
+import app.latethistle.core.picture.Frame;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -48,5 +49,33 @@ public final class Ffmpeg {
       planes.add(java.util.Arrays.copyOfRange(all, at, at + width * height));
     }
     return planes;
+  }
+
+  /** The first picture of a source of libavfilter. */
+  static Frame frame(String filter, int width, int height) throws IOException {
+    byte[] data =
+        run(
+            "-f",
+            "lavfi",
+            "-i",
+            filter,
+            "-frames:v",
+            "1",
+            "-pix_fmt",
+            "yuv420p",
+            "-f",
+            "rawvideo",
+            "pipe:1");
+    return new Frame(width, height, data);
+  }
+
+  /** How near some samples are to others, as a peak signal to noise ratio in decibels. */
+  static double psnr(byte[] a, byte[] b, int from, int to) {
+    double sum = 0;
+    for (int i = from; i < to; i++) {
+      int d = (a[i] & 255) - (b[i] & 255);
+      sum += d * d;
+    }
+    return 10 * Math.log10(255 * 255 / Math.max(1e-9, sum / (to - from)));
   }
 }

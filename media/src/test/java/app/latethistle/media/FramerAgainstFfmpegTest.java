@@ -15,32 +15,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** Our scaling held against ffmpeg's filters (swscale), and both against what is ideal. */
 class FramerAgainstFfmpegTest {
-  private static Frame frame(String filter, int width, int height) throws IOException {
-    byte[] data =
-        Ffmpeg.run(
-            "-f",
-            "lavfi",
-            "-i",
-            filter,
-            "-frames:v",
-            "1",
-            "-pix_fmt",
-            "yuv420p",
-            "-f",
-            "rawvideo",
-            "pipe:1");
-    return new Frame(width, height, data);
-  }
-
-  private static double psnr(byte[] a, byte[] b, int from, int to) {
-    double sum = 0;
-    for (int i = from; i < to; i++) {
-      int d = (a[i] & 255) - (b[i] & 255);
-      sum += d * d;
-    }
-    return 10 * Math.log10(255 * 255 / Math.max(1e-9, sum / (to - from)));
-  }
-
   @ParameterizedTest
   @CsvSource({
     "1280, 720, 1920, 1080",
@@ -51,9 +25,9 @@ class FramerAgainstFfmpegTest {
   void isFfmpegsLanczosButForRounding(int fromW, int fromH, int toW, int toH) throws IOException {
     // A still, smooth picture with edges. Errors of a code everywhere would make 48 dB.
     String picture = "mandelbrot=s=" + fromW + "x" + fromH + ",format=yuv420p,gblur=1";
-    Frame source = frame(picture, fromW, fromH);
+    Frame source = Ffmpeg.frame(picture, fromW, fromH);
     Frame theirs =
-        frame(
+        Ffmpeg.frame(
             picture
                 + ",scale="
                 + toW
@@ -67,8 +41,9 @@ class FramerAgainstFfmpegTest {
     Frame ours = new Frame(toW, toH);
     Framer.of(PictureShape.of(fromW, fromH), toW, toH, Framing.FILL).draw(source, ours);
     int chroma = ours.offset(1);
-    assertThat(psnr(ours.data(), theirs.data(), 0, chroma)).isGreaterThan(54);
-    assertThat(psnr(ours.data(), theirs.data(), chroma, ours.data().length)).isGreaterThan(50);
+    assertThat(Ffmpeg.psnr(ours.data(), theirs.data(), 0, chroma)).isGreaterThan(54);
+    assertThat(Ffmpeg.psnr(ours.data(), theirs.data(), chroma, ours.data().length))
+        .isGreaterThan(50);
   }
 
   /** A zone plate: rings that are finer farther out, up to so many 360ths of the height. */
@@ -126,12 +101,12 @@ class FramerAgainstFfmpegTest {
                 "-f",
                 "rawvideo",
                 "pipe:1");
-        best = Math.max(best, psnr(theirs, ideal, 0, toW * toH));
+        best = Math.max(best, Ffmpeg.psnr(theirs, ideal, 0, toW * toH));
       }
       Frame ours = new Frame(toW, toH);
       Framer.of(PictureShape.of(fromW, fromH), toW, toH, Framing.FILL)
           .draw(new Frame(fromW, fromH, from), ours);
-      assertThat(psnr(ours.data(), ideal, 0, toW * toH)).isGreaterThan(best - 1.3);
+      assertThat(Ffmpeg.psnr(ours.data(), ideal, 0, toW * toH)).isGreaterThan(best - 1.3);
     } finally {
       Files.delete(file);
     }

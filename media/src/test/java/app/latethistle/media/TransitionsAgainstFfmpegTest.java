@@ -24,23 +24,6 @@ class TransitionsAgainstFfmpegTest {
     return source + ",trim=end_frame=1,loop=-1:1:0,setpts=N/25/TB,trim=end_frame=60,format=yuv420p";
   }
 
-  private static Frame still(String source) throws IOException {
-    byte[] data =
-        Ffmpeg.run(
-            "-f",
-            "lavfi",
-            "-i",
-            held(source),
-            "-frames:v",
-            "1",
-            "-pix_fmt",
-            "yuv420p",
-            "-f",
-            "rawvideo",
-            "pipe:1");
-    return new Frame(WIDTH, HEIGHT, data);
-  }
-
   /** All frames of ffmpeg's; it counts in its own pixels where black and white are 0 and 255. */
   private static byte[] theirs(String name, boolean rgb) throws IOException {
     String in =
@@ -74,15 +57,6 @@ class TransitionsAgainstFfmpegTest {
         "pipe:1");
   }
 
-  private static double psnr(byte[] a, byte[] b, int count) {
-    double sum = 0;
-    for (int i = 0; i < count; i++) {
-      int d = (a[i] & 255) - (b[i] & 255);
-      sum += d * d;
-    }
-    return 10 * Math.log10(255 * 255 / Math.max(1e-9, sum / count));
-  }
-
   @ParameterizedTest
   @CsvSource({
     "fade, DISSOLVE, 0, 0, 0, false",
@@ -101,8 +75,8 @@ class TransitionsAgainstFfmpegTest {
   void areTheSameButForRounding(
       String name, TransitionKind kind, int angle, int softness, int colour, boolean rgb)
       throws IOException {
-    Frame one = still(ONE);
-    Frame other = still(OTHER);
+    Frame one = Ffmpeg.frame(held(ONE), WIDTH, HEIGHT);
+    Frame other = Ffmpeg.frame(held(OTHER), WIDTH, HEIGHT);
     byte[] all = theirs(name, rgb);
     TransitionManner manner =
         TransitionManner.PLAIN.withAngle(angle).withSoftness(softness).withColour(colour);
@@ -115,7 +89,7 @@ class TransitionsAgainstFfmpegTest {
       painter.draw(one, other, (double) k / FRAMES, ours);
       byte[] frame = Arrays.copyOfRange(all, k * size, (k + 1) * size);
       // It works at full chroma resolution, so its chroma at an edge is that of two scalings.
-      double agree = psnr(ours.data(), frame, WIDTH * HEIGHT);
+      double agree = Ffmpeg.psnr(ours.data(), frame, 0, WIDTH * HEIGHT);
       assertThat(agree).as("%s, frame %d", name, k).isGreaterThan(45);
     }
   }

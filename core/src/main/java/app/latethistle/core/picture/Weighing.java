@@ -1,5 +1,7 @@
 package app.latethistle.core.picture;
 
+import app.latethistle.core.look.Easing;
+
 /**
  * Two pictures and a colour, each with a weight, added sample by sample about black: every kind of
  * transition in which light only grows or goes.
@@ -57,8 +59,7 @@ final class Weighing implements TransitionPainter {
 
   /** From 0 at one edge to 1 at the other, level at both. */
   static double smooth(double from, double to, double at) {
-    double x = Math.max(0, Math.min(1, (at - from) / (to - from)));
-    return x * x * (3 - 2 * x);
+    return Easing.SLOW_BOTH.at((at - from) / (to - from));
   }
 
   @Override

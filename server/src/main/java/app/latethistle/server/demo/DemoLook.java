@@ -15,7 +15,6 @@ import app.latethistle.core.plan.FramingProposal;
 import app.latethistle.core.story.CameraMove;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
-import app.latethistle.core.time.FrameRate;
 import app.latethistle.server.film.FilmState;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -84,18 +83,9 @@ final class DemoLook {
 
   /** Where a section of the song begins inside the film, and half-way from one to the next. */
   private static List<Long> turns(FilmState state) {
-    FrameRate rate = state.production().rate();
-    long start = state.film().music().start();
     long end = state.cutting().length();
     List<Long> borders = new ArrayList<>(List.of(0L));
-    state
-        .song()
-        .ifPresent(
-            song ->
-                song.sections().stream()
-                    .map(section -> rate.nearestFrame(section.start() - start))
-                    .filter(frame -> frame > 0 && frame < end)
-                    .forEach(borders::add));
+    state.sections().stream().filter(frame -> frame > 0 && frame < end).forEach(borders::add);
     borders.add(end);
     List<Long> turns = new ArrayList<>();
     for (int i = 0; i + 1 < borders.size(); i++) {

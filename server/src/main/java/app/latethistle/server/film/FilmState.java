@@ -135,6 +135,15 @@ public record FilmState(
     return places.stream().map(place -> film().placementAt(place).id()).toList();
   }
 
+  /** The frames at which sections of the song begin; they may lie outside the film. */
+  public List<Long> sections() {
+    long start = film().music().start();
+    return song.stream()
+        .flatMap(s -> s.sections().stream())
+        .map(section -> production.rate().nearestFrame(section.start() - start))
+        .toList();
+  }
+
   /** What is drawn, at the size given. */
   public Program program(int width, int height) {
     return Program.of(film(), cutting, takes, production.rate(), width, height);

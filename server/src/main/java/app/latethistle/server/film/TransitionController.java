@@ -6,7 +6,6 @@ import app.latethistle.core.film.Joins;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.time.FrameRate;
-import app.latethistle.server.material.Song;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -70,16 +69,13 @@ class TransitionController {
 
   /** Frames at which something else begins in the music. */
   private static Set<Long> borders(FilmState state) {
-    Set<Long> borders = new HashSet<>();
-    Song song = state.song().orElse(null);
-    if (song != null) {
-      FrameRate rate = state.production().rate();
-      long start = state.film().music().start();
-      song.sections().forEach(s -> borders.add(rate.nearestFrame(s.start() - start)));
-      song.moments().stream()
-          .filter(m -> m.kind() == KeyMoment.Kind.BREAK)
-          .forEach(m -> borders.add(rate.nearestFrame(m.at() - start)));
-    }
+    FrameRate rate = state.production().rate();
+    long start = state.film().music().start();
+    Set<Long> borders = new HashSet<>(state.sections());
+    state.song().stream()
+        .flatMap(song -> song.moments().stream())
+        .filter(m -> m.kind() == KeyMoment.Kind.BREAK)
+        .forEach(m -> borders.add(rate.nearestFrame(m.at() - start)));
     return borders;
   }
 

@@ -92,7 +92,8 @@ class PreviewService {
   }
 
   /**
-   * A joint's transition as a strip of pictures, the first to the last of it: one for a plain cut.
+   * A joint's transition as a strip of pictures, the first to the last of it; of a plain cut the
+   * two beside it.
    */
   byte[] transition(FilmState state, int joint) throws IOException {
     PictureShape film = state.production().shape();
