@@ -260,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/lay-treatments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["layTreatments"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/lock": {
         parameters: {
             query?: never;
@@ -590,6 +606,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["setTransition"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/set-treatments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setTreatments"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2027,6 +2059,22 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
+        get: operations["kinds_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/treatments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
         get: operations["kinds"];
         put?: never;
         post?: never;
@@ -2311,6 +2359,7 @@ export interface components {
             /** Format: double */
             songStart: number;
             sounds: components["schemas"]["SoundView"][];
+            treatments: components["schemas"]["TreatmentView"][];
             voice: components["schemas"]["SpokenView"][];
         };
         FirstCutRequest: {
@@ -2320,6 +2369,16 @@ export interface components {
             pool: boolean | null;
             /** Format: int64 */
             revision: number;
+        };
+        Follows: {
+            /** Format: int32 */
+            attack: number;
+            /** Format: int32 */
+            decay: number;
+            /** @enum {string} */
+            source: "BEATS" | "DOWNBEATS" | "MARKERS" | "WORDS" | "LOW" | "MIDDLE" | "HIGH";
+            /** Format: int32 */
+            to: number;
         };
         Group: {
             places: number[];
@@ -2406,6 +2465,13 @@ export interface components {
             /** Format: int64 */
             revision: number;
             start: components["schemas"]["Moment"];
+        };
+        LayTreatments: {
+            end: components["schemas"]["Moment"];
+            /** Format: int64 */
+            revision: number;
+            start: components["schemas"]["Moment"];
+            treatments: components["schemas"]["TreatmentView"][];
         };
         LengthTaken: {
             /** Format: int32 */
@@ -2669,6 +2735,17 @@ export interface components {
             /** Format: double */
             takesPerUsedShot: number;
         };
+        Parameter: {
+            /** Format: int32 */
+            least: number;
+            /** Format: int32 */
+            most: number;
+            name: string;
+            /** @enum {string} */
+            unit: "PERCENT" | "HEIGHT" | "DEGREES" | "TENTHS_A_SECOND" | "COUNT";
+            /** Format: int32 */
+            usual: number;
+        };
         Part: {
             name: string;
             text: string;
@@ -2775,6 +2852,7 @@ export interface components {
             name: string;
         };
         PlacedView: {
+            amounts: number[] | null;
             /** Format: int64 */
             end: number;
             /** @enum {string} */
@@ -2802,6 +2880,7 @@ export interface components {
             /** Format: int64 */
             takeId: number;
             title: string;
+            treatments: components["schemas"]["TreatmentView"][];
             /** Format: int64 */
             used: number;
         };
@@ -3149,6 +3228,12 @@ export interface components {
             revision: number;
             transition: components["schemas"]["Passing"];
         };
+        SetTreatments: {
+            items: string[];
+            /** Format: int64 */
+            revision: number;
+            treatments: components["schemas"]["TreatmentView"][];
+        };
         Sheets: {
             exclusions: string[];
             look: components["schemas"]["Look"];
@@ -3476,6 +3561,18 @@ export interface components {
             /** Format: double */
             zoom: number;
         };
+        TreatmentKindView: {
+            /** @enum {string} */
+            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "INSET";
+            parameters: components["schemas"]["Parameter"][];
+            usual: components["schemas"]["TreatmentView"];
+        };
+        TreatmentView: {
+            bypassed: boolean;
+            /** @enum {string} */
+            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "INSET";
+            values: components["schemas"]["Value"][];
+        };
         TwoSongsView: {
             /** Format: double */
             at: number;
@@ -3496,6 +3593,11 @@ export interface components {
             name: string;
             /** Format: double */
             slow: number;
+        };
+        Value: {
+            follows: components["schemas"]["Follows"] | null;
+            /** Format: int32 */
+            value: number;
         };
         VersionName: {
             name: string;
@@ -4016,6 +4118,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["LayOver"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    layTreatments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LayTreatments"];
             };
         };
         responses: {
@@ -4561,6 +4689,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SetTransition"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    setTreatments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetTreatments"];
             };
         };
         responses: {
@@ -6891,7 +7045,7 @@ export interface operations {
             };
         };
     };
-    kinds: {
+    kinds_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6907,6 +7061,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KindView"][];
+                };
+            };
+        };
+    };
+    kinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TreatmentKindView"][];
                 };
             };
         };

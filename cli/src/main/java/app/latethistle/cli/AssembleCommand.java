@@ -1,10 +1,10 @@
 package app.latethistle.cli;
 
 import app.latethistle.core.film.Clocks;
-import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Reasons;
+import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
@@ -129,12 +129,12 @@ final class AssembleCommand implements Callable<Integer> {
                     rate.framesIn(seconds),
                     Pace.EVEN));
     plan.leftOut().forEach(shot -> err.println("left out, no room: shot " + shot));
-    Cutting cutting = Cutting.of(plan.film(), clocks, rate, takes);
+    Resolved film = Resolved.of(plan.film(), clocks, rate, takes);
     if (cuts != null) {
       Reasons reasons = new Reasons(grid, heard.sections(), heard.moments(), rate);
-      writeCuts(plan.film(), cutting, reasons, rate);
+      writeCuts(film, reasons);
     }
-    render(plan.film(), cutting, rate, shape, read.parts(cutting.voice()), err);
+    render(film, shape, read.parts(film.cutting().voice()), err);
     return 0;
   }
 
@@ -192,21 +192,21 @@ final class AssembleCommand implements Callable<Integer> {
     }
   }
 
-  private void writeCuts(Film film, Cutting cutting, Reasons reasons, FrameRate rate)
-      throws IOException {
+  private void writeCuts(Resolved resolved, Reasons reasons) throws IOException {
     StringBuilder text = new StringBuilder("frame,time_s,clip,source_in_s,tie\n");
-    List<String> why = reasons.of(film, cutting);
+    Film film = resolved.film();
+    List<String> why = reasons.of(film, resolved.cutting());
     for (int i = 0; i < film.placements().size(); i++) {
       Placement p = film.placements().get(i);
-      long frame = cutting.frames().get(i);
+      long frame = resolved.cutting().frames().get(i);
       text.append(
           String.format(
               Locale.ROOT,
               "%d,%.6f,%s,%.6f,%s%n",
               frame,
-              rate.secondsOf(frame),
+              resolved.rate().secondsOf(frame),
               quoted(p.take()),
-              rate.secondsOf(p.in()),
+              resolved.rate().secondsOf(p.in()),
               quoted(why.get(i))));
     }
     Files.writeString(cuts, text);
@@ -217,20 +217,16 @@ final class AssembleCommand implements Callable<Integer> {
   }
 
   private void render(
-      Film film,
-      Cutting cutting,
-      FrameRate rate,
-      PictureShape shape,
-      List<Part> voice,
-      PrintWriter err)
+      Resolved film, PictureShape shape, List<Part> voice, PrintWriter err)
       throws IOException {
-    Program program = Program.of(film, cutting, takes, rate, shape.width(), shape.height());
+    FrameRate rate = film.rate();
+    Program program = Program.of(film, shape.width(), shape.height());
     long length = rate.sampleOf(program.length());
     List<Part> parts = new ArrayList<>(voice);
     parts.add(
         new Part(
             Bus.MUSIC, song.toString(), new SampleRange(0, length), new Course.Straight(0), 0));
-    Mix mix = new Mix(parts, length, rate.sampleOf(film.finish().end().frames()));
+    Mix mix = new Mix(parts, length, rate.sampleOf(film.film().finish().end().frames()));
     Path work = Files.createTempDirectory("thistle-");
     try {
       new MasterRender(program, new Originals(originals, rate), Quality.STANDARD, work)

@@ -39,9 +39,7 @@ class IntroductionsTest {
           "music", "float[] samples",
           "picture", "Frame source, Frame target",
           "plan", "CutPlanner.Request request",
-          "render",
-              "Film film, Cutting cutting, Map<String, Take> takes, FrameRate rate,"
-                  + " PictureSource source",
+          "render", "Resolved resolved, PictureSource source",
           "signal", "MonoSound sound",
           "voice", "MonoSound reading, ModelReading model, long length");
 

@@ -1,7 +1,38 @@
 package app.latethistle.core.look;
 
-/** What is done to a picture beside its correction, in order. There is none yet. */
-public record Treatments() {
+import app.latethistle.core.Refused;
+import java.util.List;
+
+/**
+ * What is done to a picture beside its correction, in this order.
+ *
+ * @param list the first is done first
+ */
+public record Treatments(List<Treatment> list) {
+  /** More than anyone tells apart, and what a still can be drawn with in time. */
+  public static final int MOST = 8;
+
   /** The picture as it came. */
-  public static final Treatments NONE = new Treatments();
+  public static final Treatments NONE = new Treatments(List.of());
+
+  /**
+   * @throws IllegalArgumentException if there are too many
+   */
+  public Treatments {
+    list = List.copyOf(list);
+    if (list.size() > MOST) {
+      throw new Refused(
+          "A picture has at most " + MOST + " treatments; take one out before adding another.");
+    }
+  }
+
+  /** These, in this order. */
+  public static Treatments of(Treatment... treatments) {
+    return new Treatments(List.of(treatments));
+  }
+
+  /** Those that are done: not bypassed. */
+  public List<Treatment> done() {
+    return list.stream().filter(t -> !t.bypassed()).toList();
+  }
 }

@@ -7,7 +7,9 @@
  * cut in and for others), its treatments, matte and correction. A {@link
  * app.latethistle.core.look.Transition} says how one shot becomes the next, a {@link
  * app.latethistle.core.look.FramingPath} how the camera moves over a take, a {@link
- * app.latethistle.core.look.Lie} where an upper layer lies, and a {@link
+ * app.latethistle.core.look.Lie} where an upper layer lies, a {@link
+ * app.latethistle.core.look.Treatment} one thing more that is done to a picture, whose values may
+ * follow a clock ({@link app.latethistle.core.look.Drive}), and a {@link
  * app.latethistle.core.look.Finish} what lies over the whole film.
  *
  * <pre>{@code
@@ -17,6 +19,7 @@
  * FramingPath push = FramingPath.of(View.WHOLE, View.enlarged(1080), Easing.SLOW_BOTH);
  * push.at(1, PictureShape.of(1920, 1080), 16 / 9.0).width();    // 1777.8 pixels of the take
  * Transition.of(TransitionKind.DISSOLVE, Span.quarterBeats(4)); // a beat, its middle on the cut
+ * Treatment.of(TreatmentKind.FLASH, Dial.driven(0, Drive.on(Drive.Source.DOWNBEATS, 60, 300)));
  * new EndFade(24).gain(90, 96);                   // 0.15: 6 frames to go
  * }</pre>
  */

@@ -61,12 +61,12 @@ final class RevealOrder {
 
   private static Order pattern(LumaPattern pattern, double aspect) {
     return switch (pattern) {
-      case CLOUDS -> (x, y) -> cloud(x * aspect * 3, y * 3, 5);
-      case PAPER -> (x, y) -> 0.7 * cloud(x * aspect * 40, y * 40, 2) + 0.3 * x;
+      case CLOUDS -> (x, y) -> Noise.cloud(x * aspect * 3, y * 3, 5);
+      case PAPER -> (x, y) -> 0.7 * Noise.cloud(x * aspect * 40, y * 40, 2) + 0.3 * x;
       case BRUSH ->
           (x, y) -> {
             double stroke = Math.floor(y * 8);
-            double ragged = 0.12 * cloud(x * aspect * 6, y * 90, 3);
+            double ragged = 0.12 * Noise.cloud(x * aspect * 6, y * 90, 3);
             double turned = stroke % 2 == 0 ? x : 1 - x;
             return (stroke + turned * 0.9 + ragged) / 8.1;
           };
@@ -86,43 +86,6 @@ final class RevealOrder {
 
   private static double fraction(double value) {
     return value - Math.floor(value);
-  }
-
-  /**
-   * Value noise in octaves, each half as strong and twice as fine (Perlin 1985, "An Image
-   * Synthesizer", with values in place of gradients), 0 to 1, spread so that it fills the range.
-   */
-  private static double cloud(double x, double y, int octaves) {
-    double sum = 0;
-    double all = 0;
-    double strength = 1;
-    for (int o = 0; o < octaves; o++) {
-      sum += strength * noise(x, y, o);
-      all += strength;
-      strength /= 2;
-      x *= 2;
-      y *= 2;
-    }
-    // The mean of octaves lies about the middle.
-    return Math.max(0, Math.min(1, 0.5 + 1.6 * (sum / all - 0.5)));
-  }
-
-  private static double noise(double x, double y, int octave) {
-    int column = (int) Math.floor(x);
-    int row = (int) Math.floor(y);
-    double u = Weighing.smooth(0, 1, x - column);
-    double v = Weighing.smooth(0, 1, y - row);
-    double top = value(column, row, octave) * (1 - u) + value(column + 1, row, octave) * u;
-    double bottom =
-        value(column, row + 1, octave) * (1 - u) + value(column + 1, row + 1, octave) * u;
-    return top * (1 - v) + bottom * v;
-  }
-
-  private static double value(int x, int y, int octave) {
-    int hash = x * 0x9E3779B1 ^ y * 0x85EBCA77 ^ octave * 0xC2B2AE3D;
-    hash = (hash ^ hash >>> 15) * 0x2C1B3C6D;
-    hash = (hash ^ hash >>> 12) * 0x297A2D39;
-    return (hash >>> 8) / (double) (1 << 24);
   }
 
   private static char[] map(Order order, int width, int height) {

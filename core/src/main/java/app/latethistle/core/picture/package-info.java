@@ -12,7 +12,8 @@
  *
  * A {@link app.latethistle.core.picture.PathFramer} does the same along a camera's path, and a
  * {@link app.latethistle.core.picture.TransitionPainter} draws what is seen while one picture
- * becomes another.
+ * becomes another; a {@link app.latethistle.core.picture.TreatmentPainter} does one thing more to a
+ * picture.
  *
  * <p>The hot loops work row by row on {@code byte[]} with whole-row loops instead of per-pixel
  * objects, so that the compiler can turn them into vector code.

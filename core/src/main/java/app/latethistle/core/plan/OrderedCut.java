@@ -133,7 +133,7 @@ public final class OrderedCut implements CutPlanner {
     Film film =
         Film.cut(placements, joints)
             .withMusic(new SongUse(request.music().start()))
-            .withFinish(new Finish(new EndFade(fade(moments, end))));
+            .withFinish(Finish.NONE.withEnd(new EndFade(fade(moments, end))));
     return new CutPlan(film, frames, leftOut, terms, bound);
   }
 

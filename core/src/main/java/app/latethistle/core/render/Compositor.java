@@ -30,6 +30,7 @@ public final class Compositor {
   private final Frame canvas;
   private final IdentityHashMap<Layer.Footage, Reel> reels = new IdentityHashMap<>();
   private final Map<Layer.Passage, TransitionPainter> painters = new HashMap<>();
+  private final IdentityHashMap<Layer.Treated, Treater> treaters = new IdentityHashMap<>();
 
   /** Where finished frames go. */
   @FunctionalInterface
@@ -60,6 +61,7 @@ public final class Compositor {
       }
     } finally {
       reels.clear();
+      treaters.clear();
       close(open, Long.MAX_VALUE);
     }
   }
@@ -87,13 +89,21 @@ public final class Compositor {
   private static void lies(Layer layer, IdentityHashMap<Layer.Footage, Lie> lies) {
     if (layer instanceof Layer.Faded faded) {
       lies(faded.layer(), lies);
+    } else if (layer instanceof Layer.Treated treated) {
+      lies(treated.layer(), lies);
     } else if (layer instanceof Layer.Stack stack) {
+      lies(stack.base(), lies);
       for (Layer.Over over : stack.overs()) {
-        if (over.part().layer() instanceof Layer.Footage footage) {
-          lies.put(footage, over.lie());
-        }
+        footage(over).ifPresent(f -> lies.put(f, over.lie()));
       }
     }
+  }
+
+  /** The take that lies over others. */
+  private static Optional<Layer.Footage> footage(Layer.Over over) {
+    Layer layer = over.part().layer();
+    Layer plain = layer instanceof Layer.Treated treated ? treated.layer() : layer;
+    return plain instanceof Layer.Footage footage ? Optional.of(footage) : Optional.empty();
   }
 
   /** A frame of a layer: the canvas, or a reel's own frame. */
@@ -107,6 +117,12 @@ public final class Compositor {
     }
     if (layer instanceof Layer.Stack stack) {
       return draw(stack, k);
+    }
+    if (layer instanceof Layer.Treated treated) {
+      Frame frame = draw(treated.layer(), k);
+      return treated.range().contains(k)
+          ? treaters.computeIfAbsent(treated, t -> new Treater(t, program.rate())).draw(frame, k)
+          : frame;
     }
     if (layer instanceof Layer.Faded faded) {
       Frame frame = draw(faded.layer(), k);
@@ -154,9 +170,7 @@ public final class Compositor {
     for (Layer.Over over : stack.overs()) {
       if (over.part().range().contains(k)) {
         seen.add(over);
-        boolean covers =
-            over.part().layer() instanceof Layer.Footage footage
-                && Reel.covers(footage, over.lie());
+        boolean covers = footage(over).filter(f -> Reel.covers(f, over.lie())).isPresent();
         covering = covers ? seen.size() - 1 : covering;
       }
     }

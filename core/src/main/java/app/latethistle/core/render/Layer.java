@@ -250,6 +250,59 @@ public sealed interface Layer {
   }
 
   /**
+   * A layer to whose picture things are done.
+   *
+   * @param range the frames of it in which they are done
+   * @param treats the first is done first
+   * @param chance what is left to it hangs on
+   */
+  record Treated(Layer layer, FrameRange range, List<Treat> treats, Chance chance)
+      implements Layer {
+    public Treated {
+      treats = List.copyOf(treats);
+    }
+
+    @Override
+    public void writeKey(KeyWriter key, FrameRange part) {
+      layer.writeKey(key, part);
+      range
+          .intersect(part)
+          .ifPresent(
+              both -> {
+                key.put("treated").put(both.start() - part.start()).put(both.length());
+                treats.forEach(t -> t.writeKey(key, both.shift(-range.start())));
+                if (treats.stream().anyMatch(t -> t.kind().moves())) {
+                  key.put(chance.seed).put(chance.count + part.start());
+                }
+                key.put("end");
+              });
+    }
+
+    @Override
+    public Layer at(Retiming to, long start) {
+      FrameRange there = to.range(range, start);
+      return new Treated(
+          layer.at(to, start),
+          there,
+          treats.stream().map(t -> t.over(there.length())).toList(),
+          new Chance(chance.seed, to.frame(chance.count)));
+    }
+
+    @Override
+    public void footage(FrameRange part, long start, Visitor visitor) {
+      layer.footage(part, start, visitor);
+    }
+  }
+
+  /**
+   * What is left to chance is the same each time it is drawn.
+   *
+   * @param seed of what is treated
+   * @param count of frames at the layer's first one; a shot that is split goes on counting
+   */
+  record Chance(long seed, long count) {}
+
+  /**
    * A layer that fades to black at its end.
    *
    * @param length of it in frames

@@ -1,21 +1,13 @@
 package app.latethistle.core.render;
 
-import app.latethistle.core.film.Cutting;
-import app.latethistle.core.film.Film;
-import app.latethistle.core.film.Overlap;
-import app.latethistle.core.film.Overlay;
-import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Resolved;
 import app.latethistle.core.key.KeyWriter;
 import app.latethistle.core.look.Shape;
-import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
-import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
 
 /**
  * A film resolved to what is drawn.
@@ -31,61 +23,8 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
   private static final int ENGINE = 4;
 
   /** Resolves a film; placements whose take is missing are black. */
-  public static Program of(
-      Film film, Cutting cutting, Map<String, Take> takes, FrameRate rate, int width, int height) {
-    Shape shape = Shape.of(width, height);
-    List<Layer.Part> cut = new ArrayList<>();
-    List<Layer.Passage> passages = new ArrayList<>();
-    for (int i = 0; i < film.placements().size(); i++) {
-      Overlap before = cutting.overlaps().get(i);
-      Overlap after = cutting.overlaps().get(i + 1);
-      FrameRange own = cutting.rangeOf(i);
-      FrameRange seen =
-          new FrameRange(
-              before.frames().isEmpty() ? own.start() : before.frames().start(),
-              after.frames().isEmpty() ? own.end() : after.frames().end());
-      Layer layer = layer(film.placements().get(i), own, seen, shape, takes);
-      cut.add(new Layer.Part(seen, own.start(), layer));
-      if (!before.frames().isEmpty()) {
-        Transition how = film.joints().get(i).transition();
-        passages.add(new Layer.Passage(before.frames(), i, how.kind(), how.manner()));
-      }
-    }
-    List<Layer.Over> overs = new ArrayList<>();
-    FrameRange whole = new FrameRange(0, cutting.length());
-    for (Overlay o : film.overlays()) {
-      Optional.ofNullable(cutting.beside().overlays().get(o.name()))
-          .filter(whole::overlaps)
-          .filter(range -> takes.containsKey(o.placement().take()))
-          .ifPresent(
-              range -> {
-                Layer layer = layer(o.placement(), range, range, shape, takes);
-                overs.add(new Layer.Over(new Layer.Part(range, layer), o.lie()));
-              });
-    }
-    Layer layers = new Layer.Sequence(cut, passages);
-    if (!overs.isEmpty()) {
-      layers = new Layer.Stack(layers, overs);
-    }
-    if (film.finish().end().frames() > 0) {
-      layers = new Layer.Faded(layers, film.finish().end(), cutting.length());
-    }
-    return new Program(layers, cutting.length(), rate, width, height);
-  }
-
-  private static Layer layer(
-      Placement p, FrameRange own, FrameRange seen, Shape shape, Map<String, Take> takes) {
-    Take take = takes.get(p.take());
-    return take == null
-        ? new Layer.Black()
-        : new Layer.Footage(
-            take.media(),
-            take.frames(),
-            p.in(),
-            p.run(),
-            own.length(),
-            p.framing().in(shape),
-            seen.shift(-own.start()));
+  public static Program of(Resolved film, int width, int height) {
+    return new ProgramMaker(film, Shape.of(width, height)).of(width, height);
   }
 
   /** The same film on the frames of another rate. */
@@ -144,9 +83,19 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
         : List.of();
   }
 
-  /** What lies under the film's fade and its overlays. */
+  /** What lies under the film's fade, its treatments and its overlays. */
   private Layer cut() {
-    Layer layer = root instanceof Layer.Faded faded ? faded.layer() : root;
-    return layer instanceof Layer.Stack stack ? stack.base() : layer;
+    Layer layer = root;
+    while (true) {
+      if (layer instanceof Layer.Faded faded) {
+        layer = faded.layer();
+      } else if (layer instanceof Layer.Treated treated) {
+        layer = treated.layer();
+      } else if (layer instanceof Layer.Stack stack) {
+        layer = stack.base();
+      } else {
+        return layer;
+      }
+    }
   }
 }

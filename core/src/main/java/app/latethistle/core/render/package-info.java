@@ -13,7 +13,7 @@
  * draws the frames from what a {@link app.latethistle.core.render.PictureSource} decodes.
  *
  * <pre>{@code
- * Program program = Program.of(film, cutting, takes, rate, 1920, 1080);
+ * Program program = Program.of(resolved, 1920, 1080);
  * for (Segment segment : Segmentation.MASTER.of(program)) {
  *   new Compositor(program, source).draw(segment.range(), frame -> show(frame));
  * }

@@ -69,7 +69,7 @@ public final class Films {
       boolean past = beat >= grid.size();
       joints.add(free ? Tie.free(frame + 3) : past ? Tie.free(frame) : Tie.onBeat(beat));
     }
-    return cut(placements, joints).withFinish(new Finish(new EndFade(random.nextInt(30))));
+    return cut(placements, joints).withFinish(Finish.NONE.withEnd(new EndFade(random.nextInt(30))));
   }
 
   /** A film of a cut alone. */
@@ -100,7 +100,8 @@ public final class Films {
       case 7 -> Places.giveToNeighbour(now, place);
       case 8 -> SetAspect.of(Aspect.MUSIC, "", new SongUse(random.nextInt(96_000)));
       case 9 -> SetAspect.of(Aspect.RUN, id, run(random));
-      case 10 -> SetAspect.of(Aspect.FINISH, "", new Finish(new EndFade(random.nextInt(60))));
+      case 10 ->
+          SetAspect.of(Aspect.FINISH, "", Finish.NONE.withEnd(new EndFade(random.nextInt(60))));
       default -> bringBack(now, random);
     };
   }

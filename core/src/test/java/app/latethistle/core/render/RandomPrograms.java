@@ -1,7 +1,6 @@
 package app.latethistle.core.render;
 
 import app.latethistle.core.film.Aspect;
-import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Films;
 import app.latethistle.core.film.Overlay;
@@ -10,14 +9,21 @@ import app.latethistle.core.film.Put;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.Tie;
+import app.latethistle.core.look.Dial;
+import app.latethistle.core.look.Drive;
 import app.latethistle.core.look.Easing;
+import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.Parameter;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.look.Treatment;
+import app.latethistle.core.look.TreatmentKind;
+import app.latethistle.core.look.Treatments;
 import app.latethistle.core.look.View;
 import java.util.List;
 import java.util.Random;
@@ -31,6 +37,9 @@ final class RandomPrograms {
     for (Placement shot : film.placements()) {
       if (random.nextBoolean()) {
         film = SetAspect.of(Aspect.RUN, shot.id(), run(random)).apply(film);
+      }
+      if (random.nextInt(4) == 0) {
+        film = SetAspect.of(Aspect.TREATMENTS, shot.id(), treatments(random)).apply(film);
       }
       if (random.nextInt(3) == 0) {
         ShapedFraming framing = shot.framing().withOwn(framing(random));
@@ -48,6 +57,11 @@ final class RandomPrograms {
           Placement.of("o" + layer, "b" + layer, random.nextInt(30), framing(random))
               .withRun(run(random));
       long start = random.nextInt(60);
+      if (random.nextInt(4) == 0) {
+        over =
+            Placement.gap("o" + layer)
+                .withAppearance(over.how().withTreatments(treatments(random)));
+      }
       Overlay overlay =
           Overlay.whole(layer, over, Tie.free(start), Tie.free(start + 1 + random.nextInt(60)));
       Lie lie =
@@ -60,7 +74,36 @@ final class RandomPrograms {
                   random.nextInt(101));
       film = Put.overlay(overlay.withLie(lie)).apply(film);
     }
+    if (random.nextInt(4) == 0) {
+      Finish finish = film.finish().withTreatments(treatments(random));
+      film = SetAspect.of(Aspect.FINISH, "", finish).apply(film);
+    }
     return film;
+  }
+
+  /** One or two of any kind, their values anywhere in their ranges, some of them driven. */
+  static Treatments treatments(Random random) {
+    Treatment[] list = new Treatment[1 + random.nextInt(2)];
+    for (int i = 0; i < list.length; i++) {
+      TreatmentKind kind =
+          List.of(TreatmentKind.values()).get(random.nextInt(TreatmentKind.values().length));
+      list[i] =
+          new Treatment(
+              kind,
+              kind.parameters().stream().map(p -> dial(p, random)).toList(),
+              random.nextInt(6) == 0);
+    }
+    return Treatments.of(list);
+  }
+
+  private static Dial dial(Parameter p, Random random) {
+    int value = p.least() + random.nextInt(p.most() - p.least() + 1);
+    if (random.nextInt(3) > 0) {
+      return Dial.at(value);
+    }
+    Drive.Source source = List.of(Drive.Source.values()).get(random.nextInt(4));
+    int to = p.least() + random.nextInt(p.most() - p.least() + 1);
+    return Dial.driven(value, new Drive(source, to, random.nextInt(200), random.nextInt(800)));
   }
 
   static Program of(Random random) {
@@ -68,8 +111,7 @@ final class RandomPrograms {
   }
 
   static Program of(Film film, int width, int height) {
-    Cutting cutting = Cutting.of(film, Films.GRID, Films.RATE, Films.takes());
-    return Program.of(film, cutting, Films.takes(), Films.RATE, width, height);
+    return Program.of(Films.resolved(film), width, height);
   }
 
   private static Run run(Random random) {

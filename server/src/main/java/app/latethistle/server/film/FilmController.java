@@ -12,7 +12,6 @@ import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Sources;
 import app.latethistle.core.look.EndFade;
-import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.plan.Pace;
@@ -160,7 +159,8 @@ class FilmController {
               "change the song's start or fade",
               List.of(
                   SetAspect.of(Aspect.MUSIC, "", new SongUse(Samples.ofSeconds(s.startSeconds()))),
-                  SetAspect.of(Aspect.FINISH, "", new Finish(new EndFade(s.fade())))));
+                  SetAspect.of(
+                      Aspect.FINISH, "", state.film().finish().withEnd(new EndFade(s.fade())))));
         });
   }
 

@@ -19,6 +19,7 @@ import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Part;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.render.Program;
+import app.latethistle.core.signal.BandLevels;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
@@ -30,6 +31,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 
 /**
  * A production's film at one revision, resolved.
@@ -42,7 +44,7 @@ import java.util.Set;
 public record FilmState(
     Production production,
     EditLog log,
-    BeatGrid grid,
+    Clocks clocks,
     Map<String, Take> takes,
     Set<String> sounding,
     Optional<Song> song,
@@ -55,11 +57,17 @@ public record FilmState(
       Map<String, Take> takes,
       Set<String> sounding,
       Optional<Song> song,
-      List<ReadLine> lines) {
+      List<ReadLine> lines,
+      Supplier<BandLevels> levels) {
     BeatGrid grid = song.map(Song::grid).orElse(BeatGrid.EMPTY);
-    Clocks clocks = new Clocks(grid, narration(lines));
+    Clocks clocks = new Clocks(grid, narration(lines), levels);
     Cutting cutting = Cutting.of(log.film(), clocks, production.rate(), takes);
-    return new FilmState(production, log, grid, takes, sounding, song, lines, cutting);
+    return new FilmState(production, log, clocks, takes, sounding, song, lines, cutting);
+  }
+
+  /** The song's beats; empty without a song. */
+  public BeatGrid grid() {
+    return clocks.grid();
   }
 
   private static Narration narration(List<ReadLine> lines) {
@@ -69,7 +77,7 @@ public record FilmState(
   /** Where the lines are heard that stay when the film is cut again. */
   VoiceClock steadyVoice() {
     return VoiceClock.of(
-        narration(lines).apartFromShots(), film(), cutting.frames(), grid, production.rate());
+        clocks.narration().apartFromShots(), film(), cutting.frames(), grid(), production.rate());
   }
 
   /** The line that speaks of each shot, by the shot's id; shots without are left out. */
@@ -81,8 +89,8 @@ public record FilmState(
 
   /** The words that are said with a shot, in samples after its first frame. */
   List<SampleRange> saidWith(String shot) {
-    Narration said = narration(lines).startingWith(shot);
-    return VoiceClock.of(said, Film.EMPTY, List.of(), grid, production.rate()).lines().stream()
+    Narration said = clocks.narration().startingWith(shot);
+    return VoiceClock.of(said, Film.EMPTY, List.of(), grid(), production.rate()).lines().stream()
         .flatMap(line -> line.words().stream())
         .map(Narration.Word::at)
         .toList();
@@ -100,13 +108,12 @@ public record FilmState(
 
   /** The same production with other edits. */
   FilmState with(EditLog other) {
-    return of(production, other, takes, sounding, song, lines);
+    return of(production, other, takes, sounding, song, lines, clocks.levels());
   }
 
   /** What edits are worked out on. */
   public Resolved resolved() {
-    return new Resolved(
-        film(), new Clocks(grid, narration(lines)), production.rate(), takes, cutting);
+    return new Resolved(film(), clocks, production.rate(), takes, cutting);
   }
 
   public Film film() {
@@ -146,7 +153,7 @@ public record FilmState(
 
   /** What is drawn, at the size given. */
   public Program program(int width, int height) {
-    return Program.of(film(), cutting, takes, production.rate(), width, height);
+    return Program.of(resolved(), width, height);
   }
 
   /** What is heard. */

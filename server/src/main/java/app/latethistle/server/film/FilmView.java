@@ -22,12 +22,14 @@ import java.util.List;
  * @param songStart seconds of the song before the film's first frame
  * @param pace how quickly parts of it are to move as drawn, where it has no music
  * @param fade frames over which the end fades
+ * @param treatments what is done to the whole film
  */
 record FilmView(
     long revision,
     long length,
     double songStart,
     long fade,
+    List<TreatmentView> treatments,
     List<Double> pace,
     List<PlacedView> shots,
     List<JointView> joints,
@@ -49,6 +51,9 @@ record FilmView(
    * @param used how many of the take's frames it runs over
    * @param material the take's frames
    * @param path how the camera moves over it; null if it does not
+   * @param treatments what is done to its picture
+   * @param amounts how far its first value that follows something is from rest in each of its
+   *     frames, in percent; null if none does
    * @param picture the take's own picture
    * @param sounding whether the clip has a sound of its own
    * @param group shots of one number are taken hold of together; 0 is none
@@ -67,6 +72,8 @@ record FilmView(
       long material,
       Fit framing,
       @Schema(nullable = true) PathView path,
+      List<TreatmentView> treatments,
+      @Schema(nullable = true) List<Integer> amounts,
       PictureView picture,
       boolean locked,
       Speed run,
@@ -83,7 +90,10 @@ record FilmView(
     }
   }
 
-  /** A shot over the cut: {@code shot.place} is -1; see {@link Overlay} for the rest. */
+  /**
+   * What lies over the cut: {@code shot.place} is -1, and {@code shot.takeId} 0 where there is no
+   * shot and what lies under it is treated; see {@link Overlay} for the rest.
+   */
   record OverlayView(
       PlacedView shot,
       int layer,

@@ -2,12 +2,14 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Hits;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Reasons;
 import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.Dial;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
@@ -42,6 +44,9 @@ import org.springframework.stereotype.Component;
 /** Makes views of films with the names of their shots. */
 @Component
 class FilmViews {
+  /** What a value that follows something reaches, in percent of its way. */
+  private static final int WHOLE = 100;
+
   private final CutRequests cuts;
   private final Shots shots;
   private final RemedyWords remedies;
@@ -81,6 +86,7 @@ class FilmViews {
         state.cutting().length(),
         Samples.toSeconds(film.music().start()),
         film.finish().end().frames(),
+        TreatmentView.of(film.finish().treatments()),
         state.production().pace(),
         placed,
         joints,
@@ -147,7 +153,7 @@ class FilmViews {
         place,
         p.id(),
         p.hasPicture() ? Long.parseLong(p.shot()) : 0,
-        shot == null ? (p.hasPicture() ? "?" : "gap") : shot.label(),
+        shot == null ? (p.hasPicture() ? "?" : place < 0 ? "treated" : "gap") : shot.label(),
         shot == null ? "" : shot.title(),
         p.hasPicture() ? Long.parseLong(p.take()) : 0,
         shown.start(),
@@ -161,6 +167,8 @@ class FilmViews {
                 .path()
                 .map(path -> PathView.of(path, take.shape(), state.production().shape()))
                 .orElse(null),
+        TreatmentView.of(p.how().treatments()),
+        amounts(state, p, range),
         PictureView.of(take == null ? state.production().shape() : take.shape()),
         p.locked(),
         Speed.of(p.run(), range.length()),
@@ -169,6 +177,21 @@ class FilmViews {
         p.held().group(),
         range.start(),
         range.end());
+  }
+
+  /** How far what follows a clock is from rest, frame by frame; null if nothing does. */
+  private static List<Integer> amounts(FilmState state, Placement p, FrameRange range) {
+    return p.how().treatments().done().stream()
+        .flatMap(t -> t.dials().stream())
+        .flatMap(dial -> dial.drive().stream())
+        .findFirst()
+        .map(
+            drive ->
+                new Hits(state.resolved())
+                    .values(Dial.driven(0, drive.withTo(WHOLE)), range).stream()
+                        .map(v -> (int) Math.round(v))
+                        .toList())
+        .orElse(null);
   }
 
   private static List<OverlayView> overlays(FilmState state, Map<Long, Shot> shots) {

@@ -3,9 +3,11 @@ package app.latethistle.server.film;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.signal.BandLevels;
 import app.latethistle.core.take.Take;
 import app.latethistle.server.jobs.AfterCommit;
 import app.latethistle.server.material.Song;
+import app.latethistle.server.material.SongLevels;
 import app.latethistle.server.material.Songs;
 import app.latethistle.server.material.State;
 import app.latethistle.server.material.TakeEntry;
@@ -34,18 +36,26 @@ class LoadedFilms {
   private final Takes takes;
   private final Songs songs;
   private final Voice voice;
+  private final SongLevels levels;
   private final RecentFilms recent = new RecentFilms();
   private final Map<Long, Loaded> loaded = new ConcurrentHashMap<>();
 
   /** A log as it was at a revision, so that it is not replayed for every look at it. */
   private record Loaded(long revision, EditLog log) {}
 
-  LoadedFilms(Productions productions, EditRows rows, Takes takes, Songs songs, Voice voice) {
+  LoadedFilms(
+      Productions productions,
+      EditRows rows,
+      Takes takes,
+      Songs songs,
+      Voice voice,
+      SongLevels levels) {
     this.productions = productions;
     this.rows = rows;
     this.takes = takes;
     this.songs = songs;
     this.voice = voice;
+    this.levels = levels;
   }
 
   /** A film as it was at a revision, if that is not long ago. */
@@ -106,7 +116,14 @@ class LoadedFilms {
             .flatMap(songs::findById)
             .filter(s -> s.state() == State.READY);
     FilmState state =
-        FilmState.of(production, log, ready, sounding, song, voice.lines(production.id()));
+        FilmState.of(
+            production,
+            log,
+            ready,
+            sounding,
+            song,
+            voice.lines(production.id()),
+            () -> song.map(s -> levels.of(s.medium())).orElse(BandLevels.EMPTY));
     recent.keep(state);
     return state;
   }

@@ -145,7 +145,8 @@ final class EditsOfFormat1 {
         "change the song's start or fade",
         List.of(
             SetAspect.of(Aspect.MUSIC, "", new SongUse(song.get("start").asLong())),
-            SetAspect.of(Aspect.FINISH, "", new Finish(new EndFade(song.get("fade").asLong())))));
+            SetAspect.of(
+                Aspect.FINISH, "", Finish.NONE.withEnd(new EndFade(song.get("fade").asLong())))));
   }
 
   private static Edit recut(Film film, JsonNode e) {
@@ -209,7 +210,7 @@ final class EditsOfFormat1 {
         placements,
         list(f.get("joints"), tie -> Joint.of(tie(tie))),
         new SongUse(song.get("start").asLong()),
-        new Finish(new EndFade(song.get("fade").asLong())),
+        Finish.NONE.withEnd(new EndFade(song.get("fade").asLong())),
         list(f.get("overlays"), EditsOfFormat1::overlay),
         list(f.get("sounds"), EditsOfFormat1::filmSound),
         list(f.get("markers"), EditsOfFormat1::marker));

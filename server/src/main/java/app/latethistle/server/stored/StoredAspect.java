@@ -8,7 +8,6 @@ import app.latethistle.core.film.SongUse;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Transition;
-import app.latethistle.core.look.Treatments;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -51,7 +50,7 @@ final class StoredAspect<I, T, S> {
               StoredLook.Shaped::of,
               StoredLook.Shaped::get),
           new StoredAspect<>(
-              Aspect.TREATMENTS, Plain.class, t -> new Plain(), p -> Treatments.NONE),
+              Aspect.TREATMENTS, StoredLook.Done.class, StoredLook.Done::of, StoredLook.Done::get),
           new StoredAspect<>(Aspect.MATTE, Plain.class, m -> new Plain(), p -> Matte.NONE),
           new StoredAspect<>(
               Aspect.CORRECTION, Plain.class, c -> new Plain(), p -> Correction.NONE),

@@ -2,6 +2,8 @@ package app.latethistle.server.stored;
 
 import app.latethistle.core.look.Appearance;
 import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Dial;
+import app.latethistle.core.look.Drive;
 import app.latethistle.core.look.Easing;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Finish;
@@ -17,6 +19,8 @@ import app.latethistle.core.look.Span;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.TransitionManner;
+import app.latethistle.core.look.Treatment;
+import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.look.View;
 import java.util.List;
@@ -88,14 +92,60 @@ final class StoredLook {
     }
   }
 
-  /** Treatments, matte and correction have nothing to say yet. */
-  record Look(Shaped framing) {
+  /** Matte and correction have nothing to say yet; those stored first had no treatments. */
+  record Look(Shaped framing, Done treatments) {
     static Look of(Appearance look) {
-      return new Look(Shaped.of(look.framing()));
+      return new Look(Shaped.of(look.framing()), Done.of(look.treatments()));
     }
 
     Appearance get() {
-      return new Appearance(framing.get(), Treatments.NONE, Matte.NONE, Correction.NONE);
+      return new Appearance(framing.get(), Done.get(treatments), Matte.NONE, Correction.NONE);
+    }
+  }
+
+  /** Treatments; of those stored first nothing is said, for there were none. */
+  record Done(List<Treated> list) {
+    static Done of(Treatments treatments) {
+      return new Done(treatments.list().stream().map(Treated::of).toList());
+    }
+
+    static Treatments get(Done stored) {
+      return stored == null || stored.list == null
+          ? Treatments.NONE
+          : new Treatments(stored.list.stream().map(Treated::get).toList());
+    }
+  }
+
+  /** A treatment. */
+  record Treated(String kind, List<Value> values, boolean bypassed) {
+    static Treated of(Treatment t) {
+      return new Treated(t.kind().name(), t.dials().stream().map(Value::of).toList(), t.bypassed());
+    }
+
+    Treatment get() {
+      return new Treatment(
+          TreatmentKind.valueOf(kind), values.stream().map(Value::get).toList(), bypassed);
+    }
+  }
+
+  /** A value of a treatment and what it follows. */
+  record Value(int value, Followed follows) {
+    static Value of(Dial dial) {
+      return new Value(dial.value(), dial.drive().map(Followed::of).orElse(null));
+    }
+
+    Dial get() {
+      return new Dial(value, Optional.ofNullable(follows).map(Followed::get));
+    }
+  }
+
+  record Followed(String source, int to, int attack, int decay) {
+    static Followed of(Drive drive) {
+      return new Followed(drive.source().name(), drive.to(), drive.attack(), drive.decay());
+    }
+
+    Drive get() {
+      return new Drive(Drive.Source.valueOf(source), to, attack, decay);
     }
   }
 
@@ -142,13 +192,13 @@ final class StoredLook {
     }
   }
 
-  record Finished(long fade) {
+  record Finished(long fade, Done treatments) {
     static Finished of(Finish finish) {
-      return new Finished(finish.end().frames());
+      return new Finished(finish.end().frames(), Done.of(finish.treatments()));
     }
 
     Finish get() {
-      return new Finish(new EndFade(fade));
+      return new Finish(Done.get(treatments), new EndFade(fade));
     }
   }
 }

@@ -6,8 +6,10 @@ import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
+import app.latethistle.core.render.Treat;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
@@ -27,6 +29,7 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     @JsonSubTypes.Type(value = Footage.class, name = "footage"),
     @JsonSubTypes.Type(value = Sequence.class, name = "sequence"),
     @JsonSubTypes.Type(value = Stack.class, name = "stack"),
+    @JsonSubTypes.Type(value = Treated.class, name = "treated"),
     @JsonSubTypes.Type(value = Faded.class, name = "faded")
   })
   sealed interface Node {
@@ -41,7 +44,7 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
             StoredItems.Running.of(f.run()),
             f.length(),
             StoredLook.Framed.of(f.framing()),
-            new StoredFrames(f.seen().start(), f.seen().end()));
+            StoredFrames.of(f.seen()));
       }
       if (layer instanceof Layer.Sequence sequence) {
         return new Sequence(
@@ -54,6 +57,14 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
             stack.overs().stream()
                 .map(o -> new Over(Part.of(o.part()), StoredLook.Lying.of(o.lie())))
                 .toList());
+      }
+      if (layer instanceof Layer.Treated t) {
+        return new Treated(
+            of(t.layer()),
+            StoredFrames.of(t.range()),
+            t.treats().stream().map(Treated.Step::of).toList(),
+            t.chance().seed(),
+            t.chance().count());
       }
       if (layer instanceof Layer.Faded faded) {
         return new Faded(of(faded.layer()), faded.fade().frames(), faded.length());
@@ -93,6 +104,10 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
 
   /** Frames; the first is in it, the last is not. */
   record StoredFrames(long start, long end) {
+    static StoredFrames of(FrameRange range) {
+      return new StoredFrames(range.start(), range.end());
+    }
+
     FrameRange get() {
       return new FrameRange(start, end);
     }
@@ -143,6 +158,31 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     public Layer get() {
       return new Layer.Stack(
           base.get(), overs.stream().map(o -> new Layer.Over(o.part.get(), o.lie.get())).toList());
+    }
+  }
+
+  record Treated(Node of, StoredFrames range, List<Step> steps, long seed, long count)
+      implements Node {
+    /** A treatment and the values of its parameters, each one a frame or one for all. */
+    record Step(String kind, List<List<Integer>> values) {
+      static Step of(Treat treat) {
+        return new Step(
+            treat.kind().name(), treat.tracks().stream().map(Treat.Track::values).toList());
+      }
+
+      Treat get() {
+        return new Treat(
+            TreatmentKind.valueOf(kind), values.stream().map(Treat.Track::new).toList());
+      }
+    }
+
+    @Override
+    public Layer get() {
+      return new Layer.Treated(
+          of.get(),
+          range.get(),
+          steps.stream().map(Step::get).toList(),
+          new Layer.Chance(seed, count));
     }
   }
 

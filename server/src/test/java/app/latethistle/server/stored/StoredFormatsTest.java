@@ -27,6 +27,8 @@ import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Appearance;
 import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Dial;
+import app.latethistle.core.look.Drive;
 import app.latethistle.core.look.Easing;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Finish;
@@ -40,6 +42,8 @@ import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.look.Treatment;
+import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.look.View;
 import app.latethistle.core.mix.Bus;
@@ -51,6 +55,7 @@ import app.latethistle.core.music.OtherReading;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
+import app.latethistle.core.render.Treat;
 import app.latethistle.core.story.Brief;
 import app.latethistle.core.story.CameraMove;
 import app.latethistle.core.story.ScriptFormat;
@@ -75,6 +80,13 @@ import tools.jackson.databind.JsonNode;
 
 /** What is stored is read back the same, and what earlier releases stored still opens. */
 class StoredFormatsTest {
+  private static final Treatments TREATED =
+      Treatments.of(
+          Treatment.usual(TreatmentKind.GLOW).withBypassed(true),
+          Treatment.of(
+              TreatmentKind.SHAKE,
+              Dial.driven(1, new Drive(Drive.Source.DOWNBEATS, 12, 40, 350)),
+              Dial.at(30)));
   private static final Placement SHOT =
       new Placement(
           "7~2",
@@ -87,7 +99,8 @@ class StoredFormatsTest {
                           Framing.along(
                               FramingPath.of(
                                       new View(1200, -30, 45, 250), View.WHOLE, Easing.SLOW_END)
-                                  .part(0.25, 0.5)))),
+                                  .part(0.25, 0.5))))
+              .withTreatments(TREATED),
           new ClipSound(true, 6, -3, -4),
           new Held(true, 2));
   private static final Tie WORD = new Tie.OnWord("4", 2, Tie.Edge.END, -1);
@@ -106,7 +119,7 @@ class StoredFormatsTest {
           List.of(SHOT),
           List.of(Joint.START, new Joint(WORD, PASSING)),
           new SongUse(4800),
-          new Finish(new EndFade(12)),
+          Finish.NONE.withEnd(new EndFade(12)),
           List.of(OVERLAY),
           List.of(SOUND),
           List.of(MARKER));
@@ -117,7 +130,7 @@ class StoredFormatsTest {
         source,
         SetAspect.of(Aspect.RUN, Map.of("7~2", SHOT.run(), "7~3", Run.at(50))),
         SetAspect.of(Aspect.FRAMING, "7~2", SHOT.framing()),
-        SetAspect.of(Aspect.TREATMENTS, "7~2", Treatments.NONE),
+        SetAspect.of(Aspect.TREATMENTS, "7~2", TREATED),
         SetAspect.of(Aspect.MATTE, "7~2", Matte.NONE),
         SetAspect.of(Aspect.CORRECTION, "7~2", Correction.NONE),
         SetAspect.of(Aspect.SOUND, "7~2", SHOT.heard()),
@@ -129,7 +142,8 @@ class StoredFormatsTest {
         SetAspect.of(Aspect.TIES, "7~3", OVERLAY.ties()),
         SetAspect.of(Aspect.LIE, "7~3", OVERLAY.lie()),
         SetAspect.of(Aspect.MUSIC, "", new SongUse(48)),
-        SetAspect.of(Aspect.FINISH, "", new Finish(new EndFade(7))),
+        SetAspect.of(
+            Aspect.FINISH, "", Finish.NONE.withEnd(new EndFade(7)).withTreatments(TREATED)),
         new Recut(
             "split a shot",
             "",
@@ -226,6 +240,17 @@ class StoredFormatsTest {
     assertThat(read.values().get(Film.END)).isEqualTo(Transition.CUT);
   }
 
+  /** Treatments were stored with nothing to say. */
+  @Test
+  void treatmentsStoredWithoutAnythingAreNone() {
+    String edit =
+        StoredEdit.write(SetAspect.of(Aspect.TREATMENTS, "7~2", TREATED))
+            .replaceFirst("\\{\"list\":\\[.*]}", "{}");
+    assertThat(edit).contains("{\"7~2\":{}}");
+    SetAspect<?, ?> read = (SetAspect<?, ?>) StoredEdit.read(edit).on(FILM);
+    assertThat(read.values().get("7~2")).isEqualTo(Treatments.NONE);
+  }
+
   @Test
   void otherEditsOfFormat1Open() throws IOException {
     List<String> bodies = example("other-edits.jsonl");
@@ -250,18 +275,27 @@ class StoredFormatsTest {
     Program program =
         new Program(
             new Layer.Faded(
-                new Layer.Stack(
-                    new Layer.Sequence(
+                new Layer.Treated(
+                    new Layer.Stack(
+                        new Layer.Sequence(
+                            List.of(
+                                new Layer.Part(new FrameRange(0, 24), shot),
+                                new Layer.Part(new FrameRange(18, 30), 21, shot)),
+                            List.of(
+                                new Layer.Passage(
+                                    new FrameRange(18, 24), 1, PASSING.kind(), PASSING.manner()))),
                         List.of(
-                            new Layer.Part(new FrameRange(0, 24), shot),
-                            new Layer.Part(new FrameRange(18, 30), 21, shot)),
-                        List.of(
-                            new Layer.Passage(
-                                new FrameRange(18, 24), 1, PASSING.kind(), PASSING.manner()))),
+                            new Layer.Over(
+                                new Layer.Part(new FrameRange(3, 9), new Layer.Black()),
+                                new Lie(60, 30, 95, 5)))),
+                    new FrameRange(2, 5),
                     List.of(
-                        new Layer.Over(
-                            new Layer.Part(new FrameRange(3, 9), new Layer.Black()),
-                            new Lie(60, 30, 95, 5)))),
+                        new Treat(
+                            TreatmentKind.SHAKE,
+                            List.of(
+                                new Treat.Track(List.of(0, 8000, 3)),
+                                new Treat.Track(List.of(20_000))))),
+                    new Layer.Chance(-77, 4)),
                 new EndFade(12),
                 30),
             30,

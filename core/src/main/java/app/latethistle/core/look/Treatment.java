@@ -1,0 +1,46 @@
+package app.latethistle.core.look;
+
+import app.latethistle.core.Refused;
+import java.util.List;
+
+/**
+ * One thing done to a picture.
+ *
+ * @param dials a value for each of the kind's parameters, in their order
+ * @param bypassed whether it is left out for now
+ */
+public record Treatment(TreatmentKind kind, List<Dial> dials, boolean bypassed) {
+
+  /**
+   * @throws IllegalArgumentException if a value is missing or out of its parameter's range
+   */
+  public Treatment {
+    dials = List.copyOf(dials);
+    List<Parameter> parameters = kind.parameters();
+    if (dials.size() != parameters.size()) {
+      throw new Refused(
+          kind + " has " + parameters.size() + " values; " + dials.size() + " were given.");
+    }
+    for (int i = 0; i < dials.size(); i++) {
+      Parameter parameter = parameters.get(i);
+      parameter.check(dials.get(i).value());
+      dials.get(i).drive().ifPresent(drive -> parameter.check(drive.to()));
+    }
+  }
+
+  /** A kind as it is if nothing is said of it. */
+  public static Treatment usual(TreatmentKind kind) {
+    return new Treatment(
+        kind, kind.parameters().stream().map(p -> Dial.at(p.usual())).toList(), false);
+  }
+
+  /** A kind with values for its parameters. */
+  public static Treatment of(TreatmentKind kind, Dial... dials) {
+    return new Treatment(kind, List.of(dials), false);
+  }
+
+  /** The same left out, or done again. */
+  public Treatment withBypassed(boolean other) {
+    return new Treatment(kind, dials, other);
+  }
+}

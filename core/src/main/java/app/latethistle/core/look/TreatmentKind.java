@@ -1,0 +1,125 @@
+package app.latethistle.core.look;
+
+import app.latethistle.core.look.Parameter.Unit;
+import java.util.List;
+
+/** What can be done to a picture beside its correction. */
+public enum TreatmentKind {
+  /** Out of focus: a Gaussian; its size is one standard deviation. */
+  BLUR,
+  /** Blurred along a direction. */
+  STREAK,
+  /** Edges drawn harder. */
+  SHARPEN,
+  /** Noise taken out, edges kept. */
+  DENOISE,
+  /** What is bright shines over what is around it. */
+  GLOW,
+  /** Mist between the camera and the scene. */
+  HAZE,
+  /** A camera that is held by hand; driven it jolts. */
+  SHAKE,
+  /** The picture grows about its middle. */
+  PULSE,
+  /** White light over all. */
+  FLASH,
+  /** Light that comes and goes. */
+  FLICKER,
+  /** Red and blue moved apart. */
+  PLANES,
+  /** Turned over: 0 left for right, 1 top for bottom, 2 the left half twice, 3 the top half. */
+  MIRROR,
+  /** Squares of one colour. */
+  MOSAIC,
+  /** Few steps of brightness and colour. */
+  POSTERISE,
+  /** A print that was run often. */
+  OLD_FILM,
+  /** Light that got into the camera, in a colour of its own. */
+  LEAK,
+  /** Snow that falls. */
+  SNOW,
+  /** Scraps of paper that turn as they fall. */
+  PAPER,
+  /** Sparks that rise. */
+  EMBERS,
+  /** Edges shine in a colour. */
+  EDGE_GLOW,
+  /** Two colours, one for the dark and one for the light. */
+  DUOTONE,
+  /** Drawn with a pencil. */
+  SKETCH,
+  /** A picture with a border, lying on a soft one of itself. */
+  INSET;
+
+  /** The values that say how it is done, in the order in which they are asked for. */
+  public List<Parameter> parameters() {
+    return switch (this) {
+      case BLUR -> List.of(size("size", 0, 100, 8));
+      case STREAK -> List.of(size("length", 0, 250, 40), angle("direction", 0));
+      case SHARPEN -> List.of(percent("amount", 0, 300, 60), size("size", 1, 20, 2));
+      case DENOISE -> List.of(percent("amount", 0, 100, 40));
+      case GLOW ->
+          List.of(
+              percent("amount", 0, 100, 40), size("size", 2, 150, 30), percent("from", 0, 100, 60));
+      case HAZE -> List.of(percent("amount", 0, 100, 30));
+      case SHAKE -> List.of(size("amount", 0, 80, 6), speed("speed", 2, 150, 15));
+      case PULSE -> List.of(percent("amount", 0, 50, 6));
+      case FLASH -> List.of(percent("amount", 0, 100, 70));
+      case FLICKER -> List.of(percent("amount", 0, 100, 20), speed("speed", 5, 240, 80));
+      case PLANES -> List.of(size("distance", 0, 60, 5), angle("direction", 0));
+      case MIRROR -> List.of(new Parameter("way", 0, 3, 2, Unit.COUNT));
+      case MOSAIC -> List.of(size("size", 2, 250, 25));
+      case POSTERISE -> List.of(new Parameter("steps", 2, 16, 5, Unit.COUNT));
+      case OLD_FILM ->
+          List.of(
+              percent("dust", 0, 100, 40),
+              percent("scratches", 0, 100, 30),
+              size("weave", 0, 20, 2));
+      case LEAK -> List.of(percent("amount", 0, 100, 45), hue("hue", 28), speed("speed", 0, 50, 4));
+      case SNOW -> List.of(percent("amount", 0, 100, 40), size("size", 1, 40, 6), wind());
+      case PAPER -> List.of(percent("amount", 0, 100, 30), size("size", 4, 60, 16), wind());
+      case EMBERS -> List.of(percent("amount", 0, 100, 40), size("size", 1, 30, 4), wind());
+      case EDGE_GLOW -> List.of(percent("amount", 0, 100, 60), hue("hue", 285));
+      case DUOTONE -> List.of(percent("amount", 0, 100, 100), hue("dark", 265), hue("light", 45));
+      case SKETCH -> List.of(percent("amount", 0, 100, 100));
+      case INSET ->
+          List.of(
+              percent("size", 20, 100, 80),
+              size("border", 0, 40, 6),
+              percent("shadow", 0, 100, 60));
+    };
+  }
+
+  /** Whether it moves although its values do not: it needs a count of frames and a seed. */
+  public boolean moves() {
+    return switch (this) {
+      case SHAKE, FLICKER, OLD_FILM, LEAK, SNOW, PAPER, EMBERS -> true;
+      default -> false;
+    };
+  }
+
+  private static Parameter percent(String name, int least, int most, int usual) {
+    return new Parameter(name, least, most, usual, Unit.PERCENT);
+  }
+
+  private static Parameter size(String name, int least, int most, int usual) {
+    return new Parameter(name, least, most, usual, Unit.HEIGHT);
+  }
+
+  private static Parameter angle(String name, int usual) {
+    return new Parameter(name, 0, 359, usual, Unit.DEGREES);
+  }
+
+  private static Parameter hue(String name, int usual) {
+    return new Parameter(name, 0, 359, usual, Unit.DEGREES);
+  }
+
+  private static Parameter speed(String name, int least, int most, int usual) {
+    return new Parameter(name, least, most, usual, Unit.TENTHS_A_SECOND);
+  }
+
+  private static Parameter wind() {
+    return percent("wind", -100, 100, 15);
+  }
+}

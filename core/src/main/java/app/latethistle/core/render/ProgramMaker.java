@@ -1,0 +1,140 @@
+package app.latethistle.core.render;
+
+import app.latethistle.core.film.Hits;
+import app.latethistle.core.film.Overlap;
+import app.latethistle.core.film.Overlay;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Resolved;
+import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Shape;
+import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.Treatments;
+import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRange;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/** Makes a program of a resolved film, from the cut upwards. */
+final class ProgramMaker {
+  private final Resolved film;
+  private final Shape shape;
+  private final Hits hits;
+
+  ProgramMaker(Resolved film, Shape shape) {
+    this.film = film;
+    this.shape = shape;
+    hits = new Hits(film);
+  }
+
+  Program of(int width, int height) {
+    long length = film.cutting().length();
+    Finish finish = film.film().finish();
+    Layer layers = overlaid(cut());
+    layers =
+        treated(layers, new FrameRange(0, length), 0, finish.treatments(), new Layer.Chance(0, 0));
+    if (finish.end().frames() > 0) {
+      layers = new Layer.Faded(layers, finish.end(), length);
+    }
+    return new Program(layers, length, film.rate(), width, height);
+  }
+
+  private Layer cut() {
+    List<Layer.Part> cut = new ArrayList<>();
+    List<Layer.Passage> passages = new ArrayList<>();
+    List<Placement> placements = film.film().placements();
+    for (int i = 0; i < placements.size(); i++) {
+      Overlap before = film.cutting().overlaps().get(i);
+      Overlap after = film.cutting().overlaps().get(i + 1);
+      FrameRange own = film.cutting().rangeOf(i);
+      FrameRange seen =
+          new FrameRange(
+              before.frames().isEmpty() ? own.start() : before.frames().start(),
+              after.frames().isEmpty() ? own.end() : after.frames().end());
+      cut.add(new Layer.Part(seen, own.start(), shot(placements.get(i), own, seen)));
+      if (!before.frames().isEmpty()) {
+        Transition how = film.film().joints().get(i).transition();
+        passages.add(new Layer.Passage(before.frames(), i, how.kind(), how.manner()));
+      }
+    }
+    return new Layer.Sequence(cut, passages);
+  }
+
+  /** What lies over the cut; one of no shot treats all that lies under it. */
+  private Layer overlaid(Layer cut) {
+    FrameRange whole = new FrameRange(0, film.cutting().length());
+    Layer layers = cut;
+    List<Layer.Over> overs = new ArrayList<>();
+    List<Overlay> upwards =
+        film.film().overlays().stream().sorted(Comparator.comparingInt(Overlay::layer)).toList();
+    for (Overlay o : upwards) {
+      FrameRange range = film.cutting().beside().overlays().get(o.name());
+      if (range == null || !whole.overlaps(range)) {
+        continue;
+      }
+      if (!o.placement().hasPicture()) {
+        layers = stacked(layers, overs);
+        overs = new ArrayList<>();
+        layers =
+            treated(
+                layers,
+                range.intersect(whole).orElseThrow(),
+                0,
+                o.placement().how().treatments(),
+                new Layer.Chance(seed(o.name()), -range.start()));
+      } else if (film.takes().containsKey(o.placement().take())) {
+        overs.add(
+            new Layer.Over(new Layer.Part(range, shot(o.placement(), range, range)), o.lie()));
+      }
+    }
+    return stacked(layers, overs);
+  }
+
+  private static Layer stacked(Layer base, List<Layer.Over> overs) {
+    return overs.isEmpty() ? base : new Layer.Stack(base, overs);
+  }
+
+  /**
+   * A shot as it is seen, treated.
+   *
+   * @param own its frames
+   * @param seen those in which it is seen: more where a transition shows more
+   */
+  private Layer shot(Placement p, FrameRange own, FrameRange seen) {
+    Take take = film.takes().get(p.take());
+    if (take == null) {
+      return new Layer.Black();
+    }
+    FrameRange counted = seen.shift(-own.start());
+    Layer footage =
+        new Layer.Footage(
+            take.media(),
+            take.frames(),
+            p.in(),
+            p.run(),
+            own.length(),
+            p.framing().in(shape),
+            counted);
+    long count = p.run().plain() ? p.in() : p.run().since();
+    return treated(
+        footage,
+        counted,
+        own.start(),
+        p.how().treatments(),
+        new Layer.Chance(seed(take.id()), count));
+  }
+
+  private Layer treated(
+      Layer layer, FrameRange range, long start, Treatments treatments, Layer.Chance chance) {
+    List<Treat> treats =
+        treatments.done().stream().map(t -> Treat.of(t, hits, range.shift(start))).toList();
+    return treats.isEmpty() || range.isEmpty()
+        ? layer
+        : new Layer.Treated(layer, range, treats, chance);
+  }
+
+  /** What chance hangs on: the name of what is treated. */
+  private static long seed(String name) {
+    return name.hashCode();
+  }
+}
