@@ -1,5 +1,5 @@
 import { create } from "zustand";
-import type { CameraPath, Passing } from "./api/client";
+import type { CameraPath, Passing, Treatment } from "./api/client";
 import type { Manner } from "./rooms/score/manner";
 import type { Copied } from "./rooms/score/copies";
 
@@ -28,13 +28,15 @@ interface Room {
   /** The selected shot over the cut, by its name, or null. */
   laid: string | null;
   /** What of the selected shot its card shows. */
-  card: "shot" | "picture" | "transition";
+  card: "shot" | "picture" | "treatments" | "transition";
   /** Whether the monitor shows the whole take while its framing is set. */
   wholeTake: boolean;
   /** A camera's move while it is dragged on the picture, or null. */
   draftPath: CameraPath | null;
   /** The transition that was laid last. */
   laidLast: Passing | null;
+  /** The treatments that were copied, or null. */
+  treated: readonly Treatment[] | null;
   /** Which of the selected shot's cuts the cut keys move. */
   end: "in" | "out";
   /** What moving a cut does to what is around it. */
@@ -70,6 +72,7 @@ export const useRoom = create<Room>((set) => ({
   wholeTake: true,
   draftPath: null,
   laidLast: null,
+  treated: null,
   end: "in",
   manner: "trim",
   copied: [],

@@ -34,6 +34,9 @@ export type PassingPlace = Schemas["PassingView"];
 /** A transition as it is set. */
 export type Passing = Schemas["Passing"];
 export type PassingKind = Schemas["KindView"];
+/** A treatment of a picture as it is set. */
+export type Treatment = Schemas["TreatmentView"];
+export type TreatmentKind = Schemas["TreatmentKindView"];
 export type Moment = Schemas["Moment"];
 /** An end of a word of the narration, as a tie names it. */
 export type WordEdge = Schemas["WordEdge"];
@@ -171,6 +174,18 @@ export function passingUrl(production: number, revision: number, joint: number, 
     if (value !== null) query.set(name, String(value));
   }
   return `${under(production)}/preview/${revision}/joints/${joint}/transition.jpg?${query}`;
+}
+
+/** A frame of the film with one more treatment of an item, small; "" is the whole film. */
+export function treatmentUrl(
+  production: number,
+  revision: number,
+  frame: number,
+  item: string,
+  kind: Treatment["kind"],
+) {
+  const query = new URLSearchParams({ item, kind });
+  return `${under(production)}/preview/${revision}/frames/${Math.round(frame)}/treatment.jpg?${query}`;
 }
 
 export const filmUrl = (production: number, revision: number | string) =>

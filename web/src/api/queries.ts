@@ -21,6 +21,7 @@ export const keys = {
   services: ["services"] as const,
   masters: (id: number) => ["production", id, "masters"] as const,
   transitions: ["transitions"] as const,
+  treatments: ["treatments"] as const,
 };
 
 export const useShelf = () =>
@@ -170,6 +171,14 @@ export const useTransitions = () =>
   useQuery({
     queryKey: keys.transitions,
     queryFn: () => answerTo(api.GET("/api/transitions")),
+    staleTime: Infinity,
+  });
+
+/** The kinds of treatments, what can be said of them, and how each is if nothing is. */
+export const useTreatments = () =>
+  useQuery({
+    queryKey: keys.treatments,
+    queryFn: () => answerTo(api.GET("/api/treatments")),
     staleTime: Infinity,
   });
 

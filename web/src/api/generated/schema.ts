@@ -916,6 +916,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/preview/{revision}/frames/{frame}/treatment.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["treatment"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/preview/{revision}/joints/{joint}/transition.jpg": {
         parameters: {
             query?: never;
@@ -5189,6 +5205,33 @@ export interface operations {
     still: {
         parameters: {
             query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                revision: string;
+                frame: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    treatment: {
+        parameters: {
+            query: {
+                item?: string;
+                kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "INSET";
+            };
             header?: never;
             path: {
                 productionId: number;

@@ -1,13 +1,15 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import type { ReactNode } from "react";
-import { api, type Film, type Production } from "../../api/client";
+import { useState, type ReactNode } from "react";
+import { api, type Film, type Production, type Treatment } from "../../api/client";
 import { useChange, useSongs } from "../../api/queries";
 import { NumberField } from "../../parts/NumberField";
 import { timecode } from "../../parts/time";
 import { plural } from "../../parts/words";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
+import { TreatmentPanel } from "./TreatmentPanel";
+import { TREATMENT } from "./treatments";
 import type { ScoreActions } from "./useScoreActions";
 import { meansOf } from "./means";
 import { stillest } from "./stillest";
@@ -44,7 +46,7 @@ export function FilmCard({
       : []),
     ["Locked", `${film.shots.filter((s) => s.locked).length}`],
     ...(film.overlays.length > 0
-      ? ([["Laid over", plural(film.overlays.length, "shot")]] satisfies [string, string][])
+      ? ([["Laid over", `${film.overlays.length}`]] satisfies [string, string][])
       : []),
   ];
   const quiet = stillest(film);
@@ -107,6 +109,7 @@ export function FilmCard({
           onChange={(to) => actions.setSong(film.songStart, Math.round(to))}
         />
       </Box>
+      <OnWholeFilm production={production} film={film} actions={actions} />
       <Heading>
         {film.problems.length === 0 ? "Nothing to look at" : `${film.problems.length} to look at`}
       </Heading>
@@ -190,6 +193,46 @@ function Line({ children }: { children: ReactNode }) {
     </Box>
   );
 }
+
+/** What is done to the picture of the whole film. */
+function OnWholeFilm({
+  production,
+  film,
+  actions,
+}: {
+  production: Production;
+  film: Film;
+  actions: ScoreActions;
+}) {
+  const [open, setOpen] = useState(false);
+  const frame = useRoom((s) => s.frame);
+  const count = film.treatments.length;
+  return (
+    <Box sx={{ borderTop: `1px solid ${ink.rule}` }}>
+      <Box sx={{ display: "flex", alignItems: "center", minHeight: 34 }}>
+        <Box sx={{ width: 84, color: ink.ink2 }}>Treated</Box>
+        <Box sx={{ flex: 1 }}>
+          {count === 0 ? "shots by themselves" : film.treatments.map(nameOf).join(", ")}
+        </Box>
+        <Button aria-expanded={open} onClick={() => setOpen(!open)}>
+          {open ? "Done" : "The whole film"}
+        </Button>
+      </Box>
+      {open && (
+        <TreatmentPanel
+          production={production}
+          film={film}
+          items={[""]}
+          treatments={film.treatments}
+          frame={Math.min(frame, film.length - 1)}
+          actions={actions}
+        />
+      )}
+    </Box>
+  );
+}
+
+const nameOf = (t: Treatment) => TREATMENT[t.kind];
 
 /** A film under this part of its wanted length says what to do about it. */
 const FAR_UNDER = 0.85;

@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { ReactNode } from "react";
-import type { Film, Joint, Overlay } from "../../api/client";
+import type { Film, Joint, Overlay, Production } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
 import { beatName } from "../../parts/time";
 import { ink } from "../../theme";
@@ -11,32 +11,43 @@ import { FramingChoice } from "./FramingChoice";
 import { HeadSign } from "./Head";
 import { headOf } from "./heads";
 import { RunRow } from "./RunRow";
+import { TreatmentPanel } from "./TreatmentPanel";
+import { middleOf } from "./treatments";
 import type { ScoreActions } from "./useScoreActions";
 import { wordName } from "./words";
 import { wordOf } from "./cuts";
 
-/** A shot that lies over the cut: when, on which layer, how large and where. */
+/**
+ * What lies over the cut: when and on which layer; of a shot how large and where, and what is done
+ * to its picture; else what is done to all that lies under it.
+ */
 export function OverlayCard({
+  production,
   film,
   overlay,
   actions,
 }: {
+  production: Production;
   film: Film;
   overlay: Overlay;
   actions: ScoreActions;
 }) {
   const { shot } = overlay;
+  const treats = shot.takeId === 0;
   const change = (to: Parameters<ScoreActions["changeOverlay"]>[1]) =>
     actions.changeOverlay(shot.id, to);
-  const whole = (v: number) => Math.round(v);
   return (
-    <Box component="section" aria-label={`Shot ${shot.label}, laid over`} sx={{ px: 4, py: 2 }}>
+    <Box
+      component="section"
+      aria-label={treats ? "What lies under it is treated" : `Shot ${shot.label}, laid over`}
+      sx={{ px: 4, py: 2 }}
+    >
       <Box sx={{ display: "flex", alignItems: "baseline", gap: 2, mb: 1 }}>
-        <Box sx={{ fontWeight: 600, color: ink.thistleDeep }}>{shot.label}</Box>
+        {!treats && <Box sx={{ fontWeight: 600, color: ink.thistleDeep }}>{shot.label}</Box>}
         <Box component="h2" sx={{ typography: "h1", m: 0, flex: 1 }}>
-          {shot.title}
+          {treats ? "What lies under it is treated" : shot.title}
         </Box>
-        <Box sx={{ color: ink.ink2 }}>over the cut</Box>
+        {!treats && <Box sx={{ color: ink.ink2 }}>over the cut</Box>}
       </Box>
       <Row name="From">
         <Tied film={film} joint={overlay.start} />
@@ -57,14 +68,53 @@ export function OverlayCard({
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
-        <NumberField
-          label="opacity"
-          unit="%"
-          digits={0}
-          value={overlay.opacity}
-          onChange={(v) => change({ opacity: whole(v) })}
-        />
+        {!treats && (
+          <NumberField
+            label="opacity"
+            unit="%"
+            digits={0}
+            value={overlay.opacity}
+            onChange={(v) => change({ opacity: Math.round(v) })}
+          />
+        )}
       </Row>
+      {!treats && <OfPicture overlay={overlay} change={change} />}
+      <TreatmentPanel
+        key={shot.id}
+        production={production}
+        film={film}
+        items={[shot.id]}
+        treatments={shot.treatments}
+        frame={middleOf(shot)}
+        actions={actions}
+      />
+      <Box sx={{ display: "flex", gap: 2, pt: 2, borderTop: `1px solid ${ink.rule}` }}>
+        <ToggleButton
+          value="lock"
+          selected={shot.locked}
+          onChange={() => change({ locked: !shot.locked })}
+        >
+          {shot.locked ? "locked" : "lock"}
+        </ToggleButton>
+        <Box sx={{ flex: 1 }} />
+        <Button onClick={() => void actions.overlayOut(shot.id)}>Take it out</Button>
+      </Box>
+    </Box>
+  );
+}
+
+/** How large a shot lies there and where, and how it runs. */
+function OfPicture({
+  overlay,
+  change,
+}: {
+  overlay: Overlay;
+  change: (to: Parameters<ScoreActions["changeOverlay"]>[1]) => void;
+}) {
+  const { shot } = overlay;
+  const whole = (v: number) => Math.round(v);
+  return (
+    <>
       <Row name="Size">
         <NumberField
           label="wide"
@@ -104,18 +154,7 @@ export function OverlayCard({
         />
       </Row>
       <RunRow run={shot.run} onRun={(run) => change({ run })} stretches={false} />
-      <Box sx={{ display: "flex", gap: 2, pt: 2, borderTop: `1px solid ${ink.rule}` }}>
-        <ToggleButton
-          value="lock"
-          selected={shot.locked}
-          onChange={() => change({ locked: !shot.locked })}
-        >
-          {shot.locked ? "locked" : "lock"}
-        </ToggleButton>
-        <Box sx={{ flex: 1 }} />
-        <Button onClick={() => void actions.overlayOut(shot.id)}>Take it out</Button>
-      </Box>
-    </Box>
+    </>
   );
 }
 

@@ -106,6 +106,7 @@ function Card({ production, film, material, actions }: SideProps) {
       />
     );
   }
-  if (laid) return <OverlayCard film={film} overlay={laid} actions={actions} />;
+  if (laid)
+    return <OverlayCard production={production} film={film} overlay={laid} actions={actions} />;
   return <FilmCard production={production} film={film} actions={actions} />;
 }

@@ -10,7 +10,7 @@ import {
   type Production,
 } from "../../api/client";
 import { plural } from "../../parts/words";
-import { useRoom } from "../../store";
+import { chosenPlaces, useRoom } from "../../store";
 import { ink } from "../../theme";
 import { HeadSign } from "./Head";
 import { headOf } from "./heads";
@@ -21,6 +21,8 @@ import { MaterialStrip } from "./MaterialStrip";
 import { OfferedRemedies, Remedies } from "./Remedies";
 import { RunRow } from "./RunRow";
 import { ShotMenu, type Act } from "./ShotMenu";
+import { TreatmentPanel } from "./TreatmentPanel";
+import { middleOf } from "./treatments";
 import { TransitionPanel } from "./TransitionPanel";
 import type { ScoreActions } from "./useScoreActions";
 
@@ -35,6 +37,7 @@ interface Props {
 /** The selected shot: its material, its cuts, its takes. */
 export function ShotCard({ production, film, shot, material, actions }: Props) {
   const card = useRoom((s) => s.card);
+  const also = useRoom((s) => s.also);
   const set = useRoom((s) => s.set);
   if (shot.takeId === 0) return <GapCard film={film} shot={shot} actions={actions} />;
   return (
@@ -66,12 +69,25 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
         <ToggleButton value="picture" title="Framing and the camera’s move (Shift+F)">
           picture
         </ToggleButton>
+        <ToggleButton value="treatments" title="What is done to its picture (A)">
+          treated
+        </ToggleButton>
         <ToggleButton value="transition" title="How it and its neighbour become one another (I)">
           transition
         </ToggleButton>
       </ToggleButtonGroup>
       {card === "transition" && (
         <TransitionPanel production={production} film={film} shot={shot} actions={actions} />
+      )}
+      {card === "treatments" && (
+        <TreatmentPanel
+          production={production}
+          film={film}
+          items={chosenItems(film, shot, also)}
+          treatments={shot.treatments}
+          frame={middleOf(shot)}
+          actions={actions}
+        />
       )}
       {card === "picture" && <FramingPanel production={production} shot={shot} actions={actions} />}
       {card === "shot" && (
@@ -85,6 +101,14 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
       )}
     </Box>
   );
+}
+
+/** The ids of the selected shots. */
+function chosenItems(film: Film, shot: Placed, also: readonly number[]): string[] {
+  return chosenPlaces({ place: shot.place, also })
+    .map((place) => film.shots[place])
+    .filter((s) => s !== undefined && s.takeId !== 0)
+    .map((s) => s?.id ?? "");
 }
 
 /** What the selected shot shows, its cuts, how it runs and sounds, and its takes. */

@@ -4,6 +4,7 @@ import { face, ink } from "../../theme";
 import { outlinePath, type Outline } from "../cues/peaks";
 import { AimView } from "./AimView";
 import { CutView, PlainCuts, WRONG_CUT } from "./Cuts";
+import { AmountMarks } from "./AmountMarks";
 import { PassingMarks } from "./PassingMarks";
 import { PictureBand } from "./PictureBand";
 import { PlayheadLine } from "./PlayheadLine";
@@ -91,6 +92,7 @@ export const StaveView = memo(function StaveView(props: StaveProps) {
             />
           ))}
           <PassingMarks cuts={cuts} ruler={ruler} parts={parts} />
+          <AmountMarks shots={shots} ruler={ruler} parts={parts} />
           <ShotLabels shots={shots} chosen={chosen} ruler={ruler} parts={parts} />
           <path
             d={cuts.map((cut) => lineThrough(cut, film, parts)).join("")}

@@ -296,6 +296,19 @@ function onTheShot({ film, actions }: Surface): Key[] {
         ),
       },
     },
+    {
+      shown: "A, Shift+A",
+      says: "its treatments; leave them out to compare",
+      acts: {
+        A: onShot(() => room().set({ card: room().card === "treatments" ? "shot" : "treatments" })),
+        "Shift+A": onShot(() => actions.bypassTreatments()),
+      },
+    },
+    {
+      shown: "Shift+O",
+      says: "treat all that lies under a stretch, or from the playhead",
+      acts: { "Shift+O": () => void actions.layTreatments() },
+    },
     { shown: "L", says: "lock, unlock", acts: { L: onShot(() => actions.toggleLock()) } },
     { shown: "/", says: "split at the playhead", acts: { "/": () => actions.split() } },
     {

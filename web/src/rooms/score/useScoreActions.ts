@@ -14,6 +14,7 @@ import {
   type Production,
   type Remedy,
   type Run,
+  type Treatment,
 } from "../../api/client";
 import {
   useFilmEdit,
@@ -210,6 +211,46 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       /** The transition that was laid last, on the selected cut; a dissolve if none was. */
       lastTransition: () => onCut((film) => room().laidLast ?? dissolve(film)),
       plainCut: () => onCut((_, now) => (now ? PLAIN : null)),
+      /**
+       * Does other things to the pictures of items than what is done to the first of them; "" is the
+       * whole film.
+       */
+      setTreatments: (
+        items: readonly string[],
+        change: (now: readonly Treatment[]) => readonly Treatment[],
+      ) =>
+        void run("set-treatments", (film) => ({
+          items: [...items],
+          treatments: [...change(treatmentsOf(film, items[0] ?? ""))],
+        })),
+      /** Leaves all treatments of the selected shots out, or does them again. */
+      bypassTreatments: () =>
+        void run("set-treatments", (film) => {
+          const shot = film.shots[places()[0] ?? -1];
+          if (!shot || shot.treatments.length === 0) return null;
+          const bypassed = shot.treatments.some((t) => !t.bypassed);
+          return {
+            items: [shot.id],
+            treatments: shot.treatments.map((t) => ({ ...t, bypassed })),
+          };
+        }),
+      /** Lays treatments over the chosen stretch, or over two bars from the playhead on. */
+      layTreatments: async () => {
+        let before: readonly string[] = [];
+        const after = await run("lay-treatments", (film) => {
+          before = film.overlays.map((o) => o.shot.id);
+          const { range, frame } = room();
+          const from = range?.from ?? frame;
+          if (from >= film.length) return null;
+          const bar = film.clock.beats.length > 1 ? barOf(film) : TREATED_FRAMES;
+          const end = range
+            ? momentAt(film, range.to)
+            : endOf(film, from, Math.max(1, Math.round(2 * bar)));
+          return { start: momentAt(film, from), end, treatments: [] };
+        });
+        const fresh = after?.overlays.find((o) => !before.includes(o.shot.id));
+        if (fresh) room().set({ laid: fresh.shot.id, place: null, also: [] });
+      },
       move: async (from: number, to: number) => {
         room().set({ place: to, also: [] });
         await run("move-shot", (film) =>
@@ -295,6 +336,23 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       },
     };
   }, [edit, client, id, material]);
+}
+
+/** What is done to the picture of a shot, of what lies over the cut, or of the film for "". */
+function treatmentsOf(film: Film, item: string): readonly Treatment[] {
+  if (item === "") return film.treatments;
+  const placed = [...film.shots, ...film.overlays.map((o) => o.shot)];
+  return placed.find((s) => s.id === item)?.treatments ?? [];
+}
+
+/** Frames that are treated from the playhead on where there is no music. */
+const TREATED_FRAMES = 24;
+
+/** Frames of a bar, about. */
+function barOf({ clock }: Film): number {
+  const beats = clock.beats;
+  const beat = ((beats.at(-1) ?? 0) - (beats[0] ?? 0)) / (beats.length - 1);
+  return beat * clock.beatsPerBar;
 }
 
 /** Where what is laid over ends: on the beat nearest to its length, if it begins on one. */

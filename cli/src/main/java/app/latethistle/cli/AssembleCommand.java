@@ -238,7 +238,7 @@ final class AssembleCommand implements Callable<Integer> {
     }
     MasterCheck check = MasterCheck.of(out, rate, program.length(), program.plannedBlack());
     check.faults().forEach(fault -> err.println("check: " + fault));
-    err.printf("%s: %d frames, %d shots%n", out, check.frames(), film.placements().size());
+    err.printf("%s: %d frames, %d shots%n", out, check.frames(), film.film().placements().size());
   }
 
   private static SoundFiles sounds(Path work) {

@@ -44,6 +44,7 @@ class EditingJourneyTest {
       byKeysAlone(page, steps);
       joinedByTransitions(page);
       theCameraMovesByMouseAndKeys(page);
+      treated(page);
       plannedAgain(page, steps);
       followsAnotherReading(page, steps);
       inTwoWindows(page, browsers);
@@ -184,6 +185,55 @@ class EditingJourneyTest {
     press(page, "Shift+F", "Escape");
   }
 
+  /** A shot is treated, its treatment follows the bars, is seen on the stave, and goes again. */
+  private static void treated(Page page) {
+    press(page, "Home", "s", "n", "a");
+    Locator panel = panel(page, "Treatments");
+    assertThat(panel.locator("img").first()).isVisible();
+    page.waitForCondition(
+        () ->
+            (Boolean)
+                panel.locator("img").first().evaluate("i => i.complete && i.naturalWidth > 0"));
+    pressed(panel, "Add flash").click();
+    Locator flash =
+        panel.getByRole(AriaRole.LISTITEM, new Locator.GetByRoleOptions().setName("flash"));
+    assertThat(flash.getByLabel("amount, %")).hasValue("70");
+    assertThat(page.locator("path[data-amount]").first()).isVisible();
+    flash.getByLabel("falls, ms").fill("600");
+    press(page, "Enter");
+    assertThat(flash.getByLabel("falls, ms")).hasValue("600");
+    pressed(panel, "Add one more").click();
+    pressed(panel, "Add glow").click();
+    assertThat(panel.getByRole(AriaRole.LISTITEM)).hasCount(2);
+    panel
+        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("glow earlier"))
+        .click();
+    assertThat(panel.getByRole(AriaRole.LISTITEM).first()).containsText("glow");
+    press(page, "Shift+A");
+    assertThat(pressed(panel, "Do all again")).isVisible();
+    press(page, "Shift+A");
+    pressed(panel, "Copy").click();
+    press(page, "n");
+    pressed(panel, "Paste 2").click();
+    assertThat(panel.getByRole(AriaRole.LISTITEM)).hasCount(2);
+    // A stretch is treated whatever lies under it.
+    press(page, "Shift+O");
+    Locator card = panel(page, "What lies under it is treated");
+    assertThat(card).isVisible();
+    pressed(card, "Add haze").click();
+    assertThat(page.locator("[data-overlay]").first()).containsText("haze");
+    pressed(card, "Take it out").click();
+    assertThat(page.locator("[data-overlay]")).hasCount(0);
+    press(page, "Home", "s", "n", "n");
+    pressed(panel, "Take glow out").click();
+    pressed(panel, "Take flash out").click();
+    press(page, "Shift+N");
+    pressed(panel, "Take glow out").click();
+    pressed(panel, "Take flash out").click();
+    assertThat(page.locator("path[data-amount]")).hasCount(0);
+    press(page, "a", "Escape");
+  }
+
   private static void byKeysAlone(Page page, Steps steps) {
     assertThat(film(page)).containsText("Shots5,");
     String start = steps.foot().textContent();
@@ -211,7 +261,7 @@ class EditingJourneyTest {
     // One lies over the cut from the start on, and a marker says so.
     press(page, "Home", "s", "o");
     press(page, "Escape");
-    assertThat(film(page)).containsText("Laid over1 shot");
+    assertThat(film(page)).containsText("Laid over1");
     press(page, "j");
     page.keyboard().type("over from here");
     press(page, "Enter");

@@ -28,6 +28,10 @@ class DemoTest {
       assertThat(
               finished.get("joints").valueStream().filter(j -> !j.get("passing").isNull()).count())
           .isGreaterThanOrEqualTo(2);
+      assertThat(
+              finished.get("shots").valueStream().filter(x -> !x.get("amounts").isNull()).count())
+          .as("shots treated on beats")
+          .isEqualTo(2);
       JsonNode material = api.get(path + "/material").json();
       assertThat(material.get("refusals").size()).isZero();
       assertThat(material.get("missing").size()).isZero();

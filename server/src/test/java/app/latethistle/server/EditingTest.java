@@ -2,6 +2,7 @@ package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -112,6 +113,118 @@ class EditingTest {
                 .text())
         .contains("between two shots");
     undoes(2);
+  }
+
+  private static Map<String, Object> flash(Object follows) {
+    Map<String, Object> value = new HashMap<>();
+    value.put("value", 0);
+    value.put("follows", follows);
+    return Map.of("kind", "FLASH", "values", List.of(value), "bypassed", false);
+  }
+
+  private byte[] still(long frame) {
+    return cut.api
+        .get(
+            cut.path
+                + "/preview/"
+                + cut.film.get("revision").asLong()
+                + "/frames/"
+                + frame
+                + ".jpg")
+        .bytes();
+  }
+
+  /** A shot flashes on its beats, a stretch and the whole film are treated, and all is undone. */
+  @Test
+  void picturesAreTreated() {
+    long beat =
+        cut.film
+            .get("clock")
+            .get("frames")
+            .valueStream()
+            .mapToLong(JsonNode::asLong)
+            .filter(f -> f > at(1) && f < at(2) - 4)
+            .findFirst()
+            .orElseThrow();
+    byte[] plain = still(beat);
+    byte[] before = still(beat - 1);
+    byte[] later = still(beat + 1);
+    Map<String, Object> beats = Map.of("source", "BEATS", "to", 90, "attack", 0, "decay", 100);
+    Object id = cut.shot(1).get("id").asString();
+    cut.edit("set-treatments", Map.of("items", List.of(id), "treatments", List.of(flash(beats))));
+    assertThat(cut.shot(1).get("treatments").size()).isEqualTo(1);
+    assertThat(cut.shot(1).get("amounts").get((int) (beat - at(1))).asInt()).isEqualTo(100);
+    assertThat(still(beat)).isNotEqualTo(plain);
+    assertThat(still(beat - 1)).isEqualTo(before);
+    // A bypassed one is kept and does nothing.
+    Map<String, Object> out = new HashMap<>(flash(beats));
+    out.put("bypassed", true);
+    cut.edit("set-treatments", Map.of("items", List.of(id), "treatments", List.of(out)));
+    assertThat(still(beat)).isEqualTo(plain);
+    cut.edit(
+        "lay-treatments",
+        Map.of(
+            "start",
+            Map.of("offset", 0, "frame", beat - 1),
+            "end",
+            Map.of("offset", 0, "frame", beat + 1),
+            "treatments",
+            List.of(Map.of("kind", "MIRROR", "bypassed", false))));
+    assertThat(cut.film.get("overlays").get(0).get("shot").get("takeId").asLong()).isZero();
+    assertThat(still(beat)).isNotEqualTo(plain);
+    assertThat(still(beat + 1)).as("past its end").isEqualTo(later);
+    cut.edit("set-treatments", Map.of("items", List.of(""), "treatments", List.of(flash(beats))));
+    assertThat(cut.film.get("treatments").size()).isEqualTo(1);
+    String tile =
+        cut.path
+            + "/preview/"
+            + cut.film.get("revision").asLong()
+            + "/frames/"
+            + beat
+            + "/treatment.jpg?kind=GLOW&item=";
+    assertThat(cut.api.get(tile + id).status()).isEqualTo(200);
+    assertThat(cut.api.get(tile).status()).isEqualTo(200);
+    undoes(4);
+    assertThat(still(beat)).isEqualTo(plain);
+  }
+
+  /** The song's level is listened to when something follows it. */
+  @Test
+  void aValueFollowsTheSongsLevel() {
+    Object id = cut.shot(1).get("id").asString();
+    Map<String, Object> low = Map.of("source", "LOW", "to", 90, "attack", 0, "decay", 50);
+    cut.edit("set-treatments", Map.of("items", List.of(id), "treatments", List.of(flash(low))));
+    assertThat(
+            cut.shot(1).get("amounts").valueStream().mapToInt(JsonNode::asInt).max().orElseThrow())
+        .isGreaterThan(30);
+    assertThat(still(at(1) + 3)).isNotEmpty();
+    undoes(1);
+  }
+
+  @Test
+  void whatATreatmentCannotBeIsSaid() {
+    Object id = cut.shot(1).get("id").asString();
+    Map<String, Object> far = Map.of("source", "BEATS", "to", 900, "attack", 0, "decay", 100);
+    assertThat(
+            cut.tryEdit(
+                    "set-treatments",
+                    Map.of("items", List.of(id), "treatments", List.of(flash(far))))
+                .text())
+        .contains("\\\"amount\\\" is from 0 to 100, not 900");
+    assertThat(
+            cut.tryEdit(
+                    "set-treatments",
+                    Map.of(
+                        "items",
+                        List.of(id),
+                        "treatments",
+                        Collections.nCopies(9, Map.of("kind", "HAZE", "bypassed", false))))
+                .text())
+        .contains("at most 8 treatments");
+    assertThat(
+            cut.tryEdit("set-treatments", Map.of("items", List.of(), "treatments", List.of()))
+                .text())
+        .contains("Choose a shot first");
   }
 
   /** What is offered where a shot has too little for its transition does what it says. */

@@ -1,6 +1,7 @@
 package app.latethistle.core.look;
 
 import app.latethistle.core.Refused;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -28,10 +29,19 @@ public record Treatment(TreatmentKind kind, List<Dial> dials, boolean bypassed) 
     }
   }
 
-  /** A kind as it is if nothing is said of it. */
+  /** A kind as it is if nothing is said of it: what comes and goes follows the music. */
   public static Treatment usual(TreatmentKind kind) {
-    return new Treatment(
-        kind, kind.parameters().stream().map(p -> Dial.at(p.usual())).toList(), false);
+    List<Parameter> parameters = kind.parameters();
+    Dial first =
+        switch (kind) {
+          case FLASH -> Dial.driven(0, Drive.on(Drive.Source.DOWNBEATS, 70, 350));
+          case PULSE -> Dial.driven(0, Drive.on(Drive.Source.BEATS, 6, 300));
+          default -> Dial.at(parameters.get(0).usual());
+        };
+    List<Dial> dials = new ArrayList<>();
+    dials.add(first);
+    parameters.stream().skip(1).forEach(p -> dials.add(Dial.at(p.usual())));
+    return new Treatment(kind, dials, false);
   }
 
   /** A kind with values for its parameters. */
@@ -42,5 +52,13 @@ public record Treatment(TreatmentKind kind, List<Dial> dials, boolean bypassed) 
   /** The same left out, or done again. */
   public Treatment withBypassed(boolean other) {
     return new Treatment(kind, dials, other);
+  }
+
+  /** The same as it is on a hit, held. */
+  public Treatment onHit() {
+    return new Treatment(
+        kind,
+        dials.stream().map(d -> d.drive().map(drive -> Dial.at(drive.to())).orElse(d)).toList(),
+        bypassed);
   }
 }

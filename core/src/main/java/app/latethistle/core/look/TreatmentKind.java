@@ -70,16 +70,16 @@ public enum TreatmentKind {
       case PLANES -> List.of(size("distance", 0, 60, 5), angle("direction", 0));
       case MIRROR -> List.of(new Parameter("way", 0, 3, 2, Unit.COUNT));
       case MOSAIC -> List.of(size("size", 2, 250, 25));
-      case POSTERISE -> List.of(new Parameter("steps", 2, 16, 5, Unit.COUNT));
+      case POSTERISE -> List.of(new Parameter("steps", 2, 16, 7, Unit.COUNT));
       case OLD_FILM ->
           List.of(
               percent("dust", 0, 100, 40),
               percent("scratches", 0, 100, 30),
               size("weave", 0, 20, 2));
       case LEAK -> List.of(percent("amount", 0, 100, 45), hue("hue", 28), speed("speed", 0, 50, 4));
-      case SNOW -> List.of(percent("amount", 0, 100, 40), size("size", 1, 40, 6), wind());
-      case PAPER -> List.of(percent("amount", 0, 100, 30), size("size", 4, 60, 16), wind());
-      case EMBERS -> List.of(percent("amount", 0, 100, 40), size("size", 1, 30, 4), wind());
+      case SNOW -> List.of(percent("amount", 0, 100, 40), size("size", 1, 40, 10), wind());
+      case PAPER -> List.of(percent("amount", 0, 100, 30), size("size", 4, 60, 22), wind());
+      case EMBERS -> List.of(percent("amount", 0, 100, 40), size("size", 1, 30, 8), wind());
       case EDGE_GLOW -> List.of(percent("amount", 0, 100, 60), hue("hue", 285));
       case DUOTONE -> List.of(percent("amount", 0, 100, 100), hue("dark", 265), hue("light", 45));
       case SKETCH -> List.of(percent("amount", 0, 100, 100));

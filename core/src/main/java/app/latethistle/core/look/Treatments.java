@@ -1,6 +1,7 @@
 package app.latethistle.core.look;
 
 import app.latethistle.core.Refused;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -34,5 +35,12 @@ public record Treatments(List<Treatment> list) {
   /** Those that are done: not bypassed. */
   public List<Treatment> done() {
     return list.stream().filter(t -> !t.bypassed()).toList();
+  }
+
+  /** These and one more after them. */
+  public Treatments and(Treatment more) {
+    List<Treatment> all = new ArrayList<>(list);
+    all.add(more);
+    return new Treatments(all);
   }
 }

@@ -52,8 +52,8 @@ final class Falling implements TreatmentPainter {
       default -> {
         double life = Math.max(0, Math.sin(Math.PI * Math.max(0, Math.min(1, gone))));
         double blink = 0.6 + 0.4 * Noise.smooth(setting.seconds() * 9, i, seed);
-        byte[] colour = Hue.yuv(18 + 22 * near, 0.55 + 0.3 * near, 0.45);
-        new Spot(x, y, 2.4 * size, 2.4 * size, 0, true).draw(into, colour, 0.18 * life * blink);
+        byte[] colour = Hue.yuv(18 + 22 * near, 0.65 + 0.25 * near, 0.4);
+        new Spot(x, y, 3 * size, 3 * size, 0, true).draw(into, colour, 0.3 * life * blink);
         new Spot(x, y, size, size, 0, true).draw(into, colour, life * blink);
       }
     }

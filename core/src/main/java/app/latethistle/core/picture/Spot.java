@@ -29,15 +29,16 @@ record Spot(double x, double y, double across, double down, double turn, boolean
   private void draw(Frame into, int plane, int part, int colour, double opacity) {
     int w = into.width() / part;
     int h = into.height() / part;
-    double reach = Math.hypot(across, down) / part + 1;
     double cos = Math.cos(turn);
     double sin = Math.sin(turn);
+    double reachAcross = (Math.abs(across * cos) + Math.abs(down * sin)) / part + 1;
+    double reachDown = (Math.abs(across * sin) + Math.abs(down * cos)) / part + 1;
     int offset = into.offset(plane);
     byte[] data = into.data();
-    int first = Math.max(0, (int) Math.floor(x / part - reach));
-    int last = Math.min(w - 1, (int) Math.ceil(x / part + reach));
-    int low = Math.min(h - 1, (int) Math.ceil(y / part + reach));
-    for (int row = Math.max(0, (int) Math.floor(y / part - reach)); row <= low; row++) {
+    int first = Math.max(0, (int) Math.floor(x / part - reachAcross));
+    int last = Math.min(w - 1, (int) Math.ceil(x / part + reachAcross));
+    int low = Math.min(h - 1, (int) Math.ceil(y / part + reachDown));
+    for (int row = Math.max(0, (int) Math.floor(y / part - reachDown)); row <= low; row++) {
       for (int column = first; column <= last; column++) {
         double dx = column + 0.5 - x / part;
         double dy = row + 0.5 - y / part;

@@ -53,7 +53,7 @@ final class Toning implements TreatmentPainter {
       double at = Math.max(0, Math.min(1, (v - BLACK) / (double) (WHITE - BLACK)));
       double step = Math.min(steps - 1, Math.floor(at * steps)) / (steps - 1);
       light[v] = (byte) Math.round(BLACK + step * (WHITE - BLACK));
-      double width = 224.0 / steps;
+      double width = 224.0 / (2 * steps);
       colour[v] =
           (byte)
               Math.max(

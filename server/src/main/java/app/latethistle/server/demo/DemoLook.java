@@ -2,21 +2,28 @@ package app.latethistle.server.demo;
 
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Hits;
 import app.latethistle.core.film.Joins;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.look.Dial;
+import app.latethistle.core.look.Drive;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.look.Treatment;
+import app.latethistle.core.look.TreatmentKind;
+import app.latethistle.core.look.Treatments;
 import app.latethistle.core.plan.FramingProposal;
 import app.latethistle.core.story.CameraMove;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.server.film.FilmState;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -38,11 +45,53 @@ final class DemoLook {
   /** Lengths that are tried, in quarters of a beat, the longest first. */
   private static final List<Integer> SPANS = List.of(4, 2, 1);
 
+  private static final Treatment GLOW =
+      Treatment.of(
+          TreatmentKind.GLOW,
+          Dial.driven(15, Drive.on(Drive.Source.BEATS, 90, 450)),
+          Dial.at(35),
+          Dial.at(45));
+  private static final Treatment JOLT =
+      Treatment.of(
+          TreatmentKind.SHAKE,
+          Dial.driven(0, Drive.on(Drive.Source.DOWNBEATS, 14, 700)),
+          Dial.at(60));
+
   private DemoLook() {}
 
-  /** A film that dissolves where its music turns and whose longest shots move. */
+  /**
+   * A film that dissolves where its music turns, whose longest shots move, and of which two shots
+   * follow the beats.
+   */
   static Film of(FilmState state) {
-    return moved(state.resolved().with(joined(state)));
+    Resolved joined = state.resolved().with(joined(state));
+    return treated(joined.with(moved(joined)), state);
+  }
+
+  /** The shot with most beats glows on them; that of the last turn is jolted on its bars. */
+  private static Film treated(Resolved film, FilmState state) {
+    Hits hits = new Hits(film);
+    List<Placement> shots =
+        film.film().placements().stream().filter(Placement::hasPicture).toList();
+    List<Long> turns = turns(state);
+    if (hits.of(Drive.Source.BEATS).isEmpty() || shots.size() < 2 || turns.isEmpty()) {
+      return film.film();
+    }
+    Placement lit =
+        Collections.max(shots, Comparator.comparingInt(p -> beatsIn(hits, film.rangeOf(p.id()))));
+    long last = turns.get(turns.size() - 1);
+    Placement jolted =
+        Collections.min(
+            shots.stream().filter(p -> !p.equals(lit)).toList(),
+            Comparator.comparingLong(p -> Math.abs(film.rangeOf(p.id()).start() - last)));
+    return SetAspect.of(
+            Aspect.TREATMENTS,
+            Map.of(lit.id(), Treatments.of(GLOW), jolted.id(), Treatments.of(JOLT)))
+        .apply(film.film());
+  }
+
+  private static int beatsIn(Hits hits, FrameRange range) {
+    return hits.of(Drive.Source.BEATS).subSet(range.start(), range.end()).size();
   }
 
   /** Nearest to each turn the longest dissolve for which its two shots have material. */

@@ -1,17 +1,23 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Clocks;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Joins;
 import app.latethistle.core.film.Narration;
+import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.Treatment;
 import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
 import app.latethistle.core.mix.FilmSounds;
@@ -104,6 +110,26 @@ public record FilmState(
   /** The film as it would be with a joint's transition, for a look at it. */
   public FilmState with(int joint, Transition how) {
     return of(Joins.set(resolved(), List.of(joint), how).apply(film()));
+  }
+
+  /**
+   * The film as it would be with one more treatment of an item, held as it is on a hit, for a look
+   * at it.
+   *
+   * @param item a shot's id or that of what lies over the cut; "" for the whole film
+   */
+  public FilmState with(String item, Treatment more) {
+    if (item.isEmpty()) {
+      Finish finish = film().finish();
+      return of(film().withFinish(finish.withTreatments(finish.treatments().and(more.onHit()))));
+    }
+    Placement shot =
+        ItemKind.PLACEMENT
+            .find(film(), item)
+            .orElseThrow(() -> new Refused("That shot is not in the film any more."));
+    return of(
+        SetAspect.of(Aspect.TREATMENTS, item, shot.how().treatments().and(more.onHit()))
+            .apply(film()));
   }
 
   /** The same production with other edits. */

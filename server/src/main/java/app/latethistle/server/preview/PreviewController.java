@@ -1,5 +1,7 @@
 package app.latethistle.server.preview;
 
+import app.latethistle.core.look.Treatment;
+import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Segment;
@@ -21,6 +23,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /**
@@ -70,6 +73,26 @@ class PreviewController {
         .contentType(MediaType.IMAGE_JPEG)
         .cacheControl(CacheControl.maxAge(1, TimeUnit.HOURS))
         .body(previews.transition(state.with(joint, how.transition()), joint));
+  }
+
+  /**
+   * A frame of the film as it would be with one more treatment, small.
+   *
+   * @param item a shot's id or that of what lies over the cut; "" for the whole film
+   */
+  @GetMapping("/frames/{frame}/treatment.jpg")
+  ResponseEntity<byte[]> treatment(
+      @PathVariable long productionId,
+      @PathVariable String revision,
+      @PathVariable long frame,
+      @RequestParam(defaultValue = "") String item,
+      @RequestParam TreatmentKind kind)
+      throws IOException {
+    FilmState state = current(productionId, revision);
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_JPEG)
+        .cacheControl(CacheControl.maxAge(1, TimeUnit.HOURS))
+        .body(previews.tile(state.with(item, Treatment.usual(kind)), frame));
   }
 
   @GetMapping("/film.m3u8")

@@ -69,8 +69,12 @@ class PreviewService {
 
   /** The film's program at preview size: 640 on its longer side. */
   Program program(FilmState state) {
+    return program(state, LONG_SIDE);
+  }
+
+  private static Program program(FilmState state, int longSide) {
     PictureShape film = state.production().shape();
-    double scale = (double) LONG_SIDE / Math.max(film.width(), film.height());
+    double scale = (double) longSide / Math.max(film.width(), film.height());
     return state.program(even(film.width() * scale), even(film.height() * scale));
   }
 
@@ -80,14 +84,22 @@ class PreviewService {
 
   /** One frame as a JPEG; frames past the end are the last. */
   byte[] still(FilmState state, long frame) throws IOException {
-    Program program = program(state);
+    return still(program(state), frame, 0.88f);
+  }
+
+  /** The same, small. */
+  byte[] tile(FilmState state, long frame) throws IOException {
+    return still(program(state, TILE), frame, 0.8f);
+  }
+
+  private byte[] still(Program program, long frame, float quality) throws IOException {
     if (program.length() == 0) {
       throw new Refused("The film is empty; make the first cut.");
     }
     long at = Math.max(0, Math.min(program.length() - 1, frame));
     byte[][] jpeg = new byte[1][];
     new Compositor(program, pictures.at(program.rate()))
-        .draw(new FrameRange(at, at + 1), picture -> jpeg[0] = Jpeg.encode(picture, 0.88f));
+        .draw(new FrameRange(at, at + 1), picture -> jpeg[0] = Jpeg.encode(picture, quality));
     return jpeg[0];
   }
 
@@ -96,13 +108,11 @@ class PreviewService {
    * two beside it.
    */
   byte[] transition(FilmState state, int joint) throws IOException {
-    PictureShape film = state.production().shape();
-    double scale = (double) TILE / Math.max(film.width(), film.height());
-    int width = even(film.width() * scale);
-    int height = even(film.height() * scale);
     FrameRange seen = state.cutting().overlaps().get(joint).frames();
     int count = seen.isEmpty() ? 2 : (int) Math.min(STRIP, seen.length());
-    Program program = state.program(width, height);
+    Program program = program(state, TILE);
+    int width = program.width();
+    int height = program.height();
     Compositor compositor = new Compositor(program, pictures.at(program.rate()));
     Frame strip = new Frame(width * count, height);
     for (int i = 0; i < count; i++) {
