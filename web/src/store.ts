@@ -28,13 +28,15 @@ interface Room {
   /** The selected shot over the cut, by its name, or null. */
   laid: string | null;
   /** What of the selected shot its card shows. */
-  card: "shot" | "picture" | "treatments" | "transition";
+  card: "shot" | "picture" | "treatments" | "shapes" | "transition";
   /** Whether the monitor shows the whole take while its framing is set. */
   wholeTake: boolean;
   /** A camera's move while it is dragged on the picture, or null. */
   draftPath: CameraPath | null;
   /** The transition that was laid last. */
   laidLast: Passing | null;
+  /** The shape in which the film is watched, such as "9:16"; null is its own. */
+  shape: string | null;
   /** The treatments that were copied, or null. */
   treated: readonly Treatment[] | null;
   /** Which of the selected shot's cuts the cut keys move. */
@@ -72,6 +74,7 @@ export const useRoom = create<Room>((set) => ({
   wholeTake: true,
   draftPath: null,
   laidLast: null,
+  shape: null,
   treated: null,
   end: "in",
   manner: "trim",

@@ -7,6 +7,7 @@ import { RoomBoundary } from "../parts/Trouble";
 import { MasterRoom } from "../rooms/master/MasterRoom";
 import { Shelf } from "../rooms/shelf/Shelf";
 import { Route, Routes, Outlet } from "react-router";
+import { useRoom } from "../store";
 import { film } from "./film";
 import { Server, page, production } from "./server";
 
@@ -141,10 +142,33 @@ describe("the list of masters", () => {
       expect(server.sent("POST /api/productions/3/masters")).toEqual({
         name: "For the lake",
         size: "PRODUCTION",
+        shape: null,
         rate: "24",
         quality: "STANDARD",
+        from: null,
+        to: null,
       }),
     );
+  });
+
+  it("orders a chosen stretch in another shape", async () => {
+    useRoom.setState({ range: { from: 24, to: 72 } });
+    server
+      .on("GET /api/productions/3/film", film(12))
+      .on("GET /api/productions/3/masters", [])
+      .on("POST /api/productions/3/masters", {}, 201);
+    room();
+    fireEvent.click(await screen.findByText("9:16"));
+    fireEvent.click(screen.getByText("the chosen 2.0 s"));
+    fireEvent.submit(screen.getByLabelText("Name"));
+    await waitFor(() =>
+      expect(server.sent("POST /api/productions/3/masters")).toMatchObject({
+        shape: "9:16",
+        from: 24,
+        to: 72,
+      }),
+    );
+    useRoom.setState({ range: null });
   });
 });
 

@@ -34,6 +34,10 @@ export type PassingPlace = Schemas["PassingView"];
 /** A transition as it is set. */
 export type Passing = Schemas["Passing"];
 export type PassingKind = Schemas["KindView"];
+/** What has to be seen of a shot in every shape. */
+export type Focus = NonNullable<Placed["focus"]>;
+/** A shape the film can leave in. */
+export type OtherShape = Schemas["OtherShape"];
 /** A treatment of a picture as it is set. */
 export type Treatment = Schemas["TreatmentView"];
 export type TreatmentKind = Schemas["TreatmentKindView"];
@@ -164,7 +168,11 @@ export async function answerTo<A extends Fetched>(
 /** The address of everything of one production. */
 export const under = (production: number) => `/api/productions/${production}`;
 
-export const stillUrl = (production: number, revision: number, frame: number) =>
+/** A revision, or a version, of the film in a shape such as "9:16"; null is its own. */
+export const inShape = (revision: number | string, shape: string | null) =>
+  shape === null ? `${revision}` : `${revision}@${shape.replace(":", "x")}`;
+
+export const stillUrl = (production: number, revision: number | string, frame: number) =>
   `${under(production)}/preview/${revision}/frames/${Math.round(frame)}.jpg`;
 
 /** A joint's transition as a strip of small pictures. */

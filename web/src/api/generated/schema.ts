@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/find-focus": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["findFocus"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/first-cut": {
         parameters: {
             query?: never;
@@ -500,6 +516,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/set-focus": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setFocus"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/set-framing": {
         parameters: {
             query?: never;
@@ -558,6 +590,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["setRun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/set-shape-framing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setShapeFraming"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2371,12 +2419,18 @@ export interface components {
             problems: components["schemas"]["ProblemView"][];
             /** Format: int64 */
             revision: number;
+            shapes: components["schemas"]["OtherShape"][];
             shots: components["schemas"]["PlacedView"][];
             /** Format: double */
             songStart: number;
             sounds: components["schemas"]["SoundView"][];
             treatments: components["schemas"]["TreatmentView"][];
             voice: components["schemas"]["SpokenView"][];
+        };
+        FindFocus: {
+            places: number[];
+            /** Format: int64 */
+            revision: number;
         };
         FirstCutRequest: {
             everything: boolean;
@@ -2385,6 +2439,21 @@ export interface components {
             pool: boolean | null;
             /** Format: int64 */
             revision: number;
+        };
+        FocusPoint: {
+            /** Format: int32 */
+            at: number;
+            /** Format: int32 */
+            x: number;
+            /** Format: int32 */
+            y: number;
+        };
+        FocusView: {
+            /** Format: int32 */
+            across: number;
+            /** Format: int32 */
+            down: number;
+            points: components["schemas"]["FocusPoint"][];
         };
         Follows: {
             /** Format: int32 */
@@ -2682,12 +2751,17 @@ export interface components {
             name: string;
         };
         NewMaster: {
+            /** Format: int64 */
+            from: number | null;
             name: string;
             /** @enum {string} */
             quality: "HIGH" | "STANDARD" | "SMALL";
             rate: string;
+            shape: string | null;
             /** @enum {string} */
             size: "PRODUCTION" | "HD_1080" | "HD_720";
+            /** Format: int64 */
+            to: number | null;
         };
         NewProduction: {
             /** Format: int32 */
@@ -2708,6 +2782,13 @@ export interface components {
             seed: number;
             service: string;
             shots: number[];
+        };
+        OtherShape: {
+            /** Format: int32 */
+            height: number;
+            name: string;
+            /** Format: int32 */
+            width: number;
         };
         OutsideView: {
             label: string;
@@ -2758,7 +2839,7 @@ export interface components {
             most: number;
             name: string;
             /** @enum {string} */
-            unit: "PERCENT" | "HEIGHT" | "DEGREES" | "TENTHS_A_SECOND" | "COUNT";
+            unit: "PERCENT" | "HEIGHT" | "DEGREES" | "TENTHS_A_SECOND" | "COUNT" | "HUNDREDTHS";
             /** Format: int32 */
             usual: number;
         };
@@ -2871,6 +2952,7 @@ export interface components {
             amounts: number[] | null;
             /** Format: int64 */
             end: number;
+            focus: components["schemas"]["FocusView"] | null;
             /** @enum {string} */
             framing: "FIT" | "FILL" | "SOFT";
             /** Format: int32 */
@@ -2887,6 +2969,7 @@ export interface components {
             /** Format: int32 */
             place: number;
             run: components["schemas"]["Speed"];
+            shapes: components["schemas"]["ShapeFramingView"][];
             /** Format: int64 */
             shotId: number;
             sound: components["schemas"]["ClipSound"];
@@ -3187,6 +3270,12 @@ export interface components {
             revision: number;
             sound: components["schemas"]["ClipSound"];
         };
+        SetFocus: {
+            focus: components["schemas"]["FocusView"] | null;
+            places: number[];
+            /** Format: int64 */
+            revision: number;
+        };
         SetFraming: {
             /** @enum {string} */
             framing: "FIT" | "FILL" | "SOFT";
@@ -3220,6 +3309,14 @@ export interface components {
             run: components["schemas"]["Speed"];
             stretch: boolean;
         };
+        SetShapeFraming: {
+            /** @enum {string|null} */
+            fit: "FIT" | "FILL" | "SOFT" | null;
+            places: number[];
+            /** Format: int64 */
+            revision: number;
+            shape: string;
+        };
         SetSong: {
             /** Format: int64 */
             fade: number;
@@ -3249,6 +3346,11 @@ export interface components {
             /** Format: int64 */
             revision: number;
             treatments: components["schemas"]["TreatmentView"][];
+        };
+        ShapeFramingView: {
+            /** @enum {string} */
+            fit: "FIT" | "FILL" | "SOFT";
+            shape: string;
         };
         Sheets: {
             exclusions: string[];
@@ -3579,14 +3681,14 @@ export interface components {
         };
         TreatmentKindView: {
             /** @enum {string} */
-            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "INSET";
+            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET";
             parameters: components["schemas"]["Parameter"][];
             usual: components["schemas"]["TreatmentView"];
         };
         TreatmentView: {
             bypassed: boolean;
             /** @enum {string} */
-            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "INSET";
+            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET";
             values: components["schemas"]["Value"][];
         };
         TwoSongsView: {
@@ -4070,6 +4172,32 @@ export interface operations {
             };
         };
     };
+    findFocus: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FindFocus"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     firstCut: {
         parameters: {
             query?: never;
@@ -4537,6 +4665,32 @@ export interface operations {
             };
         };
     };
+    setFocus: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetFocus"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     setFraming: {
         parameters: {
             query?: never;
@@ -4627,6 +4781,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SetRun"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    setShapeFraming: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetShapeFraming"];
             };
         };
         responses: {
@@ -5230,7 +5410,7 @@ export interface operations {
         parameters: {
             query: {
                 item?: string;
-                kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "INSET";
+                kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET";
             };
             header?: never;
             path: {

@@ -1,5 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState, type ReactNode } from "react";
 import { api, type Film, type Production, type Treatment } from "../../api/client";
 import { useChange, useSongs } from "../../api/queries";
@@ -109,6 +111,7 @@ export function FilmCard({
           onChange={(to) => actions.setSong(film.songStart, Math.round(to))}
         />
       </Box>
+      <InShapes production={production} film={film} actions={actions} />
       <OnWholeFilm production={production} film={film} actions={actions} />
       <Heading>
         {film.problems.length === 0 ? "Nothing to look at" : `${film.problems.length} to look at`}
@@ -193,6 +196,88 @@ function Line({ children }: { children: ReactNode }) {
     </Box>
   );
 }
+
+/** Cinema shapes that bars can leave of the picture, in hundredths: common practice, no source. */
+const BARS = [185, 200, 239];
+
+/** In which shape the film is watched, and which it has inside its own. */
+function InShapes({
+  production,
+  film,
+  actions,
+}: {
+  production: Production;
+  film: Film;
+  actions: ScoreActions;
+}) {
+  const shape = useRoom((s) => s.shape);
+  const set = useRoom((s) => s.set);
+  const own = film.shapes[0]?.name;
+  const without = film.shots.filter((s) => s.takeId !== 0 && !s.focus).map((s) => s.place);
+  const bars = film.treatments.find((t) => t.kind === "BARS")?.values[0]?.value ?? 0;
+  return (
+    <Box sx={{ borderTop: `1px solid ${ink.rule}`, py: 1, display: "grid", gap: 1 }}>
+      <Box sx={{ display: "flex", alignItems: "center" }}>
+        <Box sx={{ width: 84, color: ink.ink2 }}>Watched in</Box>
+        <ToggleButtonGroup
+          exclusive
+          value={shape ?? own}
+          aria-label="The shape the film is watched in"
+          onChange={(_, to: string | null) => to && set({ shape: to === own ? null : to })}
+        >
+          {film.shapes.map((s) => (
+            <ToggleButton key={s.name} value={s.name} title={`${s.width}×${s.height} (Z)`}>
+              {s.name}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      </Box>
+      {without.length > 0 && (
+        <Box sx={{ display: "flex", alignItems: "center", pl: "84px", gap: 2 }}>
+          <Box sx={{ flex: 1, color: ink.ink2 }}>
+            {plural(without.length, "shot")} without a focus
+          </Box>
+          <Button
+            title="By what stands out in them and what moves"
+            onClick={() => actions.findFocus(without)}
+          >
+            Find it
+          </Button>
+        </Box>
+      )}
+      {production.width > production.height && (
+        <Box sx={{ display: "flex", alignItems: "center" }}>
+          <Box sx={{ width: 84, color: ink.ink2 }}>Bars</Box>
+          <ToggleButtonGroup
+            exclusive
+            value={bars}
+            aria-label="Cinema bars"
+            onChange={(_, to: number | null) => {
+              if (to === null) return;
+              actions.setTreatments([""], (now) => [
+                ...now.filter((t) => t.kind !== "BARS"),
+                ...(to === 0 ? [] : [barsOf(to)]),
+              ]);
+            }}
+          >
+            <ToggleButton value={0}>none</ToggleButton>
+            {BARS.map((b) => (
+              <ToggleButton key={b} value={b}>
+                {(b / 100).toFixed(2)}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const barsOf = (value: number): Treatment => ({
+  kind: "BARS",
+  values: [{ value, follows: null }],
+  bypassed: false,
+});
 
 /** What is done to the picture of the whole film. */
 function OnWholeFilm({

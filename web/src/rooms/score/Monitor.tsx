@@ -1,12 +1,13 @@
 import Box from "@mui/material/Box";
 import Hls from "hls.js";
 import { useCallback, useEffect, useRef, useState, type ReactNode } from "react";
-import { filmUrl, stillUrl, type Film, type Production } from "../../api/client";
+import { filmUrl, inShape, stillUrl, type Film, type Production } from "../../api/client";
 import { Still } from "../../parts/Still";
 import { useNotice } from "../../parts/notice";
 import { useSize } from "../../parts/useSize";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
+import { watched } from "./shapes";
 import { usePrepared } from "./usePrepared";
 
 /** The picture at the playhead: a still while it rests, the film while it plays. */
@@ -29,7 +30,9 @@ export function Monitor({
   }, []);
   const at = Math.min(frame, Math.max(0, film.length - 1));
   usePrepared(production, film);
-  const aspect = production.width / production.height;
+  const shape = useRoom((s) => s.shape);
+  const { width, height } = watched(film, production, shape);
+  const aspect = width / height;
   const [ref, column] = useSize({ width: 376, height: 0 });
   return (
     <Box
@@ -49,14 +52,16 @@ export function Monitor({
           position: "relative",
           height: "100%",
           maxWidth: "100%",
-          aspectRatio: `${production.width} / ${production.height}`,
+          aspectRatio: `${width} / ${height}`,
           bgcolor: "#000",
           overflow: "hidden",
         }}
         data-testid="monitor"
       >
         <Still
-          src={playing && running ? null : stillUrl(production.id, film.revision, at)}
+          src={
+            playing && running ? null : stillUrl(production.id, inShape(film.revision, shape), at)
+          }
           alt={`The film at frame ${at}`}
           onShown={uncover}
         />
@@ -96,7 +101,8 @@ function Player({ production, film, shown, onRunning }: PlayerProps) {
   const set = useRoom((s) => s.set);
   const tell = useNotice((s) => s.tell);
   const fps = production.framesPerSecond;
-  const source = filmUrl(production.id, film.revision);
+  const shape = useRoom((s) => s.shape);
+  const source = filmUrl(production.id, inShape(film.revision, shape));
   const length = film.length;
   const hls = useRef<{ source: string; player: Hls } | null>(null);
 

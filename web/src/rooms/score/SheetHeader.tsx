@@ -23,6 +23,7 @@ interface Props {
 export function SheetHeader({ film, production, actions, barsPerLine }: Props) {
   const set = useRoom((s) => s.set);
   const manner = useRoom((s) => s.manner);
+  const shape = useRoom((s) => s.shape);
   const { clock } = film;
   const beats = clock.frames.map((frame) => frame / production.framesPerSecond);
   return (
@@ -70,6 +71,14 @@ export function SheetHeader({ film, production, actions, barsPerLine }: Props) {
       <CutAgain film={film} production={production} actions={actions} />
       <Named film={film} production={production} />
       <Box sx={{ flex: 1 }} />
+      {shape !== null && (
+        <Button
+          title="The film is watched in this shape; press for its own (Z for the next)"
+          onClick={() => set({ shape: null })}
+        >
+          in {shape}
+        </Button>
+      )}
       <ToggleButtonGroup
         exclusive
         aria-label="Bars a line"

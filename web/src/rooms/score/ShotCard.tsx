@@ -20,6 +20,7 @@ import { ClipSoundRow } from "./ClipSoundRow";
 import { MaterialStrip } from "./MaterialStrip";
 import { OfferedRemedies, Remedies } from "./Remedies";
 import { RunRow } from "./RunRow";
+import { ShapesPanel } from "./ShapesPanel";
 import { ShotMenu, type Act } from "./ShotMenu";
 import { TreatmentPanel } from "./TreatmentPanel";
 import { middleOf } from "./treatments";
@@ -62,7 +63,7 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
         exclusive
         value={card}
         aria-label="What of the shot"
-        sx={{ display: "flex", mb: 2, "& button": { flex: 1 } }}
+        sx={{ display: "flex", mb: 2, "& button": { flex: "1 1 auto", px: 1 } }}
         onChange={(_, to: typeof card | null) => to && set({ card: to })}
       >
         <ToggleButton value="shot">shot</ToggleButton>
@@ -71,6 +72,9 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
         </ToggleButton>
         <ToggleButton value="treatments" title="What is done to its picture (A)">
           treated
+        </ToggleButton>
+        <ToggleButton value="shapes" title="Its focus, and how it looks in other shapes (Q)">
+          shapes
         </ToggleButton>
         <ToggleButton value="transition" title="How it and its neighbour become one another (I)">
           transition
@@ -88,6 +92,9 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
           frame={middleOf(shot)}
           actions={actions}
         />
+      )}
+      {card === "shapes" && (
+        <ShapesPanel production={production} film={film} shot={shot} actions={actions} />
       )}
       {card === "picture" && <FramingPanel production={production} shot={shot} actions={actions} />}
       {card === "shot" && (

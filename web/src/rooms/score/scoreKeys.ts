@@ -1,3 +1,4 @@
+import { nextShape } from "./shapes";
 import type { Film } from "../../api/client";
 import { type Act, type Key, type KeyGroup } from "../../parts/keys";
 import { useRoom } from "../../store";
@@ -303,6 +304,18 @@ function onTheShot({ film, actions }: Surface): Key[] {
         A: onShot(() => room().set({ card: room().card === "treatments" ? "shot" : "treatments" })),
         "Shift+A": onShot(() => actions.bypassTreatments()),
       },
+    },
+    {
+      shown: "Q",
+      says: "its focus, and how it looks in other shapes",
+      acts: {
+        Q: onShot(() => room().set({ card: room().card === "shapes" ? "shot" : "shapes" })),
+      },
+    },
+    {
+      shown: "Z",
+      says: "watch the film in its next shape",
+      acts: { Z: () => room().set({ shape: nextShape(film, room().shape) }) },
     },
     {
       shown: "Shift+O",

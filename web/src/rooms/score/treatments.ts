@@ -29,6 +29,7 @@ export const TREATMENT: Record<TreatmentName, string> = {
   EDGE_GLOW: "lit edges",
   DUOTONE: "two colours",
   SKETCH: "pencil",
+  BARS: "bars",
   INSET: "inset",
 };
 
@@ -65,6 +66,8 @@ export function shownAs({ unit }: Pick<Parameter, "unit">): Shown {
       return { unit: "°", scale: 1, digits: 0 };
     case "TENTHS_A_SECOND":
       return { unit: "/s", scale: 10, digits: 1, hint: "Times a second" };
+    case "HUNDREDTHS":
+      return { unit: ": 1", scale: 100, digits: 2 };
     case "COUNT":
       return { unit: "", scale: 1, digits: 0 };
   }

@@ -1,5 +1,5 @@
 import { useEffect } from "react";
-import { filmUrl, type Film, type Production } from "../../api/client";
+import { filmUrl, inShape, type Film, type Production } from "../../api/client";
 import { useRoom } from "../../store";
 import { segmentsOf } from "./playlist";
 
@@ -16,7 +16,8 @@ const STEP = 2;
 export function usePrepared(production: Production, film: Film) {
   const fps = production.framesPerSecond;
   const at = useRoom((s) => (s.playing ? null : Math.floor(s.frame / fps / STEP) * STEP));
-  const source = filmUrl(production.id, film.revision);
+  const shape = useRoom((s) => s.shape);
+  const source = filmUrl(production.id, inShape(film.revision, shape));
   useEffect(() => {
     if (at === null) return;
     const gone = new AbortController();

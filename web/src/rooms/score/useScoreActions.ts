@@ -4,6 +4,7 @@ import {
   type CameraPath,
   type ClipSound,
   type Film,
+  type Focus,
   type Framing,
   type Material,
   type Moment,
@@ -223,6 +224,14 @@ export function useScoreActions(id: Production["id"], material: Material | undef
           items: [...items],
           treatments: [...change(treatmentsOf(film, items[0] ?? ""))],
         })),
+      /** Says what has to be seen of the selected shots in every shape; null is their middle. */
+      setFocus: (focus: Focus | null) => void run("set-focus", { places: places(), focus }),
+      /** Looks for what matters in shots, else in the selected ones. */
+      findFocus: (all?: readonly number[]) =>
+        void run("find-focus", { places: [...(all ?? places())] }),
+      /** Frames the selected shots in a shape by themselves; null is about the focus again. */
+      setShapeFraming: (shape: string, fit: Framing | null) =>
+        void run("set-shape-framing", { places: places(), shape, fit }),
       /** Leaves all treatments of the selected shots out, or does them again. */
       bypassTreatments: () =>
         void run("set-treatments", (film) => {

@@ -14,6 +14,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -45,6 +46,7 @@ class EditingJourneyTest {
       joinedByTransitions(page);
       theCameraMovesByMouseAndKeys(page);
       treated(page);
+      inOtherShapes(page, steps);
       plannedAgain(page, steps);
       followsAnotherReading(page, steps);
       inTwoWindows(page, browsers);
@@ -232,6 +234,46 @@ class EditingJourneyTest {
     pressed(panel, "Take flash out").click();
     assertThat(page.locator("path[data-amount]")).hasCount(0);
     press(page, "a", "Escape");
+  }
+
+  /** A focus is set by the mouse and by keys, and the film is watched in three shapes. */
+  private static void inOtherShapes(Page page, Steps steps) {
+    press(page, "Home", "s", "q");
+    Locator panel = panel(page, "Shapes");
+    assertThat(panel).containsText("No focus yet");
+    Locator focus = panel.getByRole(AriaRole.SLIDER);
+    BoundingBox box = focus.boundingBox();
+    page.mouse().click(box.x + box.width * 0.25, box.y + box.height * 0.5);
+    assertThat(focus).hasAttribute("aria-valuetext", "25 % from the left, 50 % from the top");
+    focus.focus();
+    press(page, "ArrowRight");
+    assertThat(focus).hasAttribute("aria-valuetext", "27 % from the left, 50 % from the top");
+    assertThat(pressed(panel, "9:16, about its focus")).isVisible();
+    for (String shape : List.of("9:16", "1:1", "4:5")) {
+      page.evaluate("document.activeElement.blur()");
+      press(page, "z");
+      assertThat(steps.button("in " + shape)).isVisible();
+      BoundingBox monitor = page.getByTestId("monitor").boundingBox();
+      String[] sides = shape.split(":");
+      double aspect = Double.parseDouble(sides[0]) / Double.parseDouble(sides[1]);
+      assertThat(monitor.width / monitor.height).isCloseTo(aspect, Offset.offset(0.02));
+      press(page, "Space");
+      page.waitForCondition(
+          () ->
+              (Boolean)
+                  page.evaluate(
+                      "() => { const v = document.querySelector('video');"
+                          + " return v.videoWidth > 0 && v.currentTime > 0.1 && Math.abs("
+                          + "v.videoWidth / v.videoHeight - "
+                          + aspect
+                          + ") < 0.03; }"));
+      press(page, "Space");
+    }
+    steps.button("in 4:5").click();
+    pressed(panel, "Middle").click();
+    assertThat(panel).containsText("No focus yet");
+    press(page, "q", "Escape");
+    press(page, "Home");
   }
 
   private static void byKeysAlone(Page page, Steps steps) {

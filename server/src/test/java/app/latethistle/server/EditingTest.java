@@ -2,10 +2,15 @@ package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -225,6 +230,57 @@ class EditingTest {
             cut.tryEdit("set-treatments", Map.of("items", List.of(), "treatments", List.of()))
                 .text())
         .contains("Choose a shot first");
+  }
+
+  /** A focus is found and set, the film is seen in other shapes, and all is undone. */
+  @Test
+  void theFilmIsSeenInOtherShapesAboutItsFocus() {
+    JsonNode shapes = cut.film.get("shapes");
+    assertThat(shapes.valueStream().map(s -> s.get("name").asString()))
+        .containsExactly("16:9", "9:16", "1:1", "4:5", "21:9");
+    assertThat(shapes.get(3).get("width").asInt()).isEqualTo(360);
+    assertThat(shapes.get(3).get("height").asInt()).isEqualTo(450);
+    byte[] middle = still("@9x16", at(1) + 2);
+    Map<String, Object> left =
+        Map.of("points", List.of(Map.of("at", 0, "x", 100, "y", 500)), "across", 0, "down", 0);
+    cut.edit("set-focus", Map.of("places", List.of(1), "focus", left));
+    byte[] about = still("@9x16", at(1) + 2);
+    assertThat(about).isNotEqualTo(middle);
+    assertThat(size(about)).isEqualTo("360x640");
+    assertThat(size(still("@21:9", at(1) + 2))).isEqualTo("640x274");
+    // Its own shape is as it was.
+    assertThat(still("@16x9", at(1) + 2)).isEqualTo(still(at(1) + 2));
+    cut.edit("set-shape-framing", Map.of("places", List.of(1), "shape", "9:16", "fit", "SOFT"));
+    assertThat(still("@9x16", at(1) + 2)).isNotEqualTo(about);
+    cut.edit("find-focus", Map.of("places", List.of(0, 1, 2)));
+    assertThat(cut.shot(2).get("focus").get("points").size()).isPositive();
+    String list =
+        cut.api
+            .get(cut.path + "/preview/" + cut.film.get("revision").asLong() + "@9x16/picture.m3u8")
+            .text();
+    String part = list.lines().filter(l -> l.endsWith(".ts")).findFirst().orElseThrow();
+    assertThat(
+            cut.api
+                .get(cut.path + "/preview/" + cut.film.get("revision").asLong() + "@9x16/" + part)
+                .status())
+        .isEqualTo(200);
+    assertThat(cut.api.get(cut.path + "/preview/1@wide/frames/0.jpg").text())
+        .contains("two whole numbers");
+    undoes(3);
+  }
+
+  private byte[] still(String shape, long frame) {
+    String revision = cut.film.get("revision").asLong() + shape;
+    return cut.api.get(cut.path + "/preview/" + revision + "/frames/" + frame + ".jpg").bytes();
+  }
+
+  private static String size(byte[] jpeg) {
+    try {
+      BufferedImage image = ImageIO.read(new ByteArrayInputStream(jpeg));
+      return image.getWidth() + "x" + image.getHeight();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   /** What is offered where a shot has too little for its transition does what it says. */

@@ -3,6 +3,7 @@ package app.latethistle.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -55,6 +56,26 @@ class MasterTest {
     assertThat(master.get("state").asString()).as("%s", master).isEqualTo("DONE");
     double seconds = cut.film.get("length").asLong() / 24.0;
     assertThat(Math.abs(master.get("frames").asLong() * 1001 / 30000.0 - seconds)).isLessThan(0.02);
+  }
+
+  /** A part of the film in another shape, as a teaser has it. */
+  @Test
+  void aPartOfTheFilmComesOutUpright() {
+    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 15);
+    Map<String, Object> teaser = new HashMap<>(order("Teaser", "24"));
+    teaser.put("shape", "9:16");
+    teaser.put("from", 30);
+    teaser.put("to", 100);
+    long id = cut.api.post(cut.path + "/masters", teaser).json().get("id").asLong();
+    JsonNode master = ended(cut, id);
+    assertThat(master.get("state").asString()).as("%s", master).isEqualTo("DONE");
+    assertThat(master.get("frames").asLong()).isEqualTo(70);
+    assertThat(master.get("width").asInt()).isEqualTo(360);
+    assertThat(master.get("height").asInt()).isEqualTo(640);
+    teaser.put("to", 20);
+    assertThat(cut.api.post(cut.path + "/masters", teaser).detail()).contains("30 to 20");
+    teaser.put("shape", "9:99");
+    assertThat(cut.api.post(cut.path + "/masters", teaser).detail()).contains("too narrow");
   }
 
   @Test

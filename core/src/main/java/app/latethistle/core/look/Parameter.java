@@ -20,7 +20,9 @@ public record Parameter(String name, int least, int most, int usual, Unit unit) 
     DEGREES,
     /** Tenths of once a second. */
     TENTHS_A_SECOND,
-    COUNT
+    COUNT,
+    /** Hundredths of one. */
+    HUNDREDTHS
   }
 
   void check(int value) {

@@ -49,6 +49,8 @@ public enum TreatmentKind {
   DUOTONE,
   /** Drawn with a pencil. */
   SKETCH,
+  /** Bars above and below, as a wider film has them. */
+  BARS,
   /** A picture with a border, lying on a soft one of itself. */
   INSET;
 
@@ -83,6 +85,7 @@ public enum TreatmentKind {
       case EDGE_GLOW -> List.of(percent("amount", 0, 100, 60), hue("hue", 285));
       case DUOTONE -> List.of(percent("amount", 0, 100, 100), hue("dark", 265), hue("light", 45));
       case SKETCH -> List.of(percent("amount", 0, 100, 100));
+      case BARS -> List.of(new Parameter("shape", 133, 300, 239, Unit.HUNDREDTHS));
       case INSET ->
           List.of(
               percent("size", 20, 100, 80),

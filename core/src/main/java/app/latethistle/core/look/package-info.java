@@ -15,7 +15,7 @@
  * <pre>{@code
  * Appearance plain = Appearance.of(Framing.FILL);
  * Appearance upright = plain.withFraming(plain.framing().with(Shape.of(9, 16), Framing.SOFT));
- * upright.framing().in(Shape.of(16, 9));          // Framing.FILL
+ * upright.framing().in(Shape.of(9, 16), PictureShape.of(1920, 1080));        // Framing.SOFT
  * FramingPath push = FramingPath.of(View.WHOLE, View.enlarged(1080), Easing.SLOW_BOTH);
  * push.at(1, PictureShape.of(1920, 1080), 16 / 9.0).width();    // 1777.8 pixels of the take
  * Transition.of(TransitionKind.DISSOLVE, Span.quarterBeats(4)); // a beat, its middle on the cut

@@ -24,6 +24,24 @@ public record Mix(List<Part> parts, long length, long fade) {
     parts = List.copyOf(parts);
   }
 
+  /** A part of it, heard as in the whole; it fades only if the whole ends with it. */
+  public Mix part(SampleRange range) {
+    return new Mix(
+        parts.stream()
+            .map(
+                p ->
+                    new Part(
+                        p.bus(),
+                        p.media(),
+                        p.at().shift(-range.start()),
+                        p.course(),
+                        p.gain(),
+                        p.crossing()))
+            .toList(),
+        range.length(),
+        range.end() == length ? Math.min(fade, range.length()) : 0);
+  }
+
   /** Where something is said. */
   List<SampleRange> speech() {
     return parts.stream()

@@ -58,6 +58,7 @@ public interface TreatmentPainter {
       case SHAKE, PULSE -> new Jolting(kind);
       case FLASH, FLICKER, POSTERISE, DUOTONE -> new Toning(kind);
       case PLANES -> new PlanesApart(width, height);
+      case BARS -> new Bars();
       case MIRROR -> new Mirror();
       case MOSAIC -> new Mosaic();
       case OLD_FILM -> new OldFilm();

@@ -87,7 +87,9 @@ public final class Compositor {
   }
 
   private static void lies(Layer layer, IdentityHashMap<Layer.Footage, Lie> lies) {
-    if (layer instanceof Layer.Faded faded) {
+    if (layer instanceof Layer.Excerpt excerpt) {
+      lies(excerpt.layer(), lies);
+    } else if (layer instanceof Layer.Faded faded) {
       lies(faded.layer(), lies);
     } else if (layer instanceof Layer.Treated treated) {
       lies(treated.layer(), lies);
@@ -117,6 +119,9 @@ public final class Compositor {
     }
     if (layer instanceof Layer.Stack stack) {
       return draw(stack, k);
+    }
+    if (layer instanceof Layer.Excerpt excerpt) {
+      return draw(excerpt.layer(), k + excerpt.from());
     }
     if (layer instanceof Layer.Treated treated) {
       Frame frame = draw(treated.layer(), k);

@@ -250,6 +250,28 @@ public sealed interface Layer {
   }
 
   /**
+   * A layer that is seen from one of its frames on, drawn as in the whole of it.
+   *
+   * @param from the frame with which it begins
+   */
+  record Excerpt(Layer layer, long from) implements Layer {
+    @Override
+    public void writeKey(KeyWriter key, FrameRange part) {
+      layer.writeKey(key, part.shift(from));
+    }
+
+    @Override
+    public Layer at(Retiming to, long start) {
+      return new Excerpt(layer.at(to, start - from), to.frame(from));
+    }
+
+    @Override
+    public void footage(FrameRange part, long start, Visitor visitor) {
+      layer.footage(part.shift(from), start - from, visitor);
+    }
+  }
+
+  /**
    * A layer to whose picture things are done.
    *
    * @param range the frames of it in which they are done

@@ -8,6 +8,7 @@ import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A film resolved to what is drawn.
@@ -22,9 +23,19 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
   /** Raised whenever the same program would give other pixels. */
   private static final int ENGINE = 4;
 
-  /** Resolves a film; placements whose take is missing are black. */
+  /** Resolves a film in its own shape; placements whose take is missing are black. */
   public static Program of(Resolved film, int width, int height) {
-    return new ProgramMaker(film, Shape.of(width, height)).of(width, height);
+    return new ProgramMaker(film, Optional.empty()).of(width, height);
+  }
+
+  /** Resolves a film in another shape, whose pictures have these sides. */
+  public static Program of(Resolved film, Shape shape, int width, int height) {
+    return new ProgramMaker(film, Optional.of(shape)).of(width, height);
+  }
+
+  /** A part of it, which is drawn as in the whole. */
+  public Program part(FrameRange range) {
+    return new Program(new Layer.Excerpt(root, range.start()), range.length(), rate, width, height);
   }
 
   /** The same film on the frames of another rate. */
@@ -55,47 +66,63 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
    * through it, its fade.
    */
   public List<FrameRange> plannedBlack() {
+    FrameRange whole = new FrameRange(0, length);
     List<FrameRange> black = new ArrayList<>();
-    if (root instanceof Layer.Faded faded) {
-      black.add(new FrameRange(Math.max(0, length - faded.fade().frames()), length));
-    }
-    if (cut() instanceof Layer.Sequence sequence) {
-      long at = 0;
+    addBlack(root, 0, black);
+    return black.stream().flatMap(range -> range.intersect(whole).stream()).toList();
+  }
+
+  /** Adds what is black of a layer that begins at a frame. */
+  private static void addBlack(Layer layer, long start, List<FrameRange> black) {
+    if (layer instanceof Layer.Excerpt excerpt) {
+      addBlack(excerpt.layer(), start - excerpt.from(), black);
+    } else if (layer instanceof Layer.Faded faded) {
+      long end = start + faded.length();
+      black.add(new FrameRange(end - Math.min(faded.length(), faded.fade().frames()), end));
+      addBlack(faded.layer(), start, black);
+    } else if (layer instanceof Layer.Treated treated) {
+      addBlack(treated.layer(), start, black);
+    } else if (layer instanceof Layer.Stack stack) {
+      addBlack(stack.base(), start, black);
+    } else if (layer instanceof Layer.Sequence sequence) {
+      long at = start;
       for (Layer.Part part : sequence.parts()) {
-        black.add(new FrameRange(at, Math.max(at, part.range().start())));
-        at = part.range().end();
+        FrameRange range = part.range().shift(start);
+        black.add(new FrameRange(at, Math.max(at, range.start())));
+        at = range.end();
         if (part.layer() instanceof Layer.Black) {
-          black.add(part.range());
+          black.add(range);
         }
       }
-      black.add(new FrameRange(at, Math.max(at, length)));
+      black.add(new FrameRange(at, Long.MAX_VALUE / 2));
       sequence.passages().stream()
           .filter(p -> p.kind() == TransitionKind.THROUGH && p.manner().isDark())
-          .forEach(p -> black.add(p.range()));
+          .forEach(p -> black.add(p.range().shift(start)));
     }
-    return black.stream().filter(range -> !range.isEmpty()).toList();
   }
 
-  /** The frames at which shots of the cut begin, in order; the film's start is not among them. */
+  /**
+   * The frames at which shots of the cut begin, in order; the program's start is not among them.
+   */
   List<Long> cuts() {
-    return cut() instanceof Layer.Sequence sequence
-        ? sequence.parts().stream().map(p -> p.range().start()).filter(f -> f > 0).toList()
-        : List.of();
-  }
-
-  /** What lies under the film's fade, its treatments and its overlays. */
-  private Layer cut() {
     Layer layer = root;
-    while (true) {
-      if (layer instanceof Layer.Faded faded) {
+    long start = 0;
+    while (!(layer instanceof Layer.Sequence)) {
+      if (layer instanceof Layer.Excerpt excerpt) {
+        start -= excerpt.from();
+        layer = excerpt.layer();
+      } else if (layer instanceof Layer.Faded faded) {
         layer = faded.layer();
       } else if (layer instanceof Layer.Treated treated) {
         layer = treated.layer();
       } else if (layer instanceof Layer.Stack stack) {
         layer = stack.base();
       } else {
-        return layer;
+        return List.of();
       }
     }
+    long from = start;
+    return ((Layer.Sequence) layer)
+        .parts().stream().map(p -> p.range().start() + from).filter(f -> f > 0).toList();
   }
 }

@@ -14,16 +14,20 @@ import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /** Makes a program of a resolved film, from the cut upwards. */
 final class ProgramMaker {
   private final Resolved film;
-  private final Shape shape;
+  private final Optional<Shape> other;
   private final Hits hits;
 
-  ProgramMaker(Resolved film, Shape shape) {
+  /**
+   * @param other the shape, if it is another than the film's own
+   */
+  ProgramMaker(Resolved film, Optional<Shape> other) {
     this.film = film;
-    this.shape = shape;
+    this.other = other;
     hits = new Hits(film);
   }
 
@@ -113,7 +117,7 @@ final class ProgramMaker {
             p.in(),
             p.run(),
             own.length(),
-            p.framing().in(shape),
+            other.map(o -> p.framing().in(o, take.shape())).orElse(p.framing().own()),
             counted);
     long count = p.run().plain() ? p.in() : p.run().since();
     return treated(

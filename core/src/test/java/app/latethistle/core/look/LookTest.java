@@ -5,13 +5,17 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.take.PictureShape;
 import java.util.List;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class LookTest {
+  private static final PictureShape WIDE = PictureShape.of(1920, 1080);
+
   @Test
   void aShapeIsInLowestTermsAndWiderOnesComeLast() {
     assertThat(Shape.of(1920, 1080)).isEqualTo(new Shape(16, 9)).hasToString("16:9");
@@ -28,16 +32,79 @@ class LookTest {
   void aFramingHoldsInEveryShapeThatHasNoneOfItsOwn() {
     Shape tall = new Shape(9, 16);
     ShapedFraming framing = ShapedFraming.of(Framing.FILL).with(tall, Framing.SOFT);
-    assertThat(framing.in(tall)).isEqualTo(Framing.SOFT);
-    assertThat(framing.in(new Shape(1, 1))).isEqualTo(Framing.FILL);
+    assertThat(framing.in(tall, WIDE)).isEqualTo(Framing.SOFT);
+    assertThat(framing.in(new Shape(1, 1), WIDE)).isEqualTo(Framing.FILL);
     ShapedFraming other = framing.withOwn(Framing.FIT);
-    assertThat(other.in(new Shape(1, 1))).isEqualTo(Framing.FIT);
-    assertThat(other.in(tall)).isEqualTo(Framing.SOFT);
+    assertThat(other.in(new Shape(1, 1), WIDE)).isEqualTo(Framing.FIT);
+    assertThat(other.in(tall, WIDE)).isEqualTo(Framing.SOFT);
     // What it was made of may change afterwards.
     TreeMap<Shape, Framing> map = new TreeMap<>();
-    ShapedFraming made = new ShapedFraming(Framing.FILL, map);
+    ShapedFraming made = new ShapedFraming(Framing.FILL, map, Optional.empty());
     map.put(tall, Framing.FIT);
-    assertThat(made.in(tall)).isEqualTo(Framing.FILL);
+    assertThat(made.in(tall, WIDE)).isEqualTo(Framing.FILL);
+  }
+
+  /** The window on the take in which a shape shows it half-way. */
+  private static Window seen(Shape shape, ShapedFraming framing) {
+    return framing
+        .in(shape, WIDE)
+        .path()
+        .orElseThrow()
+        .at(0.5, WIDE, (double) shape.across() / shape.down());
+  }
+
+  @ParameterizedTest
+  @CsvSource({"9, 16", "1, 1", "4, 5", "21, 9", "16, 9"})
+  void everyShapeIsCroppedAboutTheFocusWithTheLeastLoss(int across, int down) {
+    Shape shape = new Shape(across, down);
+    for (int x = 0; x <= 1000; x += 125) {
+      for (int y = 0; y <= 1000; y += 250) {
+        Window window =
+            seen(shape, ShapedFraming.of(Framing.FILL).withFocus(Optional.of(Focus.at(x, y))));
+        // As large as the take holds, and as near to the focus as that lets it.
+        assertThat(Math.min(1920 - window.width(), 1080 - window.height()))
+            .isCloseTo(0, within(1.0));
+        assertThat(Math.abs(window.x() - 1.92 * x))
+            .isCloseTo(
+                Math.max(
+                    0,
+                    Math.max(window.width() / 2 - 1.92 * x, 1.92 * x - 1920 + window.width() / 2)),
+                within(0.5));
+        assertThat(Math.abs(window.x() - 1.92 * x)).isLessThanOrEqualTo(window.width() / 2 + 0.5);
+        assertThat(Math.abs(window.y() - 1.08 * y)).isLessThanOrEqualTo(window.height() / 2 + 0.5);
+      }
+    }
+  }
+
+  @Test
+  void whatAShapeCannotHoldIsSeenWhole() {
+    Focus wide = new Focus(List.of(new Focus.Point(0, 500, 500)), 500, 100, 0, 1);
+    ShapedFraming framing = ShapedFraming.of(Framing.FILL).withFocus(Optional.of(wide));
+    assertThat(framing.in(new Shape(9, 16), WIDE)).isEqualTo(Framing.SOFT);
+    assertThat(framing.in(new Shape(1, 1), WIDE).fit()).isEqualTo(Fit.FILL);
+    // What is said for a shape stands, and bars stay bars.
+    assertThat(framing.with(new Shape(9, 16), Framing.FIT).in(new Shape(9, 16), WIDE))
+        .isEqualTo(Framing.FIT);
+    assertThat(framing.withOwn(Framing.FIT).in(new Shape(9, 16), WIDE)).isEqualTo(Framing.FIT);
+  }
+
+  @Test
+  void aFocusThatMovesIsFollowedAndASplitShotKeepsItsPart() {
+    Focus moving =
+        new Focus(
+            List.of(new Focus.Point(0, 300, 500), new Focus.Point(1000, 700, 500)), 0, 0, 0, 1);
+    ShapedFraming framing = ShapedFraming.of(Framing.FILL).withFocus(Optional.of(moving));
+    Shape tall = new Shape(9, 16);
+    assertThat(seen(tall, framing).x()).isCloseTo(960, within(1.0));
+    assertThat(seen(tall, framing.part(0, 0.5)).x()).isCloseTo(0.4 * 1920, within(1.0));
+    assertThat(seen(tall, framing.part(0.5, 1)).x()).isCloseTo(0.6 * 1920, within(1.0));
+    // A move of the camera keeps its sizes about the focus.
+    FramingPath push = FramingPath.of(View.WHOLE, View.enlarged(1500), Easing.EVEN);
+    ShapedFraming both = framing.withOwn(Framing.along(push));
+    FramingPath there = both.in(tall, WIDE).path().orElseThrow();
+    Window last = there.at(1, WIDE, 9 / 16.0);
+    assertThat(last.height()).isCloseTo(720, within(0.5));
+    assertThat(last.x()).isCloseTo(0.7 * 1920, within(1.0));
   }
 
   @Test

@@ -96,7 +96,7 @@ class TreatmentPainterTest {
   @EnumSource(
       value = TreatmentKind.class,
       mode = EnumSource.Mode.EXCLUDE,
-      names = {"MIRROR", "MOSAIC", "POSTERISE", "INSET"})
+      names = {"MIRROR", "MOSAIC", "POSTERISE", "INSET", "BARS"})
   void doesNothingWhereItsAmountsAreNothing(TreatmentKind kind) {
     Double[] none =
         kind.parameters().stream()
@@ -112,7 +112,8 @@ class TreatmentPainterTest {
   @ParameterizedTest
   @EnumSource(TreatmentKind.class)
   void moreIsFartherFromThePicture(TreatmentKind kind) {
-    if (List.of(TreatmentKind.MIRROR, TreatmentKind.POSTERISE, TreatmentKind.INSET)
+    if (List.of(
+            TreatmentKind.MIRROR, TreatmentKind.POSTERISE, TreatmentKind.INSET, TreatmentKind.BARS)
         .contains(kind)) {
       return;
     }
@@ -204,6 +205,18 @@ class TreatmentPainterTest {
         .as("its border")
         .isGreaterThan(200);
     assertThat(inset.data()[0] & 0xff).as("what is behind").isLessThan(110);
+  }
+
+  @Test
+  void barsLeaveAPictureOfTheShapeAskedFor() {
+    Frame barred = drawn(TreatmentKind.BARS, flat(150), 0, 239.0);
+    long kept =
+        IntStream.range(0, HEIGHT).filter(y -> (barred.data()[y * WIDTH] & 0xff) == 150).count();
+    assertThat(WIDTH / (double) kept).isCloseTo(2.39, within(0.04));
+    assertThat(barred.data()[0]).isEqualTo(barred.data()[WIDTH * HEIGHT - 1]).isEqualTo((byte) 16);
+    Frame narrow = drawn(TreatmentKind.BARS, flat(150), 0, 133.0);
+    assertThat(narrow.data()[HEIGHT / 2 * WIDTH] & 0xff).isEqualTo(16);
+    assertThat(narrow.data()[WIDTH / 2] & 0xff).isEqualTo(150);
   }
 
   @Test

@@ -267,4 +267,33 @@ class CompositorTest {
       }
     }
   }
+
+  /** A part of a film is drawn as in the whole, at its own rate and another, and has its keys. */
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void aPartIsDrawnAsInTheWhole(long seed) throws IOException {
+    Random random = new Random(seed);
+    Program whole = RandomPrograms.of(random);
+    long start = random.nextLong(whole.length());
+    FrameRange range =
+        new FrameRange(start, Math.min(whole.length(), start + 1 + random.nextInt(12)));
+    Program part = whole.part(range);
+    assertThat(part.length()).isEqualTo(range.length());
+    assertThat(frames(part, Drawn.noise(), new FrameRange(0, part.length())))
+        .usingElementComparator(Arrays::compare)
+        .containsExactlyElementsOf(frames(whole, Drawn.noise(), range));
+    assertThat(part.key(new FrameRange(0, part.length()))).isEqualTo(whole.key(range));
+    assertThat(part.cuts())
+        .isEqualTo(whole.cuts().stream().map(c -> c - start).filter(c -> c > 0).toList());
+    assertThat(part.plannedBlack())
+        .containsExactlyElementsOf(
+            whole.plannedBlack().stream()
+                .flatMap(b -> b.intersect(range).stream())
+                .map(b -> b.shift(-start))
+                .toList());
+    Program there = whole.at(FrameRate.of(30, 1));
+    assertThat(part.at(FrameRate.of(30, 1)).length())
+        .isBetween(range.length() * 30 / 24 - 1, range.length() * 30 / 24 + 1);
+    assertThat(there.part(new FrameRange(0, 1)).length()).isEqualTo(1);
+  }
 }

@@ -16,6 +16,7 @@ import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.Treatment;
 import app.latethistle.core.mix.Bus;
@@ -180,6 +181,11 @@ public record FilmState(
   /** What is drawn, at the size given. */
   public Program program(int width, int height) {
     return Program.of(resolved(), width, height);
+  }
+
+  /** The same in another shape, whose pictures have these sides. */
+  public Program program(Shape shape, int width, int height) {
+    return Program.of(resolved(), shape, width, height);
   }
 
   /** What is heard. */

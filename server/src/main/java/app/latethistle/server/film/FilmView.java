@@ -23,6 +23,7 @@ import java.util.List;
  * @param pace how quickly parts of it are to move as drawn, where it has no music
  * @param fade frames over which the end fades
  * @param treatments what is done to the whole film
+ * @param shapes it can leave in, its own first
  */
 record FilmView(
     long revision,
@@ -30,6 +31,7 @@ record FilmView(
     double songStart,
     long fade,
     List<TreatmentView> treatments,
+    List<OtherShape> shapes,
     List<Double> pace,
     List<PlacedView> shots,
     List<JointView> joints,
@@ -51,6 +53,8 @@ record FilmView(
    * @param used how many of the take's frames it runs over
    * @param material the take's frames
    * @param path how the camera moves over it; null if it does not
+   * @param focus what has to be seen of it in every shape; null for its middle
+   * @param shapes how it is framed in shapes in which that is said
    * @param treatments what is done to its picture
    * @param amounts how far its first value that follows something is from rest in each of its
    *     frames, in percent; null if none does
@@ -72,6 +76,8 @@ record FilmView(
       long material,
       Fit framing,
       @Schema(nullable = true) PathView path,
+      @Schema(nullable = true) FocusView focus,
+      List<ShapeFramingView> shapes,
       List<TreatmentView> treatments,
       @Schema(nullable = true) List<Integer> amounts,
       PictureView picture,
@@ -82,6 +88,9 @@ record FilmView(
       int group,
       long start,
       long end) {}
+
+  /** How a shot is framed in another shape than the film's own, where that is said. */
+  record ShapeFramingView(String shape, Fit fit) {}
 
   /** A picture's sides in square pixels. */
   record PictureView(int width, int height) {

@@ -27,6 +27,7 @@ import app.latethistle.server.film.FilmView.PictureView;
 import app.latethistle.server.film.FilmView.PlacedView;
 import app.latethistle.server.film.FilmView.ProblemView;
 import app.latethistle.server.film.FilmView.ReachView;
+import app.latethistle.server.film.FilmView.ShapeFramingView;
 import app.latethistle.server.film.FilmView.SoundView;
 import app.latethistle.server.film.FilmView.SpokenView;
 import app.latethistle.server.film.FilmView.TieKind;
@@ -87,6 +88,7 @@ class FilmViews {
         Samples.toSeconds(film.music().start()),
         film.finish().end().frames(),
         TreatmentView.of(film.finish().treatments()),
+        OtherShape.of(state.production().shape()),
         state.production().pace(),
         placed,
         joints,
@@ -167,6 +169,10 @@ class FilmViews {
                 .path()
                 .map(path -> PathView.of(path, take.shape(), state.production().shape()))
                 .orElse(null),
+        p.framing().focus().map(FocusView::of).orElse(null),
+        p.framing().others().entrySet().stream()
+            .map(e -> new ShapeFramingView(OtherShape.nameOf(e.getKey()), e.getValue().fit()))
+            .toList(),
         TreatmentView.of(p.how().treatments()),
         amounts(state, p, range),
         PictureView.of(take == null ? state.production().shape() : take.shape()),

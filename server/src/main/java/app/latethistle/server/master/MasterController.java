@@ -1,13 +1,17 @@
 package app.latethistle.server.master;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.look.Shape;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.SampleRange;
 import app.latethistle.media.Quality;
 import app.latethistle.server.config.Missing;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.film.OtherShape;
 import app.latethistle.server.jobs.Job;
 import app.latethistle.server.jobs.Jobs;
 import app.latethistle.server.stored.StoredOrder;
@@ -73,9 +77,19 @@ class MasterController {
   /**
    * What is ordered.
    *
+   * @param shape such as "9:16", or null for the film's own
    * @param rate frames a second, or null for the film's own
+   * @param from the first frame of the film that is in it, or null for its first
+   * @param to the frame after the last, or null for its end
    */
-  record NewMaster(String name, Size size, String rate, Quality quality) {}
+  record NewMaster(
+      String name,
+      Size size,
+      @Schema(nullable = true) String shape,
+      String rate,
+      Quality quality,
+      @Schema(nullable = true) Long from,
+      @Schema(nullable = true) Long to) {}
 
   /**
    * A master.
@@ -141,25 +155,50 @@ class MasterController {
     if (name.isEmpty() || name.length() > 120) {
       throw new Refused("Give the master a name of up to 120 letters.");
     }
-    PictureShape shape = size(asked.size(), state.production().shape());
-    FrameRate rate =
-        asked.rate() == null ? state.production().rate() : FrameRate.parse(asked.rate());
-    Program program = state.program(shape.width(), shape.height()).at(rate);
-    StoredOrder order = new StoredOrder(program, state.mix());
+    PictureShape film = state.production().shape();
+    Shape shape =
+        asked.shape() == null
+            ? Shape.of(film.width(), film.height())
+            : OtherShape.parse(asked.shape());
+    PictureShape size = OtherShape.size(shape, film, shorter(asked.size(), film));
+    FrameRate filmRate = state.production().rate();
+    FrameRate rate = asked.rate() == null ? filmRate : FrameRate.parse(asked.rate());
+    FrameRange part = part(asked, state.cutting().length());
+    Program whole =
+        shape.equals(Shape.of(film.width(), film.height()))
+            ? state.program(size.width(), size.height())
+            : state.program(shape, size.width(), size.height());
+    SampleRange heard =
+        new SampleRange(filmRate.sampleOf(part.start()), filmRate.sampleOf(part.end()));
+    StoredOrder order = new StoredOrder(whole.part(part).at(rate), state.mix().part(heard));
     Master master = masters.save(new Master(productionId, name, order, asked.quality()));
     jobs.enqueue(renderMaster, master.id());
     return MasterView.of(master);
   }
 
-  private static PictureShape size(Size size, PictureShape film) {
-    int side = size == Size.HD_1080 ? 1080 : 720;
-    if (size == Size.PRODUCTION) {
-      return film;
+  private static int shorter(Size size, PictureShape film) {
+    return switch (size) {
+      case PRODUCTION -> Math.min(film.width(), film.height());
+      case HD_1080 -> 1080;
+      case HD_720 -> 720;
+    };
+  }
+
+  /** The frames of the film that are asked for. */
+  private static FrameRange part(NewMaster asked, long length) {
+    long from = asked.from() == null ? 0 : asked.from();
+    long to = asked.to() == null ? length : asked.to();
+    if (from < 0 || to > length || from >= to) {
+      throw new Refused(
+          "A part of the film is from frame 0 to "
+              + length
+              + " at most and begins before it ends, not "
+              + from
+              + " to "
+              + to
+              + ".");
     }
-    double scale = (double) side / Math.min(film.width(), film.height());
-    return PictureShape.of(
-        (int) Math.round(film.width() * scale / 2) * 2,
-        (int) Math.round(film.height() * scale / 2) * 2);
+    return new FrameRange(from, to);
   }
 
   /** Stops a render; the segments it made are kept. */

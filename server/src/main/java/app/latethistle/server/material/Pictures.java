@@ -1,6 +1,7 @@
 package app.latethistle.server.material;
 
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.measure.FocusFinder;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
 import app.latethistle.core.picture.MeanColours;
@@ -15,10 +16,12 @@ import app.latethistle.media.ProxyFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Pictures of takes from their light copies. */
@@ -63,6 +66,44 @@ public class Pictures {
   /** Mean colours of one frame of a take. */
   public List<Float> meanColours(String hash, FrameRate rate, long frame) throws IOException {
     return MeanColours.of(proxy(hash, rate).frame(frame));
+  }
+
+  /** How wide pictures are in which it is looked for what matters; enough to tell where. */
+  private static final int LOOKED_AT = 96;
+
+  /** What matters in some frames of a take; empty if nothing stands out. */
+  public Optional<FocusFinder.Found> focus(String hash, FrameRate rate, List<Long> frames)
+      throws IOException {
+    ProxyFile proxy = proxy(hash, rate);
+    int w = LOOKED_AT;
+    int h = Math.max(2, (int) Math.round(w / proxy.shape().aspect() / 2) * 2);
+    // Chroma is half as fine, so the frame is twice as large as what is looked at.
+    Frame small = new Frame(2 * w, 2 * h);
+    Frame luma = new Frame(w, h);
+    Framer framer = Framer.of(proxy.shape(), small.width(), small.height(), Framing.FILL);
+    Framer halved = Framer.of(proxy.shape(), luma.width(), luma.height(), Framing.FILL);
+    FocusFinder finder = new FocusFinder(luma.width(), luma.height());
+    for (long at : frames) {
+      Frame frame = proxy.frame(at);
+      framer.draw(frame, small);
+      halved.draw(frame, luma);
+      finder.add(
+          Arrays.copyOfRange(luma.data(), 0, luma.offset(1)),
+          chroma(small, 1, luma),
+          chroma(small, 2, luma));
+    }
+    return finder.found();
+  }
+
+  /** A chroma plane, as far as a picture half as large reaches. */
+  private static byte[] chroma(Frame frame, int plane, Frame half) {
+    int stride = frame.width() / 2;
+    byte[] part = new byte[half.width() * half.height()];
+    for (int y = 0; y < half.height(); y++) {
+      System.arraycopy(
+          frame.data(), frame.offset(plane) + y * stride, part, y * half.width(), half.width());
+    }
+    return part;
   }
 
   /** Pictures in a strip, and in each of its rows. */

@@ -1,5 +1,6 @@
 package app.latethistle.server.preview;
 
+import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.mix.Mix;
@@ -9,10 +10,12 @@ import app.latethistle.core.time.Samples;
 import app.latethistle.server.config.Missing;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.film.OtherShape;
 import app.latethistle.server.film.Passing;
 import java.io.IOException;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -28,7 +31,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /**
  * Stills and HLS of the film. Addresses carry the film's revision, so that what a browser keeps can
- * never be of another cut.
+ * never be of another cut; the film in another shape has the shape after it: "12@9x16".
  */
 @RestController
 @RequestMapping("/api/productions/{productionId}/preview/{revision}")
@@ -38,6 +41,9 @@ class PreviewController {
 
   /** In the place of a revision: a named version, by its id. */
   private static final Pattern VERSION = Pattern.compile("v(\\d{1,18})");
+
+  /** What follows a revision for the film in another shape: "12@9x16". */
+  private static final String IN_SHAPE = "@";
 
   private final FilmService films;
   private final PreviewService previews;
@@ -53,11 +59,11 @@ class PreviewController {
       throws IOException {
     FilmState state = named(productionId, revision);
     // A page that has not yet heard of the newest edit gets the newest picture, not to be kept.
-    boolean current = Long.toString(state.production().revision()).equals(revision);
+    boolean current = Long.toString(state.production().revision()).equals(bare(revision));
     return ResponseEntity.ok()
         .contentType(MediaType.IMAGE_JPEG)
         .cacheControl(current ? CacheControl.maxAge(1, TimeUnit.HOURS) : CacheControl.noStore())
-        .body(previews.still(state, frame));
+        .body(previews.still(state, shape(revision), frame));
   }
 
   /** A transition made of a joint's two shots, small: its pictures side by side. */
@@ -97,7 +103,7 @@ class PreviewController {
 
   @GetMapping("/film.m3u8")
   ResponseEntity<String> film(@PathVariable long productionId, @PathVariable String revision) {
-    Program program = previews.program(current(productionId, revision));
+    Program program = previews.program(current(productionId, revision), shape(revision));
     return playlist(
         "#EXTM3U\n#EXT-X-VERSION:7\n"
             + "#EXT-X-MEDIA:TYPE=AUDIO,GROUP-ID=\"sound\",NAME=\"film\",DEFAULT=YES,"
@@ -111,7 +117,7 @@ class PreviewController {
 
   @GetMapping("/picture.m3u8")
   ResponseEntity<String> picture(@PathVariable long productionId, @PathVariable String revision) {
-    Program program = previews.program(current(productionId, revision));
+    Program program = previews.program(current(productionId, revision), shape(revision));
     StringBuilder text = parts(4);
     for (Segment segment : previews.segments(program)) {
       double seconds = program.rate().secondsOf(segment.range().length());
@@ -127,7 +133,7 @@ class PreviewController {
       @PathVariable int index,
       @PathVariable String key)
       throws IOException {
-    Program program = previews.program(current(productionId, revision));
+    Program program = previews.program(current(productionId, revision), shape(revision));
     List<Segment> segments = previews.segments(program);
     if (index < 0 || index >= segments.size() || !segments.get(index).key().equals(key)) {
       throw changed();
@@ -198,9 +204,21 @@ class PreviewController {
         .body(text);
   }
 
+  /** A revision without the shape that may follow it. */
+  private static String bare(String revision) {
+    int at = revision.indexOf(IN_SHAPE);
+    return at < 0 ? revision : revision.substring(0, at);
+  }
+
+  /** The shape that follows a revision; empty for the film's own. */
+  private static Optional<Shape> shape(String revision) {
+    int at = revision.indexOf(IN_SHAPE);
+    return at < 0 ? Optional.empty() : Optional.of(OtherShape.parse(revision.substring(at + 1)));
+  }
+
   /** The version that stands in the place of a revision, or the film as it is. */
   private FilmState named(long productionId, String revision) {
-    Matcher version = VERSION.matcher(revision);
+    Matcher version = VERSION.matcher(bare(revision));
     return version.matches()
         ? films.version(productionId, Long.parseLong(version.group(1)))
         : films.state(productionId);
@@ -208,10 +226,11 @@ class PreviewController {
 
   private FilmState current(long productionId, String revision) {
     FilmState state = named(productionId, revision);
-    if (!VERSION.matcher(revision).matches()
-        && !Long.toString(state.production().revision()).equals(revision)) {
+    String bare = bare(revision);
+    if (!VERSION.matcher(bare).matches()
+        && !Long.toString(state.production().revision()).equals(bare)) {
       throw new Missing(
-          "The film is at revision " + state.production().revision() + ", not " + revision + ".");
+          "The film is at revision " + state.production().revision() + ", not " + bare + ".");
     }
     return state;
   }

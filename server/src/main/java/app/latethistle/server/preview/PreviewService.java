@@ -1,6 +1,7 @@
 package app.latethistle.server.preview;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.look.Shape;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
 import app.latethistle.core.picture.Frame;
@@ -27,6 +28,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.slf4j.Logger;
@@ -68,8 +70,13 @@ class PreviewService {
   }
 
   /** The film's program at preview size: 640 on its longer side. */
-  Program program(FilmState state) {
-    return program(state, LONG_SIDE);
+  Program program(FilmState state, Optional<Shape> shape) {
+    if (shape.isEmpty()) {
+      return program(state, LONG_SIDE);
+    }
+    Shape other = shape.get();
+    double scale = (double) LONG_SIDE / Math.max(other.across(), other.down());
+    return state.program(other, even(other.across() * scale), even(other.down() * scale));
   }
 
   private static Program program(FilmState state, int longSide) {
@@ -83,8 +90,8 @@ class PreviewService {
   }
 
   /** One frame as a JPEG; frames past the end are the last. */
-  byte[] still(FilmState state, long frame) throws IOException {
-    return still(program(state), frame, 0.88f);
+  byte[] still(FilmState state, Optional<Shape> shape, long frame) throws IOException {
+    return still(program(state, shape), frame, 0.88f);
   }
 
   /** The same, small. */

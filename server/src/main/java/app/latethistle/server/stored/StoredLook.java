@@ -8,6 +8,7 @@ import app.latethistle.core.look.Easing;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Focus;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Lie;
@@ -73,7 +74,8 @@ final class StoredLook {
   /** A framing in another shape than the film's own. */
   record Elsewhere(int across, int down, Framed framing) {}
 
-  record Shaped(Framed own, List<Elsewhere> others) {
+  /** Framings; those stored first had no focus. */
+  record Shaped(Framed own, List<Elsewhere> others, Seen focus) {
     static Shaped of(ShapedFraming framing) {
       return new Shaped(
           Framed.of(framing.own()),
@@ -82,13 +84,38 @@ final class StoredLook {
                   e ->
                       new Elsewhere(
                           e.getKey().across(), e.getKey().down(), Framed.of(e.getValue())))
-              .toList());
+              .toList(),
+          framing.focus().map(Seen::of).orElse(null));
     }
 
     ShapedFraming get() {
       TreeMap<Shape, Framing> elsewhere = new TreeMap<>();
       others.forEach(o -> elsewhere.put(Shape.of(o.across, o.down), o.framing.get()));
-      return new ShapedFraming(own.get(), elsewhere);
+      return new ShapedFraming(own.get(), elsewhere, Optional.ofNullable(focus).map(Seen::get));
+    }
+  }
+
+  /** What has to be seen in every shape. */
+  record Seen(List<Spot> points, int across, int down, double from, double to) {
+    /** A place at a time. */
+    record Spot(int at, int x, int y) {}
+
+    static Seen of(Focus focus) {
+      return new Seen(
+          focus.points().stream().map(p -> new Spot(p.at(), p.x(), p.y())).toList(),
+          focus.across(),
+          focus.down(),
+          focus.from(),
+          focus.to());
+    }
+
+    Focus get() {
+      return new Focus(
+          points.stream().map(p -> new Focus.Point(p.at, p.x, p.y)).toList(),
+          across,
+          down,
+          from,
+          to);
     }
   }
 

@@ -29,6 +29,7 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     @JsonSubTypes.Type(value = Footage.class, name = "footage"),
     @JsonSubTypes.Type(value = Sequence.class, name = "sequence"),
     @JsonSubTypes.Type(value = Stack.class, name = "stack"),
+    @JsonSubTypes.Type(value = Excerpt.class, name = "excerpt"),
     @JsonSubTypes.Type(value = Treated.class, name = "treated"),
     @JsonSubTypes.Type(value = Faded.class, name = "faded")
   })
@@ -57,6 +58,9 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
             stack.overs().stream()
                 .map(o -> new Over(Part.of(o.part()), StoredLook.Lying.of(o.lie())))
                 .toList());
+      }
+      if (layer instanceof Layer.Excerpt excerpt) {
+        return new Excerpt(of(excerpt.layer()), excerpt.from());
       }
       if (layer instanceof Layer.Treated t) {
         return new Treated(
@@ -158,6 +162,13 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     public Layer get() {
       return new Layer.Stack(
           base.get(), overs.stream().map(o -> new Layer.Over(o.part.get(), o.lie.get())).toList());
+    }
+  }
+
+  record Excerpt(Node of, long from) implements Node {
+    @Override
+    public Layer get() {
+      return new Layer.Excerpt(of.get(), from);
     }
   }
 

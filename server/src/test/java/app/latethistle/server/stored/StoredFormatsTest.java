@@ -32,6 +32,7 @@ import app.latethistle.core.look.Drive;
 import app.latethistle.core.look.Easing;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Focus;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Lie;
@@ -72,6 +73,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -99,7 +101,16 @@ class StoredFormatsTest {
                           Framing.along(
                               FramingPath.of(
                                       new View(1200, -30, 45, 250), View.WHOLE, Easing.SLOW_END)
-                                  .part(0.25, 0.5))))
+                                  .part(0.25, 0.5)))
+                      .withFocus(
+                          Optional.of(
+                              new Focus(
+                                  List.of(
+                                      new Focus.Point(0, 400, 300), new Focus.Point(500, 20, 999)),
+                                  250,
+                                  400,
+                                  0.25,
+                                  0.5))))
               .withTreatments(TREATED),
           new ClipSound(true, 6, -3, -4),
           new Held(true, 2));
@@ -271,7 +282,13 @@ class StoredFormatsTest {
   void anOrderIsReadBackTheSameAndOneOfFormat1Opens() throws IOException {
     Layer shot =
         new Layer.Footage(
-            "m", 90, 7, SHOT.run(), 30, SHOT.framing().in(Shape.of(9, 16)), new FrameRange(-4, 33));
+            "m",
+            90,
+            7,
+            SHOT.run(),
+            30,
+            SHOT.framing().others().get(Shape.of(9, 16)),
+            new FrameRange(-4, 33));
     Program program =
         new Program(
             new Layer.Faded(
