@@ -32,6 +32,13 @@ class DemoTest {
               finished.get("shots").valueStream().filter(x -> !x.get("amounts").isNull()).count())
           .as("shots treated on beats")
           .isEqualTo(2);
+      JsonNode seen =
+          api.until(
+              path + "/film",
+              f -> f.get("shots").valueStream().anyMatch(s -> !s.get("focus").isNull()));
+      assertThat(seen.get("shots").valueStream().filter(s -> !s.get("focus").isNull()).count())
+          .as("shots with a focus")
+          .isGreaterThan(seen.get("shots").size() * 3L / 4);
       JsonNode material = api.get(path + "/material").json();
       assertThat(material.get("refusals").size()).isZero();
       assertThat(material.get("missing").size()).isZero();

@@ -20,6 +20,7 @@ import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.config.Settings;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.film.FocusSearch;
 import app.latethistle.server.history.History;
 import app.latethistle.server.material.BringIn;
 import app.latethistle.server.material.State;
@@ -78,6 +79,7 @@ class DemoShelf {
   private final StoryService stories;
   private final PastRequests past;
   private final VoiceService voice;
+  private final FocusSearch focuses;
   private final History history;
   private final TransactionTemplate transaction;
   private final AtomicBoolean working = new AtomicBoolean();
@@ -91,6 +93,7 @@ class DemoShelf {
       StoryService stories,
       PastRequests past,
       VoiceService voice,
+      FocusSearch focuses,
       History history,
       TransactionTemplate transaction) {
     this.settings = settings;
@@ -101,6 +104,7 @@ class DemoShelf {
     this.stories = stories;
     this.past = past;
     this.voice = voice;
+    this.focuses = focuses;
     this.history = history;
     this.transaction = transaction;
   }
@@ -278,11 +282,21 @@ class DemoShelf {
             long heard = films.state(id).production().revision();
             films.edit(id, heard, s -> new Replace(DemoLook.of(s), "join and move the demo"));
           }
+          inEveryShape(id);
         }
         return;
       }
       Thread.sleep(500);
     }
+  }
+
+  /** Finds what matters in each shot, so that the film can be watched in other shapes at once. */
+  private void inEveryShape(long id) {
+    FilmState state = films.state(id);
+    List<String> shots = state.film().placements().stream().map(Placement::id).toList();
+    focuses
+        .of(state, shots)
+        .ifPresent(edit -> films.edit(id, state.production().revision(), s -> edit));
   }
 
   /** Lets the clips be heard that sound, from half a second before they are seen. */

@@ -11,14 +11,7 @@ import app.latethistle.core.look.Focus;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
-import app.latethistle.core.measure.FocusFinder;
-import app.latethistle.core.take.Take;
-import app.latethistle.core.time.FrameRange;
-import app.latethistle.server.material.Pictures;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,19 +27,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/productions/{productionId}/film")
 class FocusController {
-  /** Pictures of a take that are looked at for what matters in it. */
-  private static final int LOOKED_AT = 9;
-
-  private static final int WHOLE = 1000;
-
   private final FilmService films;
   private final FilmViews views;
-  private final Pictures pictures;
+  private final FocusSearch search;
 
-  FocusController(FilmService films, FilmViews views, Pictures pictures) {
+  FocusController(FilmService films, FilmViews views, FocusSearch search) {
     this.films = films;
     this.views = views;
-    this.pictures = pictures;
+    this.search = search;
   }
 
   /** Sets what has to be seen of shots; null for their middle. */
@@ -78,22 +66,14 @@ class FocusController {
     return edit(
         productionId,
         f.revision(),
-        state -> {
-          Map<String, ShapedFraming> found = new LinkedHashMap<>();
-          for (String id : state.ids(f.places())) {
-            Placement shot = ItemKind.PLACEMENT.find(state.film(), id).orElseThrow();
-            Take take = state.takes().get(shot.take());
-            if (take != null) {
-              found(state, id, take)
-                  .ifPresent(focus -> found.put(id, shot.framing().withFocus(Optional.of(focus))));
-            }
-          }
-          if (found.isEmpty()) {
-            throw new Refused(
-                "Nothing stands out in these pictures; press where their focus is instead.");
-          }
-          return SetAspect.of(Aspect.FRAMING, found).called("find the focus");
-        });
+        state ->
+            search
+                .of(state, state.ids(f.places()))
+                .orElseThrow(
+                    () ->
+                        new Refused(
+                            "Nothing stands out in these pictures; press where their focus is"
+                                + " instead.")));
   }
 
   @PostMapping("/set-shape-framing")
@@ -111,39 +91,6 @@ class FocusController {
                             ? framing.without(shape)
                             : framing.with(shape, new Framing(s.fit())))
                 .called("frame in " + OtherShape.nameOf(shape)));
-  }
-
-  /** What matters in the part of a take that a shot shows. */
-  private Optional<Focus> found(FilmState state, String id, Take take) {
-    FrameRange shown = state.resolved().shown(id);
-    List<Long> frames = new ArrayList<>();
-    for (int i = 0; i < LOOKED_AT; i++) {
-      long frame = shown.start() + (shown.length() - 1) * i / (LOOKED_AT - 1);
-      frames.add(Math.max(0, Math.min(take.frames() - 1, frame)));
-    }
-    try {
-      return pictures
-          .focus(take.media(), state.production().rate(), frames)
-          .map(FocusController::of);
-    } catch (IOException e) {
-      throw new UncheckedIOException("The pictures of a take could not be read.", e);
-    }
-  }
-
-  private static Focus of(FocusFinder.Found found) {
-    List<Focus.Point> points = new ArrayList<>();
-    int last = Math.max(1, found.places().size() - 1);
-    for (FocusFinder.Place place : found.places()) {
-      points.add(
-          new Focus.Point(
-              points.size() * WHOLE / last, thousandths(place.x()), thousandths(place.y())));
-    }
-    return new Focus(
-        points, thousandths(found.across()), thousandths(found.down()), /* from= */ 0, /* to= */ 1);
-  }
-
-  private static int thousandths(double share) {
-    return (int) Math.round(share * WHOLE);
   }
 
   private static SetAspect<Placement, ShapedFraming> each(

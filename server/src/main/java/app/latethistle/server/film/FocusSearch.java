@@ -1,0 +1,83 @@
+package app.latethistle.server.film;
+
+import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.ItemKind;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.look.Focus;
+import app.latethistle.core.look.ShapedFraming;
+import app.latethistle.core.measure.FocusFinder;
+import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.server.material.Pictures;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Looks for what matters in the pictures of shots. */
+@Component
+public class FocusSearch {
+  /** Pictures of a take that are looked at. */
+  private static final int LOOKED_AT = 9;
+
+  private static final int WHOLE = 1000;
+
+  private final Pictures pictures;
+
+  FocusSearch(Pictures pictures) {
+    this.pictures = pictures;
+  }
+
+  /** The edit that sets the focus of shots where one was found; empty if in none of them. */
+  public Optional<Edit> of(FilmState state, List<String> ids) {
+    Map<String, ShapedFraming> found = new LinkedHashMap<>();
+    for (String id : ids) {
+      Placement shot = ItemKind.PLACEMENT.find(state.film(), id).orElseThrow();
+      Take take = state.takes().get(shot.take());
+      if (take != null) {
+        found(state, id, take)
+            .ifPresent(focus -> found.put(id, shot.framing().withFocus(Optional.of(focus))));
+      }
+    }
+    return found.isEmpty()
+        ? Optional.empty()
+        : Optional.of(SetAspect.of(Aspect.FRAMING, found).called("find the focus"));
+  }
+
+  /** What matters in the part of a take that a shot shows. */
+  private Optional<Focus> found(FilmState state, String id, Take take) {
+    FrameRange shown = state.resolved().shown(id);
+    List<Long> frames = new ArrayList<>();
+    for (int i = 0; i < LOOKED_AT; i++) {
+      long frame = shown.start() + (shown.length() - 1) * i / (LOOKED_AT - 1);
+      frames.add(Math.max(0, Math.min(take.frames() - 1, frame)));
+    }
+    try {
+      return pictures.focus(take.media(), state.production().rate(), frames).map(FocusSearch::of);
+    } catch (IOException e) {
+      throw new UncheckedIOException("The pictures of a take could not be read.", e);
+    }
+  }
+
+  private static Focus of(FocusFinder.Found found) {
+    List<Focus.Point> points = new ArrayList<>();
+    int last = Math.max(1, found.places().size() - 1);
+    for (FocusFinder.Place place : found.places()) {
+      points.add(
+          new Focus.Point(
+              points.size() * WHOLE / last, thousandths(place.x()), thousandths(place.y())));
+    }
+    return new Focus(
+        points, thousandths(found.across()), thousandths(found.down()), /* from= */ 0, /* to= */ 1);
+  }
+
+  private static int thousandths(double share) {
+    return (int) Math.round(share * WHOLE);
+  }
+}
