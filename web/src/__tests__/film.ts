@@ -54,6 +54,7 @@ export function film(shots = 12, over: Partial<Film> = {}): Film {
     framing: "FILL",
     path: null,
     focus: null,
+    keys: [],
     shapes: [],
     treatments: [],
     amounts: null,

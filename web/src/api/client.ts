@@ -36,6 +36,8 @@ export type Passing = Schemas["Passing"];
 export type PassingKind = Schemas["KindView"];
 /** What has to be seen of a shot in every shape. */
 export type Focus = NonNullable<Placed["focus"]>;
+/** A backing colour that is taken out of a picture. */
+export type BackingKey = Placed["keys"][number];
 /** A shape the film can leave in. */
 export type OtherShape = Schemas["OtherShape"];
 /** A treatment of a picture as it is set. */

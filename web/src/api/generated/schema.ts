@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/find-backing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["findBacking"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/find-focus": {
         parameters: {
             query?: never;
@@ -542,6 +558,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["setFraming"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/set-keys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setKeys"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2427,6 +2459,11 @@ export interface components {
             treatments: components["schemas"]["TreatmentView"][];
             voice: components["schemas"]["SpokenView"][];
         };
+        FindBacking: {
+            item: string;
+            /** Format: int64 */
+            revision: number;
+        };
         FindFocus: {
             places: number[];
             /** Format: int64 */
@@ -2537,6 +2574,17 @@ export interface components {
             lastBar: number;
             /** Format: double */
             start: number;
+        };
+        KeyView: {
+            colour: string;
+            /** Format: int32 */
+            shadow: number;
+            /** Format: int32 */
+            softness: number;
+            /** Format: int32 */
+            spill: number;
+            /** Format: int32 */
+            tolerance: number;
         };
         KindView: {
             /** @enum {string} */
@@ -2960,6 +3008,7 @@ export interface components {
             id: string;
             /** Format: int64 */
             in: number;
+            keys: components["schemas"]["KeyView"][];
             label: string;
             locked: boolean;
             /** Format: int64 */
@@ -3281,6 +3330,12 @@ export interface components {
             framing: "FIT" | "FILL" | "SOFT";
             /** Format: int32 */
             place: number;
+            /** Format: int64 */
+            revision: number;
+        };
+        SetKeys: {
+            item: string;
+            keys: components["schemas"]["KeyView"][];
             /** Format: int64 */
             revision: number;
         };
@@ -4172,6 +4227,32 @@ export interface operations {
             };
         };
     };
+    findBacking: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FindBacking"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     findFocus: {
         parameters: {
             query?: never;
@@ -4703,6 +4784,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SetFraming"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    setKeys: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetKeys"];
             };
         };
         responses: {

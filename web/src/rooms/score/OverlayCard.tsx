@@ -7,6 +7,7 @@ import type { Film, Joint, Overlay, Production } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
 import { beatName } from "../../parts/time";
 import { ink } from "../../theme";
+import { BackingRows } from "./BackingRows";
 import { FramingChoice } from "./FramingChoice";
 import { HeadSign } from "./Head";
 import { headOf } from "./heads";
@@ -79,6 +80,7 @@ export function OverlayCard({
         )}
       </Row>
       {!treats && <OfPicture overlay={overlay} change={change} />}
+      {!treats && <BackingRows shot={shot} actions={actions} />}
       <TreatmentPanel
         key={shot.id}
         production={production}

@@ -1,6 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import {
+  type BackingKey,
   type CameraPath,
   type ClipSound,
   type Film,
@@ -232,6 +233,11 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       /** Frames the selected shots in a shape by themselves; null is about the focus again. */
       setShapeFraming: (shape: string, fit: Framing | null) =>
         void run("set-shape-framing", { places: places(), shape, fit }),
+      /** Takes backing colours out of a shot, or of what lies over the cut. */
+      setKeys: (item: string, all: readonly BackingKey[]) =>
+        void run("set-keys", { item, keys: [...all] }),
+      /** Finds the colour along the edges of its picture and takes that out. */
+      findBacking: (item: string) => void run("find-backing", { item }),
       /** Leaves all treatments of the selected shots out, or does them again. */
       bypassTreatments: () =>
         void run("set-treatments", (film) => {

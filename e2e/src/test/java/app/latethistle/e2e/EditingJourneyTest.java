@@ -47,6 +47,7 @@ class EditingJourneyTest {
       theCameraMovesByMouseAndKeys(page);
       treated(page);
       inOtherShapes(page, steps);
+      keyedIntoAnother(page);
       plannedAgain(page, steps);
       followsAnotherReading(page, steps);
       inTwoWindows(page, browsers);
@@ -274,6 +275,30 @@ class EditingJourneyTest {
     assertThat(panel).containsText("No focus yet");
     press(page, "q", "Escape");
     press(page, "Home");
+  }
+
+  /** A colour goes out of a shot that lies over the cut, and comes back. */
+  private static void keyedIntoAnother(Page page) {
+    press(page, "Home", "s", "n", "Home", "o");
+    page.locator("[data-overlay]").first().waitFor();
+    BoundingBox strip = page.locator("[data-overlay]").first().boundingBox();
+    page.mouse().click(strip.x + strip.width / 2, strip.y + strip.height / 2);
+    Locator card = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Backing"));
+    assertThat(card).containsText("all of the picture");
+    pressed(card, "By colour").click();
+    assertThat(card).containsText("taken out");
+    Locator colour = card.getByLabel("Colour that is taken out");
+    assertThat(colour).hasValue("#20b040");
+    card.getByLabel("softness, %").fill("35");
+    press(page, "Enter");
+    assertThat(card.getByLabel("softness, %")).hasValue("35");
+    pressed(card, "Put it back").click();
+    assertThat(colour).hasCount(0);
+    page.getByRole(
+            AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Take it out").setExact(true))
+        .click();
+    assertThat(page.locator("[data-overlay]")).hasCount(0);
+    press(page, "Escape");
   }
 
   private static void byKeysAlone(Page page, Steps steps) {

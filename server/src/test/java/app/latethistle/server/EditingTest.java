@@ -170,9 +170,9 @@ class EditingTest {
         "lay-treatments",
         Map.of(
             "start",
-            Map.of("offset", 0, "frame", beat - 1),
+            frame(beat - 1),
             "end",
-            Map.of("offset", 0, "frame", beat + 1),
+            frame(beat + 1),
             "treatments",
             List.of(Map.of("kind", "MIRROR", "bypassed", false))));
     assertThat(cut.film.get("overlays").get(0).get("shot").get("takeId").asLong()).isZero();
@@ -266,6 +266,46 @@ class EditingTest {
         .isEqualTo(200);
     assertThat(cut.api.get(cut.path + "/preview/1@wide/frames/0.jpg").text())
         .contains("two whole numbers");
+    undoes(3);
+  }
+
+  /** What lies over the cut loses its backing: more of what lies under it is seen. */
+  @Test
+  void aBackingIsTakenOutOfWhatLiesOverTheCut() {
+    cut.edit("lay-over", Map.of("piece", piece(2, 24), "start", frame(0), "end", frame(20)));
+    Object name = cut.film.get("overlays").get(0).get("shot").get("id").asString();
+    byte[] covered = still(5);
+    Map<String, Object> key =
+        Map.of("colour", "#203a6a", "tolerance", 30, "softness", 10, "spill", 100, "shadow", 0);
+    cut.edit("set-keys", Map.of("item", name, "keys", List.of(key)));
+    JsonNode keys = cut.film.get("overlays").get(0).get("shot").get("keys");
+    assertThat(keys.get(0).get("colour").asString()).isEqualTo("#203a6a");
+    assertThat(still(5)).isNotEqualTo(covered);
+    assertThat(
+            cut.tryEdit(
+                    "set-keys",
+                    Map.of(
+                        "item",
+                        name,
+                        "keys",
+                        List.of(
+                            Map.of(
+                                "colour",
+                                "blue",
+                                "tolerance",
+                                30,
+                                "softness",
+                                10,
+                                "spill",
+                                100,
+                                "shadow",
+                                0))))
+                .text())
+        .contains("#rrggbb");
+    assertThat(cut.tryEdit("find-backing", Map.of("item", "nothing")).text())
+        .contains("not in the film");
+    cut.edit("set-keys", Map.of("item", name, "keys", List.of()));
+    assertThat(still(5)).isEqualTo(covered);
     undoes(3);
   }
 

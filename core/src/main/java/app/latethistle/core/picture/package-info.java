@@ -13,7 +13,7 @@
  * A {@link app.latethistle.core.picture.PathFramer} does the same along a camera's path, and a
  * {@link app.latethistle.core.picture.TransitionPainter} draws what is seen while one picture
  * becomes another; a {@link app.latethistle.core.picture.TreatmentPainter} does one thing more to a
- * picture.
+ * picture, and a {@link app.latethistle.core.picture.Keyer} takes a backing colour out of one.
  *
  * <p>The hot loops work row by row on {@code byte[]} with whole-row loops instead of per-pixel
  * objects, so that the compiler can turn them into vector code.

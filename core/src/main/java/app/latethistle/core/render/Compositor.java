@@ -4,6 +4,7 @@ import app.latethistle.core.look.Lie;
 import app.latethistle.core.picture.Blend;
 import app.latethistle.core.picture.Fade;
 import app.latethistle.core.picture.Frame;
+import app.latethistle.core.picture.Keyer;
 import app.latethistle.core.picture.TransitionPainter;
 import app.latethistle.core.time.FrameRange;
 import java.io.IOException;
@@ -31,6 +32,7 @@ public final class Compositor {
   private final IdentityHashMap<Layer.Footage, Reel> reels = new IdentityHashMap<>();
   private final Map<Layer.Passage, TransitionPainter> painters = new HashMap<>();
   private final IdentityHashMap<Layer.Treated, Treater> treaters = new IdentityHashMap<>();
+  private final IdentityHashMap<Layer.Keyed, Keyer> keyers = new IdentityHashMap<>();
 
   /** Where finished frames go. */
   @FunctionalInterface
@@ -62,6 +64,7 @@ public final class Compositor {
     } finally {
       reels.clear();
       treaters.clear();
+      keyers.clear();
       close(open, Long.MAX_VALUE);
     }
   }
@@ -104,7 +107,8 @@ public final class Compositor {
   /** The take that lies over others. */
   private static Optional<Layer.Footage> footage(Layer.Over over) {
     Layer layer = over.part().layer();
-    Layer plain = layer instanceof Layer.Treated treated ? treated.layer() : layer;
+    Layer whole = layer instanceof Layer.Keyed keyed ? keyed.layer() : layer;
+    Layer plain = whole instanceof Layer.Treated treated ? treated.layer() : whole;
     return plain instanceof Layer.Footage footage ? Optional.of(footage) : Optional.empty();
   }
 
@@ -122,6 +126,12 @@ public final class Compositor {
     }
     if (layer instanceof Layer.Excerpt excerpt) {
       return draw(excerpt.layer(), k + excerpt.from());
+    }
+    if (layer instanceof Layer.Keyed keyed) {
+      Frame frame = draw(keyed.layer(), k);
+      return keyers
+          .computeIfAbsent(keyed, l -> new Keyer(l.keys(), frame.width(), frame.height()))
+          .draw(frame);
     }
     if (layer instanceof Layer.Treated treated) {
       Frame frame = draw(treated.layer(), k);
@@ -175,7 +185,9 @@ public final class Compositor {
     for (Layer.Over over : stack.overs()) {
       if (over.part().range().contains(k)) {
         seen.add(over);
-        boolean covers = footage(over).filter(f -> Reel.covers(f, over.lie())).isPresent();
+        boolean covers =
+            !(over.part().layer() instanceof Layer.Keyed)
+                && footage(over).filter(f -> Reel.covers(f, over.lie())).isPresent();
         covering = covers ? seen.size() - 1 : covering;
       }
     }
@@ -185,7 +197,12 @@ public final class Compositor {
       Frame upper = over(over, k);
       int x = (canvas.width() - upper.width()) * over.lie().x() / 100 / 2 * 2;
       int y = (canvas.height() - upper.height()) * over.lie().y() / 100 / 2 * 2;
-      Blend.paste(upper, canvas, x, y, over.lie().opacity() / 100.0);
+      double opacity = over.lie().opacity() / 100.0;
+      if (over.part().layer() instanceof Layer.Keyed keyed) {
+        Blend.paste(upper, keyers.get(keyed).opacity(), canvas, x, y, opacity);
+      } else {
+        Blend.paste(upper, canvas, x, y, opacity);
+      }
     }
     return frame;
   }

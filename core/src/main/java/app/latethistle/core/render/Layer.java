@@ -5,6 +5,7 @@ import app.latethistle.core.key.KeyWriter;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
+import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.TransitionManner;
@@ -323,6 +324,36 @@ public sealed interface Layer {
    * @param count of frames at the layer's first one; a shot that is split goes on counting
    */
   record Chance(long seed, long count) {}
+
+  /**
+   * A layer of whose picture a part stays; it lies over others, or over black.
+   *
+   * @param keys the colours that are taken out of it
+   */
+  record Keyed(Layer layer, List<Key> keys) implements Layer {
+    public Keyed {
+      keys = List.copyOf(keys);
+    }
+
+    @Override
+    public void writeKey(KeyWriter key, FrameRange part) {
+      layer.writeKey(key, part);
+      for (Key k : keys) {
+        key.put("keyed").put(k.colour()).put(k.tolerance()).put(k.softness());
+        key.put(k.spill()).put(k.shadow());
+      }
+    }
+
+    @Override
+    public Layer at(Retiming to, long start) {
+      return new Keyed(layer.at(to, start), keys);
+    }
+
+    @Override
+    public void footage(FrameRange part, long start, Visitor visitor) {
+      layer.footage(part, start, visitor);
+    }
+  }
 
   /**
    * A layer that fades to black at its end.

@@ -6,6 +6,7 @@ import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.Treatments;
@@ -120,12 +121,15 @@ final class ProgramMaker {
             other.map(o -> p.framing().in(o, take.shape())).orElse(p.framing().own()),
             counted);
     long count = p.run().plain() ? p.in() : p.run().since();
-    return treated(
-        footage,
-        counted,
-        own.start(),
-        p.how().treatments(),
-        new Layer.Chance(seed(take.id()), count));
+    Layer picture =
+        treated(
+            footage,
+            counted,
+            own.start(),
+            p.how().treatments(),
+            new Layer.Chance(seed(take.id()), count));
+    List<Key> keys = p.how().matte().keys();
+    return keys.isEmpty() ? picture : new Layer.Keyed(picture, keys);
   }
 
   private Layer treated(

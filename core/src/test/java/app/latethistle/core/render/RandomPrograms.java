@@ -15,7 +15,9 @@ import app.latethistle.core.look.Easing;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
+import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Parameter;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
@@ -57,6 +59,10 @@ final class RandomPrograms {
           Placement.of("o" + layer, "b" + layer, random.nextInt(30), framing(random))
               .withRun(run(random));
       long start = random.nextInt(60);
+      if (random.nextInt(3) == 0) {
+        Key key = Key.of(random.nextInt(0x1000000));
+        over = over.withAppearance(over.how().withMatte(Matte.of(key)));
+      }
       if (random.nextInt(4) == 0) {
         over =
             Placement.gap("o" + layer)

@@ -55,6 +55,7 @@ record FilmView(
    * @param path how the camera moves over it; null if it does not
    * @param focus what has to be seen of it in every shape; null for its middle
    * @param shapes how it is framed in shapes in which that is said
+   * @param keys the colours that are taken out of it
    * @param treatments what is done to its picture
    * @param amounts how far its first value that follows something is from rest in each of its
    *     frames, in percent; null if none does
@@ -78,6 +79,7 @@ record FilmView(
       @Schema(nullable = true) PathView path,
       @Schema(nullable = true) FocusView focus,
       List<ShapeFramingView> shapes,
+      List<KeyView> keys,
       List<TreatmentView> treatments,
       @Schema(nullable = true) List<Integer> amounts,
       PictureView picture,

@@ -173,6 +173,7 @@ class FilmViews {
         p.framing().others().entrySet().stream()
             .map(e -> new ShapeFramingView(OtherShape.nameOf(e.getKey()), e.getValue().fit()))
             .toList(),
+        p.how().matte().keys().stream().map(KeyView::of).toList(),
         TreatmentView.of(p.how().treatments()),
         amounts(state, p, range),
         PictureView.of(take == null ? state.production().shape() : take.shape()),

@@ -75,8 +75,13 @@ public record Passing(
         holds);
   }
 
-  private static int rgb(String colour) {
-    if (!colour.matches("#[0-9a-fA-F]{6}")) {
+  /**
+   * A colour as it is typed.
+   *
+   * @throws IllegalArgumentException if it is none
+   */
+  static int rgb(String colour) {
+    if (colour == null || !colour.matches("#[0-9a-fA-F]{6}")) {
       throw new Refused("A colour is said as #rrggbb, such as #204060; " + colour + " is not.");
     }
     return Integer.parseInt(colour.substring(1), 16);

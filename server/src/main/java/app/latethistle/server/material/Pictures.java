@@ -2,6 +2,7 @@ package app.latethistle.server.material;
 
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.measure.FocusFinder;
+import app.latethistle.core.picture.Backing;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
 import app.latethistle.core.picture.MeanColours;
@@ -66,6 +67,11 @@ public class Pictures {
   /** Mean colours of one frame of a take. */
   public List<Float> meanColours(String hash, FrameRate rate, long frame) throws IOException {
     return MeanColours.of(proxy(hash, rate).frame(frame));
+  }
+
+  /** The colour of the backing in a frame of a take, as 0xRRGGBB; empty if it has none. */
+  public Optional<Integer> backing(String hash, FrameRate rate, long frame) throws IOException {
+    return Backing.of(proxy(hash, rate).frame(frame));
   }
 
   /** How wide pictures are in which it is looked for what matters; enough to tell where. */

@@ -6,7 +6,6 @@ import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.SongUse;
 import app.latethistle.core.look.Correction;
-import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Transition;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -51,7 +50,8 @@ final class StoredAspect<I, T, S> {
               StoredLook.Shaped::get),
           new StoredAspect<>(
               Aspect.TREATMENTS, StoredLook.Done.class, StoredLook.Done::of, StoredLook.Done::get),
-          new StoredAspect<>(Aspect.MATTE, Plain.class, m -> new Plain(), p -> Matte.NONE),
+          new StoredAspect<>(
+              Aspect.MATTE, StoredLook.Cut.class, StoredLook.Cut::of, StoredLook.Cut::get),
           new StoredAspect<>(
               Aspect.CORRECTION, Plain.class, c -> new Plain(), p -> Correction.NONE),
           new StoredAspect<>(

@@ -11,6 +11,7 @@ import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Focus;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
+import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.LumaPattern;
 import app.latethistle.core.look.Matte;
@@ -119,14 +120,38 @@ final class StoredLook {
     }
   }
 
-  /** Matte and correction have nothing to say yet; those stored first had no treatments. */
-  record Look(Shaped framing, Done treatments) {
+  /** A correction has nothing to say yet; those stored first had no treatments and no matte. */
+  record Look(Shaped framing, Done treatments, Cut matte) {
     static Look of(Appearance look) {
-      return new Look(Shaped.of(look.framing()), Done.of(look.treatments()));
+      return new Look(Shaped.of(look.framing()), Done.of(look.treatments()), Cut.of(look.matte()));
     }
 
     Appearance get() {
-      return new Appearance(framing.get(), Done.get(treatments), Matte.NONE, Correction.NONE);
+      return new Appearance(framing.get(), Done.get(treatments), Cut.get(matte), Correction.NONE);
+    }
+  }
+
+  /** A matte; of those stored first nothing is said, for all of a picture stayed. */
+  record Cut(List<Backing> keys) {
+    static Cut of(Matte matte) {
+      return new Cut(matte.keys().stream().map(Backing::of).toList());
+    }
+
+    static Matte get(Cut stored) {
+      return stored == null || stored.keys == null
+          ? Matte.NONE
+          : new Matte(stored.keys.stream().map(Backing::get).toList());
+    }
+  }
+
+  /** A colour that is taken out. */
+  record Backing(int colour, int tolerance, int softness, int spill, int shadow) {
+    static Backing of(Key key) {
+      return new Backing(key.colour(), key.tolerance(), key.softness(), key.spill(), key.shadow());
+    }
+
+    Key get() {
+      return new Key(colour, tolerance, softness, spill, shadow);
     }
   }
 

@@ -30,6 +30,7 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     @JsonSubTypes.Type(value = Sequence.class, name = "sequence"),
     @JsonSubTypes.Type(value = Stack.class, name = "stack"),
     @JsonSubTypes.Type(value = Excerpt.class, name = "excerpt"),
+    @JsonSubTypes.Type(value = Keyed.class, name = "keyed"),
     @JsonSubTypes.Type(value = Treated.class, name = "treated"),
     @JsonSubTypes.Type(value = Faded.class, name = "faded")
   })
@@ -61,6 +62,10 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
       }
       if (layer instanceof Layer.Excerpt excerpt) {
         return new Excerpt(of(excerpt.layer()), excerpt.from());
+      }
+      if (layer instanceof Layer.Keyed keyed) {
+        return new Keyed(
+            of(keyed.layer()), keyed.keys().stream().map(StoredLook.Backing::of).toList());
       }
       if (layer instanceof Layer.Treated t) {
         return new Treated(
@@ -169,6 +174,13 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     @Override
     public Layer get() {
       return new Layer.Excerpt(of.get(), from);
+    }
+  }
+
+  record Keyed(Node of, List<StoredLook.Backing> keys) implements Node {
+    @Override
+    public Layer get() {
+      return new Layer.Keyed(of.get(), keys.stream().map(StoredLook.Backing::get).toList());
     }
   }
 

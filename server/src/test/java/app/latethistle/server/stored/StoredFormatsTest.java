@@ -35,6 +35,7 @@ import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Focus;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
+import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.LumaPattern;
 import app.latethistle.core.look.Matte;
@@ -89,6 +90,7 @@ class StoredFormatsTest {
               TreatmentKind.SHAKE,
               Dial.driven(1, new Drive(Drive.Source.DOWNBEATS, 12, 40, 350)),
               Dial.at(30)));
+  private static final Matte KEYED = Matte.of(new Key(0x20a040, 12, 5, 90, 40));
   private static final Placement SHOT =
       new Placement(
           "7~2",
@@ -111,7 +113,8 @@ class StoredFormatsTest {
                                   400,
                                   0.25,
                                   0.5))))
-              .withTreatments(TREATED),
+              .withTreatments(TREATED)
+              .withMatte(KEYED),
           new ClipSound(true, 6, -3, -4),
           new Held(true, 2));
   private static final Tie WORD = new Tie.OnWord("4", 2, Tie.Edge.END, -1);
@@ -142,7 +145,7 @@ class StoredFormatsTest {
         SetAspect.of(Aspect.RUN, Map.of("7~2", SHOT.run(), "7~3", Run.at(50))),
         SetAspect.of(Aspect.FRAMING, "7~2", SHOT.framing()),
         SetAspect.of(Aspect.TREATMENTS, "7~2", TREATED),
-        SetAspect.of(Aspect.MATTE, "7~2", Matte.NONE),
+        SetAspect.of(Aspect.MATTE, "7~2", KEYED),
         SetAspect.of(Aspect.CORRECTION, "7~2", Correction.NONE),
         SetAspect.of(Aspect.SOUND, "7~2", SHOT.heard()),
         SetAspect.of(Aspect.LOCK, "7~2", true).called("lock a shot"),
@@ -297,7 +300,10 @@ class StoredFormatsTest {
                         new Layer.Sequence(
                             List.of(
                                 new Layer.Part(new FrameRange(0, 24), shot),
-                                new Layer.Part(new FrameRange(18, 30), 21, shot)),
+                                new Layer.Part(
+                                    new FrameRange(18, 30),
+                                    21,
+                                    new Layer.Keyed(new Layer.Excerpt(shot, 2), KEYED.keys()))),
                             List.of(
                                 new Layer.Passage(
                                     new FrameRange(18, 24), 1, PASSING.kind(), PASSING.manner()))),

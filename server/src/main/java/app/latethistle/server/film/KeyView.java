@@ -1,0 +1,29 @@
+package app.latethistle.server.film;
+
+import app.latethistle.core.look.Key;
+import java.util.Locale;
+
+/**
+ * A backing colour that is taken out, as the page shows and sets it; see {@link Key} for its units.
+ *
+ * @param colour as #rrggbb
+ */
+record KeyView(String colour, int tolerance, int softness, int spill, int shadow) {
+  static KeyView of(Key key) {
+    return new KeyView(
+        String.format(Locale.ROOT, "#%06x", key.colour()),
+        key.tolerance(),
+        key.softness(),
+        key.spill(),
+        key.shadow());
+  }
+
+  /**
+   * As the film keeps it.
+   *
+   * @throws IllegalArgumentException if a value is out of its range
+   */
+  Key key() {
+    return new Key(Passing.rgb(colour), tolerance, softness, spill, shadow);
+  }
+}
