@@ -216,8 +216,7 @@ final class AssembleCommand implements Callable<Integer> {
     return field.matches("[^\",\n]*") ? field : '"' + field.replace("\"", "\"\"") + '"';
   }
 
-  private void render(
-      Resolved film, PictureShape shape, List<Part> voice, PrintWriter err)
+  private void render(Resolved film, PictureShape shape, List<Part> voice, PrintWriter err)
       throws IOException {
     FrameRate rate = film.rate();
     Program program = Program.of(film, shape.width(), shape.height());

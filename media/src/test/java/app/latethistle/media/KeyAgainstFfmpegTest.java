@@ -18,8 +18,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 /**
  * Our key held against ffmpeg's chromakey, each at the best of some settings, on a picture of
  * ffmpeg's own, cut out by a known opacity and laid before a backing: even, uneven with noise, and
- * compressed. The picture has much green in it, so a green backing is the hard case: an even
- * one is where theirs is as good as ours.
+ * compressed. The picture has much green in it, so a green backing is the hard case: an even one is
+ * where theirs is as good as ours.
  */
 class KeyAgainstFfmpegTest {
   private static final int WIDTH = 320;
@@ -95,7 +95,8 @@ class KeyAgainstFfmpegTest {
         "0x20a83c | ,vignette=a=0.4                            | -c:v libx264 -crf 30  | 0.06 | 1",
         "0x2850d0 | ,vignette=a=0.4,noise=alls=6:allf=t        | -c:v libx264 -crf 26  | 0.06 | 1",
       })
-  void isNearerToTheTruth(String backing, String after, String encoding, double most, double against)
+  void isNearerToTheTruth(
+      String backing, String after, String encoding, double most, double against)
       throws IOException {
     Path file = composite(backing, after == null ? "" : after, encoding.split(" "));
     byte[] known =
