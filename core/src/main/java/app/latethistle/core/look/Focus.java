@@ -58,11 +58,6 @@ public record Focus(List<Point> points, int across, int down, double from, doubl
     }
   }
 
-  /** A place that stays, and matters as a point. */
-  public static Focus at(int x, int y) {
-    return new Focus(List.of(new Point(0, x, y)), /* across= */ 0, /* down= */ 0, 0, 1);
-  }
-
   /** The part of it between two shares of the shot's time. */
   Focus part(double start, double end) {
     double span = to - from;

@@ -49,11 +49,6 @@ public record Treatment(TreatmentKind kind, List<Dial> dials, boolean bypassed) 
     return new Treatment(kind, List.of(dials), false);
   }
 
-  /** The same left out, or done again. */
-  public Treatment withBypassed(boolean other) {
-    return new Treatment(kind, dials, other);
-  }
-
   /** The same as it is on a hit, held. */
   public Treatment onHit() {
     return new Treatment(

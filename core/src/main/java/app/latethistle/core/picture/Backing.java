@@ -68,7 +68,7 @@ public final class Backing {
       for (int x = 0; x < w; x++) {
         boolean edge = x < across || x >= w - across || y < down;
         if (edge && near(cell(frame, y * w + x, cells), cell, cells)) {
-          sums[0] += Toning.meanOfFour(frame.data(), 2 * y * frame.width() + 2 * x, frame.width());
+          sums[0] += Frame.meanOfFour(frame.data(), 2 * y * frame.width() + 2 * x, frame.width());
           sums[1] += frame.data()[frame.offset(1) + y * w + x] & 0xff;
           sums[2] += frame.data()[frame.offset(2) + y * w + x] & 0xff;
           count++;

@@ -62,7 +62,7 @@ public final class Blend {
           int opaque =
               plane == 0
                   ? alpha[row * w + i] & 0xff
-                  : Toning.meanOfFour(alpha, 2 * row * frame.width() + 2 * i, frame.width());
+                  : Frame.meanOfFour(alpha, 2 * row * frame.width() + 2 * i, frame.width());
           int below = (under[at + i] & 0xff) - zero;
           int over = (frame.data()[from + i] & 0xff) - zero;
           int laid = (255 * over + (255 - opaque) * below) / 255;

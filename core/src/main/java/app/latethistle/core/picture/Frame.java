@@ -96,4 +96,14 @@ public final class Frame {
     Arrays.fill(data, 0, width * height, (byte) 16);
     Arrays.fill(data, width * height, data.length, (byte) 128);
   }
+
+  /** The mean of the four samples of a plane as fine as luma that one chroma sample belongs to. */
+  static int meanOfFour(byte[] data, int at, int width) {
+    return ((data[at] & 0xff)
+            + (data[at + 1] & 0xff)
+            + (data[at + width] & 0xff)
+            + (data[at + width + 1] & 0xff)
+            + 2)
+        >> 2;
+  }
 }

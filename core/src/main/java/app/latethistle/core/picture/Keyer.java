@@ -113,7 +113,7 @@ public final class Keyer {
     for (int i = 0; i < strength.length; i++) {
       float u = (data[picture.offset(1) + i] & 0xff) - GREY;
       float v = (data[picture.offset(2) + i] & 0xff) - GREY;
-      strength[i] = Math.max(0, u * cb + v * cr - ASIDE * Math.abs(u * cr - v * cb));
+      strength[i] = hueIn(u, v, cb, cr);
       sure[i] = strength[i] > SURE * full ? 1 : 0;
     }
     int reach = (int) Math.max(1, NEAR * height / 2);
@@ -133,11 +133,16 @@ public final class Keyer {
     }
   }
 
+  /** How much of a hue a colour has; both as differences from grey, the hue of length one. */
+  private static float hueIn(float u, float v, float cb, float cr) {
+    return Math.max(0, u * cb + v * cr - ASIDE * Math.abs(u * cr - v * cb));
+  }
+
   /** The hue's strength, luma, Cb or Cr of a place. */
   private float value(int what, int i, int w) {
     return switch (what) {
       case 0 -> strength[i];
-      case 1 -> Toning.meanOfFour(picture.data(), i / w * 2 * width + i % w * 2, width);
+      case 1 -> Frame.meanOfFour(picture.data(), i / w * 2 * width + i % w * 2, width);
       default -> picture.data()[picture.offset(what - 1) + i] & 0xff;
     };
   }
@@ -167,7 +172,7 @@ public final class Keyer {
       float k = through[i];
       float u = (data[one] & 0xff) - GREY - k * (backing[2][i] - GREY);
       float v = (data[other] & 0xff) - GREY - k * (backing[3][i] - GREY);
-      float left = Math.max(0, u * cb + v * cr - ASIDE * Math.abs(u * cr - v * cb)) * spill;
+      float left = hueIn(u, v, cb, cr) * spill;
       data[one] = code(u - left * cb);
       data[other] = code(v - left * cr);
     }

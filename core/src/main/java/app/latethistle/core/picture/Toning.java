@@ -99,7 +99,7 @@ final class Toning implements TreatmentPainter {
     int cr = from.offset(2);
     for (int y = 0; y < from.height() / 2; y++) {
       for (int x = 0; x < w / 2; x++) {
-        int luma = meanOfFour(a, 2 * y * w + 2 * x, w);
+        int luma = Frame.meanOfFour(a, 2 * y * w + 2 * x, w);
         int at = y * (w / 2) + x;
         b[cb + at] = mixed(a[cb + at], ramps[1][luma], weight);
         b[cr + at] = mixed(a[cr + at], ramps[2][luma], weight);
@@ -109,15 +109,5 @@ final class Toning implements TreatmentPainter {
 
   private static byte mixed(byte from, int to, int weight) {
     return (byte) (((from & 0xff) * (256 - weight) + to * weight + 128) >> 8);
-  }
-
-  /** The luma of the four samples that one chroma sample belongs to. */
-  static int meanOfFour(byte[] data, int at, int width) {
-    return ((data[at] & 0xff)
-            + (data[at + 1] & 0xff)
-            + (data[at + width] & 0xff)
-            + (data[at + width + 1] & 0xff)
-            + 2)
-        >> 2;
   }
 }

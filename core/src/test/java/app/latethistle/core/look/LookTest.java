@@ -60,7 +60,11 @@ class LookTest {
     for (int x = 0; x <= 1000; x += 125) {
       for (int y = 0; y <= 1000; y += 250) {
         Window window =
-            seen(shape, ShapedFraming.of(Framing.FILL).withFocus(Optional.of(Focus.at(x, y))));
+            seen(
+                shape,
+                ShapedFraming.of(Framing.FILL)
+                    .withFocus(
+                        Optional.of(new Focus(List.of(new Focus.Point(0, x, y)), 0, 0, 0, 1))));
         // As large as the take holds, and as near to the focus as that lets it.
         assertThat(Math.min(1920 - window.width(), 1080 - window.height()))
             .isCloseTo(0, within(1.0));

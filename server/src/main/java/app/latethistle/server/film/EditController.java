@@ -4,7 +4,6 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.ClipSound;
 import app.latethistle.core.film.Compound;
-import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Places;
 import app.latethistle.core.film.SetAspect;
@@ -13,7 +12,6 @@ import app.latethistle.core.film.Trims;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Function;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -24,12 +22,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/productions/{productionId}/film")
 class EditController {
-  private final FilmService films;
-  private final FilmViews views;
+  private final FilmEdits edits;
 
-  EditController(FilmService films, FilmViews views) {
-    this.films = films;
-    this.views = views;
+  EditController(FilmEdits edits) {
+    this.edits = edits;
   }
 
   /** Moves an end of a shot with all that follows; {@code start} for its first frames. */
@@ -61,7 +57,7 @@ class EditController {
 
   @PostMapping("/ripple")
   FilmView ripple(@PathVariable long productionId, @RequestBody Ripple r) {
-    return edit(
+    return edits.make(
         productionId,
         r.revision(),
         film ->
@@ -72,25 +68,25 @@ class EditController {
 
   @PostMapping("/roll")
   FilmView roll(@PathVariable long productionId, @RequestBody Roll r) {
-    return edit(
+    return edits.make(
         productionId, r.revision(), film -> Trims.roll(film.resolved(), r.joint(), r.to().tie()));
   }
 
   @PostMapping("/slide")
   FilmView slide(@PathVariable long productionId, @RequestBody Slide s) {
-    return edit(
+    return edits.make(
         productionId, s.revision(), film -> Trims.slide(film.resolved(), s.place(), s.to().tie()));
   }
 
   @PostMapping("/split")
   FilmView split(@PathVariable long productionId, @RequestBody Split s) {
-    return edit(
+    return edits.make(
         productionId, s.revision(), film -> Trims.split(film.resolved(), s.place(), s.to().tie()));
   }
 
   @PostMapping("/take-out")
   FilmView takeOut(@PathVariable long productionId, @RequestBody TakeOut t) {
-    return edit(
+    return edits.make(
         productionId,
         t.revision(),
         film ->
@@ -105,13 +101,13 @@ class EditController {
 
   @PostMapping("/carry")
   FilmView carry(@PathVariable long productionId, @RequestBody Carry c) {
-    return edit(
+    return edits.make(
         productionId, c.revision(), film -> Places.carry(film.resolved(), c.from(), c.to()));
   }
 
   @PostMapping("/paste")
   FilmView paste(@PathVariable long productionId, @RequestBody Paste p) {
-    return edit(
+    return edits.make(
         productionId,
         p.revision(),
         film -> {
@@ -125,7 +121,7 @@ class EditController {
 
   @PostMapping("/set-run")
   FilmView setRun(@PathVariable long productionId, @RequestBody SetRun s) {
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
         film ->
@@ -140,7 +136,7 @@ class EditController {
 
   @PostMapping("/set-clip-sound")
   FilmView setClipSound(@PathVariable long productionId, @RequestBody SetClipSound s) {
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
         film ->
@@ -152,7 +148,7 @@ class EditController {
 
   @PostMapping("/detach")
   FilmView detach(@PathVariable long productionId, @RequestBody Detach d) {
-    return edit(
+    return edits.make(
         productionId,
         d.revision(),
         film -> {
@@ -165,7 +161,7 @@ class EditController {
 
   @PostMapping("/group")
   FilmView group(@PathVariable long productionId, @RequestBody Group g) {
-    return edit(
+    return edits.make(
         productionId,
         g.revision(),
         film ->
@@ -179,7 +175,7 @@ class EditController {
 
   @PostMapping("/lock")
   FilmView lock(@PathVariable long productionId, @RequestBody LockShots l) {
-    return edit(
+    return edits.make(
         productionId,
         l.revision(),
         film ->
@@ -192,9 +188,5 @@ class EditController {
     Map<String, T> values = new LinkedHashMap<>();
     film.ids(places).forEach(id -> values.put(id, value));
     return values;
-  }
-
-  private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
-    return views.of(films.edit(productionId, revision, edit));
   }
 }

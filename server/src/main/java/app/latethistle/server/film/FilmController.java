@@ -4,7 +4,6 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Cutting;
-import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Places;
 import app.latethistle.core.film.Remedy;
@@ -21,7 +20,6 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Function;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -36,10 +34,12 @@ import org.springframework.web.bind.annotation.RestController;
 class FilmController {
   private final FilmService films;
   private final FilmViews views;
+  private final FilmEdits edits;
 
-  FilmController(FilmService films, FilmViews views) {
+  FilmController(FilmService films, FilmViews views, FilmEdits edits) {
     this.films = films;
     this.views = views;
+    this.edits = edits;
   }
 
   record MoveJoint(long revision, int joint, Moment to) {}
@@ -79,7 +79,7 @@ class FilmController {
 
   @PostMapping("/move-joint")
   FilmView moveJoint(@PathVariable long productionId, @RequestBody MoveJoint m) {
-    return edit(
+    return edits.make(
         productionId,
         m.revision(),
         state -> SetAspect.of(Aspect.TIE, state.cutName(m.joint()), m.to().tie()));
@@ -87,7 +87,7 @@ class FilmController {
 
   @PostMapping("/slip")
   FilmView slip(@PathVariable long productionId, @RequestBody Slip s) {
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
         state -> Sources.slip(state.resolved(), state.film().placementAt(s.place()).id(), s.in()));
@@ -106,7 +106,7 @@ class FilmController {
 
   @PostMapping("/set-framing")
   FilmView setFraming(@PathVariable long productionId, @RequestBody SetFraming s) {
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
         state -> {
@@ -118,7 +118,7 @@ class FilmController {
 
   @PostMapping("/move-shot")
   FilmView moveShot(@PathVariable long productionId, @RequestBody MoveShot m) {
-    return edit(
+    return edits.make(
         productionId, m.revision(), state -> Places.reorder(state.resolved(), m.from(), m.to()));
   }
 
@@ -134,7 +134,7 @@ class FilmController {
 
   @PostMapping("/set-song")
   FilmView setSong(@PathVariable long productionId, @RequestBody SetSong s) {
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
         state -> {
@@ -186,9 +186,5 @@ class FilmController {
     return films.proposals(now, everything, pool).stream()
         .map(p -> ProposalView.of(p, now, all))
         .toList();
-  }
-
-  private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
-    return views.of(films.edit(productionId, revision, edit));
   }
 }

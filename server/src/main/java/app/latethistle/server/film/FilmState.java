@@ -1,19 +1,15 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
-import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Clocks;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.Film;
-import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Joins;
 import app.latethistle.core.film.Narration;
-import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
-import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.Treating;
 import app.latethistle.core.film.VoiceClock;
-import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Shape;
@@ -27,6 +23,7 @@ import app.latethistle.core.mix.Part;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.signal.BandLevels;
+import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
@@ -120,17 +117,7 @@ public record FilmState(
    * @param item a shot's id or that of what lies over the cut; "" for the whole film
    */
   public FilmState with(String item, Treatment more) {
-    if (item.isEmpty()) {
-      Finish finish = film().finish();
-      return of(film().withFinish(finish.withTreatments(finish.treatments().and(more.onHit()))));
-    }
-    Placement shot =
-        ItemKind.PLACEMENT
-            .find(film(), item)
-            .orElseThrow(() -> new Refused("That shot is not in the film any more."));
-    return of(
-        SetAspect.of(Aspect.TREATMENTS, item, shot.how().treatments().and(more.onHit()))
-            .apply(film()));
+    return of(Treating.set(film(), List.of(item), now -> now.and(more.onHit())).apply(film()));
   }
 
   /** The same production with other edits. */
@@ -183,9 +170,12 @@ public record FilmState(
     return Program.of(resolved(), width, height);
   }
 
-  /** The same in another shape, whose pictures have these sides. */
+  /** The same in a shape, its own or another, whose pictures have these sides. */
   public Program program(Shape shape, int width, int height) {
-    return Program.of(resolved(), shape, width, height);
+    PictureShape own = production.shape();
+    return shape.equals(Shape.of(own.width(), own.height()))
+        ? program(width, height)
+        : Program.of(resolved(), shape, width, height);
   }
 
   /** What is heard. */

@@ -70,9 +70,11 @@ class FilmViews {
   FilmView of(FilmState state) {
     Map<Long, Shot> shots = shotsOf(state.production().id());
     Film film = state.film();
+    Hits hits = new Hits(state.resolved());
     List<PlacedView> placed = new ArrayList<>();
     for (int i = 0; i < film.placements().size(); i++) {
-      placed.add(placed(state, shots, i, film.placements().get(i), state.cutting().rangeOf(i)));
+      placed.add(
+          placed(state, hits, shots, i, film.placements().get(i), state.cutting().rangeOf(i)));
     }
     List<JointView> joints = new ArrayList<>();
     List<String> reasons = reasons(state);
@@ -92,7 +94,7 @@ class FilmViews {
         state.production().pace(),
         placed,
         joints,
-        overlays(state, shots),
+        overlays(state, hits, shots),
         sounds(state, shots),
         markers(state),
         problems(state, placed),
@@ -146,7 +148,7 @@ class FilmViews {
   }
 
   private static PlacedView placed(
-      FilmState state, Map<Long, Shot> shots, int place, Placement p, FrameRange range) {
+      FilmState state, Hits hits, Map<Long, Shot> shots, int place, Placement p, FrameRange range) {
     Shot shot = p.hasPicture() ? shots.get(Long.valueOf(p.shot())) : null;
     Take take = state.takes().get(p.take());
     FrameRange shown =
@@ -175,7 +177,7 @@ class FilmViews {
             .toList(),
         p.how().matte().keys().stream().map(KeyView::of).toList(),
         TreatmentView.of(p.how().treatments()),
-        amounts(state, p, range),
+        amounts(hits, p, range),
         PictureView.of(take == null ? state.production().shape() : take.shape()),
         p.locked(),
         Speed.of(p.run(), range.length()),
@@ -187,21 +189,20 @@ class FilmViews {
   }
 
   /** How far what follows a clock is from rest, frame by frame; null if nothing does. */
-  private static List<Integer> amounts(FilmState state, Placement p, FrameRange range) {
+  private static List<Integer> amounts(Hits hits, Placement p, FrameRange range) {
     return p.how().treatments().done().stream()
         .flatMap(t -> t.dials().stream())
         .flatMap(dial -> dial.drive().stream())
         .findFirst()
         .map(
             drive ->
-                new Hits(state.resolved())
-                    .values(Dial.driven(0, drive.withTo(WHOLE)), range).stream()
-                        .map(v -> (int) Math.round(v))
-                        .toList())
+                hits.values(Dial.driven(0, drive.withTo(WHOLE)), range).stream()
+                    .map(v -> (int) Math.round(v))
+                    .toList())
         .orElse(null);
   }
 
-  private static List<OverlayView> overlays(FilmState state, Map<Long, Shot> shots) {
+  private static List<OverlayView> overlays(FilmState state, Hits hits, Map<Long, Shot> shots) {
     List<OverlayView> overlays = new ArrayList<>();
     for (Overlay o : state.film().overlays()) {
       FrameRange range = state.cutting().beside().overlays().get(o.name());
@@ -213,7 +214,7 @@ class FilmViews {
                   Math.max(0, state.cutting().length() - 1), Math.max(1, state.cutting().length()));
       overlays.add(
           new OverlayView(
-              placed(state, shots, -1, o.placement(), shown),
+              placed(state, hits, shots, -1, o.placement(), shown),
               o.layer(),
               o.lie().opacity(),
               o.lie().size(),

@@ -2,7 +2,6 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
-import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SetAspect;
@@ -27,13 +26,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/productions/{productionId}/film")
 class FocusController {
-  private final FilmService films;
-  private final FilmViews views;
+  private final FilmEdits edits;
   private final FocusSearch search;
 
-  FocusController(FilmService films, FilmViews views, FocusSearch search) {
-    this.films = films;
-    this.views = views;
+  FocusController(FilmEdits edits, FocusSearch search) {
+    this.edits = edits;
     this.search = search;
   }
 
@@ -54,7 +51,7 @@ class FocusController {
   @PostMapping("/set-focus")
   FilmView setFocus(@PathVariable long productionId, @RequestBody SetFocus s) {
     Optional<Focus> focus = Optional.ofNullable(s.focus()).map(FocusView::focus);
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
         state ->
@@ -63,7 +60,7 @@ class FocusController {
 
   @PostMapping("/find-focus")
   FilmView findFocus(@PathVariable long productionId, @RequestBody FindFocus f) {
-    return edit(
+    return edits.make(
         productionId,
         f.revision(),
         state ->
@@ -79,7 +76,7 @@ class FocusController {
   @PostMapping("/set-shape-framing")
   FilmView setShapeFraming(@PathVariable long productionId, @RequestBody SetShapeFraming s) {
     Shape shape = OtherShape.parse(s.shape());
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
         state ->
@@ -106,9 +103,5 @@ class FocusController {
       throw new Refused("Choose a shot first; a gap has no picture.");
     }
     return SetAspect.of(Aspect.FRAMING, values);
-  }
-
-  private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
-    return views.of(films.edit(productionId, revision, edit));
   }
 }

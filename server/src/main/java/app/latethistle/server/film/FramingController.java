@@ -2,7 +2,6 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
-import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.look.Framing;
@@ -19,7 +18,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -30,12 +28,12 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/productions/{productionId}/film")
 class FramingController {
-  private final FilmService films;
+  private final FilmEdits edits;
   private final FilmViews views;
   private final WantedShots wanted;
 
-  FramingController(FilmService films, FilmViews views, WantedShots wanted) {
-    this.films = films;
+  FramingController(FilmEdits edits, FilmViews views, WantedShots wanted) {
+    this.edits = edits;
     this.views = views;
     this.wanted = wanted;
   }
@@ -47,7 +45,7 @@ class FramingController {
 
   @PostMapping("/set-path")
   FilmView setPath(@PathVariable long productionId, @RequestBody SetPath s) {
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
         state -> {
@@ -71,7 +69,7 @@ class FramingController {
   FilmView proposePath(@PathVariable long productionId, @RequestBody ProposePath p) {
     Map<Long, Shot> shots = views.shotsOf(productionId);
     Map<Integer, StoryShot> story = wanted.of(productionId);
-    return edit(
+    return edits.make(
         productionId,
         p.revision(),
         state -> {
@@ -118,9 +116,5 @@ class FramingController {
 
   private static PictureShape film(FilmState state) {
     return state.production().shape();
-  }
-
-  private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
-    return views.of(films.edit(productionId, revision, edit));
   }
 }

@@ -1,7 +1,6 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
-import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.ItemKind;
@@ -17,7 +16,6 @@ import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.ShapedFraming;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.function.Function;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -28,12 +26,10 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/productions/{productionId}/film")
 class ItemController {
-  private final FilmService films;
-  private final FilmViews views;
+  private final FilmEdits edits;
 
-  ItemController(FilmService films, FilmViews views) {
-    this.films = films;
-    this.views = views;
+  ItemController(FilmEdits edits) {
+    this.edits = edits;
   }
 
   record LayOver(long revision, Piece piece, Moment start, Moment end) {}
@@ -68,7 +64,7 @@ class ItemController {
 
   @PostMapping("/lay-over")
   FilmView layOver(@PathVariable long productionId, @RequestBody LayOver l) {
-    return edit(
+    return edits.make(
         productionId,
         l.revision(),
         film ->
@@ -78,7 +74,7 @@ class ItemController {
 
   @PostMapping("/change-overlay")
   FilmView changeOverlay(@PathVariable long productionId, @RequestBody ChangeOverlay c) {
-    return edit(
+    return edits.make(
         productionId,
         c.revision(),
         film ->
@@ -124,12 +120,12 @@ class ItemController {
 
   @PostMapping("/overlay-out")
   FilmView overlayOut(@PathVariable long productionId, @RequestBody Named n) {
-    return edit(productionId, n.revision(), film -> Put.away(ItemKind.OVERLAY, n.name()));
+    return edits.make(productionId, n.revision(), film -> Put.away(ItemKind.OVERLAY, n.name()));
   }
 
   @PostMapping("/set-sound")
   FilmView setSound(@PathVariable long productionId, @RequestBody SetSound s) {
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
         film -> {
@@ -150,12 +146,12 @@ class ItemController {
 
   @PostMapping("/sound-out")
   FilmView soundOut(@PathVariable long productionId, @RequestBody Named n) {
-    return edit(productionId, n.revision(), film -> Put.away(ItemKind.SOUND, n.name()));
+    return edits.make(productionId, n.revision(), film -> Put.away(ItemKind.SOUND, n.name()));
   }
 
   @PostMapping("/set-marker")
   FilmView setMarker(@PathVariable long productionId, @RequestBody SetMarker m) {
-    return edit(
+    return edits.make(
         productionId,
         m.revision(),
         film -> {
@@ -175,10 +171,6 @@ class ItemController {
 
   @PostMapping("/marker-out")
   FilmView markerOut(@PathVariable long productionId, @RequestBody Named n) {
-    return edit(productionId, n.revision(), film -> Put.away(ItemKind.MARKER, n.name()));
-  }
-
-  private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
-    return views.of(films.edit(productionId, revision, edit));
+    return edits.make(productionId, n.revision(), film -> Put.away(ItemKind.MARKER, n.name()));
   }
 }

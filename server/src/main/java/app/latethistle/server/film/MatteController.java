@@ -2,7 +2,6 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
-import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SetAspect;
@@ -13,7 +12,6 @@ import app.latethistle.server.material.Pictures;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
-import java.util.function.Function;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -24,13 +22,11 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/productions/{productionId}/film")
 class MatteController {
-  private final FilmService films;
-  private final FilmViews views;
+  private final FilmEdits edits;
   private final Pictures pictures;
 
-  MatteController(FilmService films, FilmViews views, Pictures pictures) {
-    this.films = films;
-    this.views = views;
+  MatteController(FilmEdits edits, Pictures pictures) {
+    this.edits = edits;
     this.pictures = pictures;
   }
 
@@ -43,7 +39,7 @@ class MatteController {
   @PostMapping("/set-keys")
   FilmView setKeys(@PathVariable long productionId, @RequestBody SetKeys s) {
     Matte matte = new Matte(s.keys().stream().map(KeyView::key).toList());
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
         state ->
@@ -53,7 +49,7 @@ class MatteController {
 
   @PostMapping("/find-backing")
   FilmView findBacking(@PathVariable long productionId, @RequestBody FindBacking f) {
-    return edit(
+    return edits.make(
         productionId,
         f.revision(),
         state ->
@@ -81,9 +77,5 @@ class MatteController {
     } catch (IOException e) {
       throw new UncheckedIOException("The pictures of a take could not be read.", e);
     }
-  }
-
-  private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
-    return views.of(films.edit(productionId, revision, edit));
   }
 }

@@ -1,7 +1,6 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
-import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Joins;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.music.KeyMoment;
@@ -9,7 +8,6 @@ import app.latethistle.core.time.FrameRate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,12 +18,10 @@ import org.springframework.web.bind.annotation.RestController;
 /** How shots become one another. */
 @RestController
 class TransitionController {
-  private final FilmService films;
-  private final FilmViews views;
+  private final FilmEdits edits;
 
-  TransitionController(FilmService films, FilmViews views) {
-    this.films = films;
-    this.views = views;
+  TransitionController(FilmEdits edits) {
+    this.edits = edits;
   }
 
   /** A kind of transition, what can be said of it, and how it is if nothing is. */
@@ -45,7 +41,7 @@ class TransitionController {
 
   @PostMapping("/api/productions/{productionId}/film/set-transition")
   FilmView setTransition(@PathVariable long productionId, @RequestBody SetTransition s) {
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
         state -> Joins.set(state.resolved(), s.joints(), s.transition().transition()));
@@ -54,7 +50,7 @@ class TransitionController {
   /** The same on every joint that lies on a border of the song's sections or on a break. */
   @PostMapping("/api/productions/{productionId}/film/set-border-transitions")
   FilmView setBorderTransitions(@PathVariable long productionId, @RequestBody SetOnBorders s) {
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
         state -> {
@@ -77,9 +73,5 @@ class TransitionController {
         .filter(m -> m.kind() == KeyMoment.Kind.BREAK)
         .forEach(m -> borders.add(rate.nearestFrame(m.at() - start)));
     return borders;
-  }
-
-  private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
-    return views.of(films.edit(productionId, revision, edit));
   }
 }

@@ -1,21 +1,13 @@
 package app.latethistle.server.film;
 
-import app.latethistle.core.Refused;
-import app.latethistle.core.film.Aspect;
-import app.latethistle.core.film.Compound;
-import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Layers;
 import app.latethistle.core.film.Placement;
-import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.Treating;
 import app.latethistle.core.look.Parameter;
 import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.function.Function;
 import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -26,15 +18,10 @@ import org.springframework.web.bind.annotation.RestController;
 /** What is done to pictures beside their correction. */
 @RestController
 class TreatmentController {
-  /** What the whole film is called where items are named. */
-  private static final String WHOLE_FILM = "";
+  private final FilmEdits edits;
 
-  private final FilmService films;
-  private final FilmViews views;
-
-  TreatmentController(FilmService films, FilmViews views) {
-    this.films = films;
-    this.views = views;
+  TreatmentController(FilmEdits edits) {
+    this.edits = edits;
   }
 
   /** A kind of treatment, the values that can be said of it, and how it is if nothing is. */
@@ -64,35 +51,16 @@ class TreatmentController {
   @PostMapping("/api/productions/{productionId}/film/set-treatments")
   FilmView setTreatments(@PathVariable long productionId, @RequestBody SetTreatments s) {
     Treatments treatments = TreatmentView.treatments(s.treatments());
-    return edit(
+    return edits.make(
         productionId,
         s.revision(),
-        state -> {
-          List<Edit> edits = new ArrayList<>();
-          Map<String, Treatments> shots = new LinkedHashMap<>();
-          for (String id : s.items()) {
-            if (id.equals(WHOLE_FILM)) {
-              edits.add(
-                  SetAspect.of(
-                      Aspect.FINISH, "", state.film().finish().withTreatments(treatments)));
-            } else {
-              shots.put(id, treatments);
-            }
-          }
-          if (!shots.isEmpty()) {
-            edits.add(SetAspect.of(Aspect.TREATMENTS, shots));
-          }
-          if (edits.isEmpty()) {
-            throw new Refused("Choose a shot first, or the whole film.");
-          }
-          return new Compound(Aspect.TREATMENTS.label(), edits);
-        });
+        state -> Treating.set(state.film(), s.items(), now -> treatments));
   }
 
   @PostMapping("/api/productions/{productionId}/film/lay-treatments")
   FilmView layTreatments(@PathVariable long productionId, @RequestBody LayTreatments l) {
     Treatments treatments = TreatmentView.treatments(l.treatments());
-    return edit(
+    return edits.make(
         productionId,
         l.revision(),
         state -> {
@@ -103,9 +71,5 @@ class TreatmentController {
               l.start().tie(),
               l.end().tie());
         });
-  }
-
-  private FilmView edit(long productionId, long revision, Function<FilmState, Edit> edit) {
-    return views.of(films.edit(productionId, revision, edit));
   }
 }

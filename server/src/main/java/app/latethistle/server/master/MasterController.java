@@ -164,10 +164,7 @@ class MasterController {
     FrameRate filmRate = state.production().rate();
     FrameRate rate = asked.rate() == null ? filmRate : FrameRate.parse(asked.rate());
     FrameRange part = part(asked, state.cutting().length());
-    Program whole =
-        shape.equals(Shape.of(film.width(), film.height()))
-            ? state.program(size.width(), size.height())
-            : state.program(shape, size.width(), size.height());
+    Program whole = state.program(shape, size.width(), size.height());
     SampleRange heard =
         new SampleRange(filmRate.sampleOf(part.start()), filmRate.sampleOf(part.end()));
     StoredOrder order = new StoredOrder(whole.part(part).at(rate), state.mix().part(heard));

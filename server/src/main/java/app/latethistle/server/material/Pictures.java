@@ -95,21 +95,10 @@ public class Pictures {
       halved.draw(frame, luma);
       finder.add(
           Arrays.copyOfRange(luma.data(), 0, luma.offset(1)),
-          chroma(small, 1, luma),
-          chroma(small, 2, luma));
+          Arrays.copyOfRange(small.data(), small.offset(1), small.offset(2)),
+          Arrays.copyOfRange(small.data(), small.offset(2), small.data().length));
     }
     return finder.found();
-  }
-
-  /** A chroma plane, as far as a picture half as large reaches. */
-  private static byte[] chroma(Frame frame, int plane, Frame half) {
-    int stride = frame.width() / 2;
-    byte[] part = new byte[half.width() * half.height()];
-    for (int y = 0; y < half.height(); y++) {
-      System.arraycopy(
-          frame.data(), frame.offset(plane) + y * stride, part, y * half.width(), half.width());
-    }
-    return part;
   }
 
   /** Pictures in a strip, and in each of its rows. */

@@ -85,7 +85,7 @@ import tools.jackson.databind.JsonNode;
 class StoredFormatsTest {
   private static final Treatments TREATED =
       Treatments.of(
-          Treatment.usual(TreatmentKind.GLOW).withBypassed(true),
+          new Treatment(TreatmentKind.GLOW, Treatment.usual(TreatmentKind.GLOW).dials(), true),
           Treatment.of(
               TreatmentKind.SHAKE,
               Dial.driven(1, new Drive(Drive.Source.DOWNBEATS, 12, 40, 350)),
