@@ -2,7 +2,7 @@
 import { ThemeProvider } from "@mui/material/styles";
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import { inShape, type Focus, type Placed } from "../api/client";
+import { inShape, type Focus, type Framing, type Placed } from "../api/client";
 import { ShapesPanel } from "../rooms/score/ShapesPanel";
 import { focusAt, focusOf, framedIn, nextShape, sidesOf, watched } from "../rooms/score/shapes";
 import type { ScoreActions } from "../rooms/score/useScoreActions";
@@ -48,13 +48,12 @@ describe("the shapes of a film", () => {
   });
 
   it("say how a shot is framed in them", () => {
-    expect(framedIn(shot(), tall)).toBe("its middle");
-    expect(framedIn(shot({ focus: focusAt(0.3, 0.5, null) }), tall)).toBe("about its focus");
-    const wide: Focus = { ...focusAt(0.3, 0.5, null), across: 400 };
-    expect(framedIn(shot({ focus: wide }), tall)).toMatch(/too narrow/);
-    expect(framedIn(shot({ focus: wide, shapes: [{ shape: "9:16", fit: "FIT" }] }), tall)).toBe(
-      "with bars",
-    );
+    const upright = (fit: Framing, said: Framing | null = null) => [{ shape: "9:16", said, fit }];
+    const focus = focusAt(0.3, 0.5, null);
+    expect(framedIn(shot({ shapes: upright("FILL") }), "9:16")).toBe("its middle");
+    expect(framedIn(shot({ focus, shapes: upright("FILL") }), "9:16")).toBe("about its focus");
+    expect(framedIn(shot({ focus, shapes: upright("SOFT") }), "9:16")).toMatch(/too narrow/);
+    expect(framedIn(shot({ focus, shapes: upright("FIT", "FIT") }), "9:16")).toBe("with bars");
   });
 });
 

@@ -212,22 +212,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/productions/{productionId}/film/find-backing": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["findBacking"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/productions/{productionId}/film/find-focus": {
         parameters: {
             query?: never;
@@ -782,6 +766,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["takeOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/take-out-colour": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeOutColour"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2459,11 +2459,6 @@ export interface components {
             treatments: components["schemas"]["TreatmentView"][];
             voice: components["schemas"]["SpokenView"][];
         };
-        FindBacking: {
-            item: string;
-            /** Format: int64 */
-            revision: number;
-        };
         FindFocus: {
             places: number[];
             /** Format: int64 */
@@ -3405,6 +3400,8 @@ export interface components {
         ShapeFramingView: {
             /** @enum {string} */
             fit: "FIT" | "FILL" | "SOFT";
+            /** @enum {string|null} */
+            said: "FIT" | "FILL" | "SOFT" | null;
             shape: string;
         };
         Sheets: {
@@ -3670,6 +3667,12 @@ export interface components {
         TakeOut: {
             leaveGap: boolean;
             places: number[];
+            /** Format: int64 */
+            revision: number;
+        };
+        TakeOutColour: {
+            colour: string | null;
+            item: string;
             /** Format: int64 */
             revision: number;
         };
@@ -4213,32 +4216,6 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Detach"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FilmView"];
-                };
-            };
-        };
-    };
-    findBacking: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                productionId: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FindBacking"];
             };
         };
         responses: {
@@ -5148,6 +5125,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["TakeOut"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    takeOutColour: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeOutColour"];
             };
         };
         responses: {

@@ -14,18 +14,14 @@ const FIELDS = [
   { field: "shadow", hint: "How much of the shadows on the backing stays" },
 ] as const;
 
-const FRESH: BackingKey = {
-  colour: "#20b040",
-  tolerance: 15,
-  softness: 20,
-  spill: 100,
-  shadow: 0,
-};
+/** The colour that goes first where one is chosen by hand. */
+const FIRST = "#20b040";
 
 /** The backing colours that are taken out of a picture, so that it can stand in another one. */
 export function BackingRows({ shot, actions }: { shot: Placed; actions: ScoreActions }) {
   const { keys } = shot;
   const lay = (to: readonly BackingKey[]) => actions.setKeys(shot.id, to);
+  const byHand = () => actions.takeOutColour(shot.id, FIRST);
   return (
     <Box
       component="section"
@@ -39,16 +35,16 @@ export function BackingRows({ shot, actions }: { shot: Placed; actions: ScoreAct
           <>
             <Button
               title="The even colour along its edges goes, what stands before it stays"
-              onClick={() => actions.findBacking(shot.id)}
+              onClick={() => actions.takeOutColour(shot.id, null)}
             >
               Find and take out
             </Button>
-            <Button onClick={() => lay([FRESH])}>By colour</Button>
+            <Button onClick={byHand}>By colour</Button>
           </>
         ) : (
           <>
             {keys.length < 3 && (
-              <Button title="One more colour goes" onClick={() => lay([...keys, FRESH])}>
+              <Button title="One more colour goes" onClick={byHand}>
                 One more
               </Button>
             )}

@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import { passingUrl, type Film, type Passing, type Production } from "../../api/client";
+import { BareButton } from "../../parts/BareButton";
 import { ink } from "../../theme";
 import { PASSING } from "./passings";
 
@@ -25,18 +26,11 @@ export function PassingTile({ production, film, joint, how, used, onChoose }: Pr
   const seconds = how.kind === "CUT" ? 1 : Math.max(0.3, frames / production.framesPerSecond);
   const at = (i: number) => `${pictures < 2 ? 0 : (100 * i) / (pictures - 1)}% 0`;
   return (
-    <Box
-      component="button"
+    <BareButton
       aria-pressed={used}
       aria-label={PASSING[how.kind]}
       onClick={() => onChoose(how)}
       sx={{
-        p: 0,
-        border: 0,
-        bgcolor: "transparent",
-        font: "inherit",
-        textAlign: "left",
-        cursor: "pointer",
         "@keyframes passing": {
           from: { backgroundPosition: at(0) },
           to: { backgroundPosition: at(pictures) },
@@ -71,7 +65,7 @@ export function PassingTile({ production, film, joint, how, used, onChoose }: Pr
       >
         {PASSING[how.kind]}
       </Box>
-    </Box>
+    </BareButton>
   );
 }
 

@@ -14,6 +14,7 @@ import {
 import { NumberField } from "../../parts/NumberField";
 import { plural } from "../../parts/words";
 import { useRoom } from "../../store";
+import { BareButton } from "../../parts/BareButton";
 import { ink } from "../../theme";
 import { FocusPicker } from "./FocusPicker";
 import { focusAt, framedIn, watched } from "./shapes";
@@ -98,7 +99,7 @@ export function ShapesPanel({ production, film, shot, actions }: Props) {
               at,
             )}
             shape={s}
-            framed={s.name === own ? "as cut" : framedIn(shot, s)}
+            framed={s.name === own ? "as cut" : framedIn(shot, s.name)}
             used={s.name === now.name}
             onWatch={() => set({ shape: s.name === own ? null : s.name })}
           />
@@ -109,7 +110,7 @@ export function ShapesPanel({ production, film, shot, actions }: Props) {
           <Box sx={{ color: ink.ink2 }}>In {shape}</Box>
           <ToggleButtonGroup
             exclusive
-            value={shot.shapes.find((s) => s.shape === shape)?.fit ?? "FOCUS"}
+            value={shot.shapes.find((s) => s.shape === shape)?.said ?? "FOCUS"}
             aria-label={`How it is framed in ${shape}`}
             onChange={(_, to: Framing | "FOCUS" | null) =>
               to && actions.setShapeFraming(shape, to === "FOCUS" ? null : to)
@@ -140,20 +141,7 @@ function Tile({
   onWatch: () => void;
 }) {
   return (
-    <Box
-      component="button"
-      aria-pressed={used}
-      aria-label={`${shape.name}, ${framed}`}
-      onClick={onWatch}
-      sx={{
-        p: 0,
-        border: 0,
-        bgcolor: "transparent",
-        font: "inherit",
-        textAlign: "left",
-        cursor: "pointer",
-      }}
-    >
+    <BareButton aria-pressed={used} aria-label={`${shape.name}, ${framed}`} onClick={onWatch}>
       <Box
         sx={{
           height: HEIGHT,
@@ -180,6 +168,6 @@ function Tile({
         </Box>
         {shape.width > shape.height && ` ${framed}`}
       </Box>
-    </Box>
+    </BareButton>
   );
 }

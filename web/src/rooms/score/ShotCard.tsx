@@ -11,6 +11,7 @@ import {
 } from "../../api/client";
 import { plural } from "../../parts/words";
 import { chosenPlaces, useRoom } from "../../store";
+import { BareButton } from "../../parts/BareButton";
 import { ink } from "../../theme";
 import { HeadSign } from "./Head";
 import { headOf } from "./heads";
@@ -223,21 +224,12 @@ function OfShot({ production, film, shot, material, actions }: Props) {
         {takes.map((t) => {
           const used = t.id === shot.takeId;
           return (
-            <Box
+            <BareButton
               key={t.id}
-              component="button"
               aria-pressed={used}
               aria-label={`Take ${t.number}`}
               disabled={t.state !== "READY"}
               onClick={() => void actions.chooseTake(shot.place, t.id)}
-              sx={{
-                p: 0,
-                border: 0,
-                bgcolor: "transparent",
-                font: "inherit",
-                textAlign: "left",
-                cursor: "pointer",
-              }}
             >
               <Box
                 sx={{
@@ -265,7 +257,7 @@ function OfShot({ production, film, shot, material, actions }: Props) {
                 take {t.number}
                 {used ? ", used" : ""}
               </Box>
-            </Box>
+            </BareButton>
           );
         })}
       </Box>

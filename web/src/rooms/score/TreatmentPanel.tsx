@@ -6,6 +6,7 @@ import { treatmentUrl, type Film, type Production, type Treatment } from "../../
 import { useTreatments } from "../../api/queries";
 import { plural } from "../../parts/words";
 import { useRoom } from "../../store";
+import { BareButton } from "../../parts/BareButton";
 import { ink } from "../../theme";
 import { TreatmentRow } from "./TreatmentRow";
 import { TREATMENT, moved, placeOf, withAt } from "./treatments";
@@ -113,22 +114,13 @@ export function TreatmentPanel({ production, film, items, treatments, frame, act
           }}
         >
           {kinds.map(({ kind, usual }) => (
-            <Box
+            <BareButton
               key={kind}
-              component="button"
               aria-label={`Add ${TREATMENT[kind]}`}
               onClick={() => {
                 change((now) => [...now, usual]);
                 setOpen(treatments.length);
                 setChoosing(false);
-              }}
-              sx={{
-                p: 0,
-                border: 0,
-                bgcolor: "transparent",
-                font: "inherit",
-                textAlign: "left",
-                cursor: "pointer",
               }}
             >
               <Box
@@ -153,7 +145,7 @@ export function TreatmentPanel({ production, film, items, treatments, frame, act
               >
                 {TREATMENT[kind]}
               </Box>
-            </Box>
+            </BareButton>
           ))}
         </Box>
       )}

@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import type { Film, Treatment, TreatmentKind } from "../../api/client";
+import { BareButton } from "../../parts/BareButton";
 import { ink } from "../../theme";
 import { ParameterRow } from "./ParameterRow";
 import { SOURCE, TREATMENT, shownAs, withAt } from "./treatments";
@@ -43,19 +44,12 @@ export function TreatmentRow(props: Props) {
           onChange={(_, on) => onSet({ ...treatment, bypassed: !on })}
           sx={{ p: 0.5, ml: -1 }}
         />
-        <Box
-          component="button"
+        <BareButton
           aria-expanded={open}
           onClick={() => onOpen(!open)}
           sx={{
             flex: 1,
             minWidth: 0,
-            p: 0,
-            border: 0,
-            bgcolor: "transparent",
-            font: "inherit",
-            textAlign: "left",
-            cursor: "pointer",
             color: treatment.bypassed ? ink.ink3 : ink.ink,
             whiteSpace: "nowrap",
             overflow: "hidden",
@@ -71,7 +65,7 @@ export function TreatmentRow(props: Props) {
               {inWords(treatment, kind)}
             </Box>
           )}
-        </Box>
+        </BareButton>
         <Button
           aria-label={`${name} earlier`}
           title="Done before (Alt+↑)"

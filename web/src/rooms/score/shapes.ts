@@ -50,16 +50,15 @@ export function focusOf({ focus, start, end }: Placed, frame: number): { x: numb
 }
 
 /** How a shot is framed in a shape, in words. */
-export function framedIn(shot: Placed, { name, width, height }: OtherShape): string {
-  const said = shot.shapes.find((s) => s.shape === name)?.fit;
-  const fit = said ?? shot.framing;
-  if (fit === "FIT") return "with bars";
-  if (fit === "SOFT") return "over a soft one";
-  if (said !== undefined || !shot.focus) return "its middle";
-  const aspect = shot.picture.width / shot.picture.height;
-  const wanted = width / height;
-  const holds =
-    Math.min(1, wanted / aspect) * 1000 >= shot.focus.across &&
-    Math.min(1, aspect / wanted) * 1000 >= shot.focus.down;
-  return holds ? "about its focus" : "too narrow: over a soft one";
+export function framedIn(shot: Placed, name: string): string {
+  const there = shot.shapes.find((s) => s.shape === name);
+  const follows = (there?.said ?? null) === null;
+  switch (there?.fit) {
+    case "FIT":
+      return "with bars";
+    case "SOFT":
+      return follows && shot.framing === "FILL" ? "too narrow: over a soft one" : "over a soft one";
+    default:
+      return follows && shot.focus ? "about its focus" : "its middle";
+  }
 }

@@ -236,8 +236,9 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       /** Takes backing colours out of a shot, or of what lies over the cut. */
       setKeys: (item: string, all: readonly BackingKey[]) =>
         void run("set-keys", { item, keys: [...all] }),
-      /** Finds the colour along the edges of its picture and takes that out. */
-      findBacking: (item: string) => void run("find-backing", { item }),
+      /** Takes one more colour out; null is the one that is found along the edges of its picture. */
+      takeOutColour: (item: string, colour: string | null) =>
+        void run("take-out-colour", { item, colour }),
       /** Leaves all treatments of the selected shots out, or does them again. */
       bypassTreatments: () =>
         void run("set-treatments", (film) => {

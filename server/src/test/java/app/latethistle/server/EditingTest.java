@@ -252,6 +252,11 @@ class EditingTest {
     assertThat(still("@16x9", at(1) + 2)).isEqualTo(still(at(1) + 2));
     cut.edit("set-shape-framing", Map.of("places", List.of(1), "shape", "9:16", "fit", "SOFT"));
     assertThat(still("@9x16", at(1) + 2)).isNotEqualTo(about);
+    JsonNode upright = cut.shot(1).get("shapes").get(0);
+    assertThat(upright.get("shape").asString()).isEqualTo("9:16");
+    assertThat(upright.get("said").asString()).isEqualTo("SOFT");
+    assertThat(cut.shot(1).get("shapes").get(1).get("said").isNull()).isTrue();
+    assertThat(cut.shot(1).get("shapes").get(1).get("fit").asString()).isEqualTo("FILL");
     cut.edit("find-focus", Map.of("places", List.of(0, 1, 2)));
     assertThat(cut.shot(2).get("focus").get("points").size()).isPositive();
     String list =
@@ -302,11 +307,13 @@ class EditingTest {
                                 0))))
                 .text())
         .contains("#rrggbb");
-    assertThat(cut.tryEdit("find-backing", Map.of("item", "nothing")).text())
+    assertThat(cut.tryEdit("take-out-colour", Map.of("item", "nothing")).text())
         .contains("not in the film");
     cut.edit("set-keys", Map.of("item", name, "keys", List.of()));
     assertThat(still(5)).isEqualTo(covered);
-    undoes(3);
+    cut.edit("take-out-colour", Map.of("item", name, "colour", "#20b040"));
+    assertThat(cut.film.get("overlays").get(0).get("shot").get("keys").size()).isEqualTo(1);
+    undoes(4);
   }
 
   private byte[] still(String shape, long frame) {

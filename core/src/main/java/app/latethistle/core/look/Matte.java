@@ -2,6 +2,7 @@ package app.latethistle.core.look;
 
 import app.latethistle.core.Refused;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * What of a picture stays when it is laid over another.
@@ -24,8 +25,8 @@ public record Matte(List<Key> keys) {
     }
   }
 
-  /** Takes colours out. */
-  public static Matte of(Key... keys) {
-    return new Matte(List.of(keys));
+  /** The same with one more colour taken out. */
+  public Matte and(Key more) {
+    return new Matte(Stream.concat(keys.stream(), Stream.of(more)).toList());
   }
 }

@@ -61,7 +61,7 @@ final class RandomPrograms {
       long start = random.nextInt(60);
       if (random.nextInt(3) == 0) {
         Key key = Key.of(random.nextInt(0x1000000));
-        over = over.withAppearance(over.how().withMatte(Matte.of(key)));
+        over = over.withAppearance(over.how().withMatte(Matte.NONE.and(key)));
       }
       if (random.nextInt(4) == 0) {
         over =

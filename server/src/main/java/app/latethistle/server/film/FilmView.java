@@ -54,7 +54,7 @@ record FilmView(
    * @param material the take's frames
    * @param path how the camera moves over it; null if it does not
    * @param focus what has to be seen of it in every shape; null for its middle
-   * @param shapes how it is framed in shapes in which that is said
+   * @param shapes how it is framed in other shapes
    * @param keys the colours that are taken out of it
    * @param treatments what is done to its picture
    * @param amounts how far its first value that follows something is from rest in each of its
@@ -91,8 +91,12 @@ record FilmView(
       long start,
       long end) {}
 
-  /** How a shot is framed in another shape than the film's own, where that is said. */
-  record ShapeFramingView(String shape, Fit fit) {}
+  /**
+   * How a shot is framed in another shape than the film's own.
+   *
+   * @param said null where it follows from its focus
+   */
+  record ShapeFramingView(String shape, @Schema(nullable = true) Fit said, Fit fit) {}
 
   /** A picture's sides in square pixels. */
   record PictureView(int width, int height) {

@@ -10,6 +10,8 @@ import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Dial;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
@@ -38,6 +40,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
@@ -172,9 +175,7 @@ class FilmViews {
                 .map(path -> PathView.of(path, take.shape(), state.production().shape()))
                 .orElse(null),
         p.framing().focus().map(FocusView::of).orElse(null),
-        p.framing().others().entrySet().stream()
-            .map(e -> new ShapeFramingView(OtherShape.nameOf(e.getKey()), e.getValue().fit()))
-            .toList(),
+        take == null ? List.of() : shapes(state, p.framing(), take),
         p.how().matte().keys().stream().map(KeyView::of).toList(),
         TreatmentView.of(p.how().treatments()),
         amounts(hits, p, range),
@@ -186,6 +187,18 @@ class FilmViews {
         p.held().group(),
         range.start(),
         range.end());
+  }
+
+  /** How a take is framed in every shape but the film's own. */
+  private static List<ShapeFramingView> shapes(FilmState state, ShapedFraming framing, Take take) {
+    return OtherShape.others(state.production().shape()).stream()
+        .map(
+            shape ->
+                new ShapeFramingView(
+                    OtherShape.nameOf(shape),
+                    Optional.ofNullable(framing.others().get(shape)).map(Framing::fit).orElse(null),
+                    framing.in(shape, take.shape()).fit()))
+        .toList();
   }
 
   /** How far what follows a clock is from rest, frame by frame; null if nothing does. */

@@ -9,6 +9,7 @@ import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.take.Take;
 import app.latethistle.server.material.Pictures;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
@@ -33,8 +34,12 @@ class MatteController {
   /** Takes colours out of a shot, or what lies over the cut, in place of what was taken out. */
   record SetKeys(long revision, String item, List<KeyView> keys) {}
 
-  /** Has the backing of a shot, or of what lies over the cut, found and taken out. */
-  record FindBacking(long revision, String item) {}
+  /**
+   * Takes one more colour out of a shot, or of what lies over the cut, as one usually goes.
+   *
+   * @param colour as #rrggbb; null for that of its backing, which is found
+   */
+  record TakeOutColour(long revision, String item, @Schema(nullable = true) String colour) {}
 
   @PostMapping("/set-keys")
   FilmView setKeys(@PathVariable long productionId, @RequestBody SetKeys s) {
@@ -47,28 +52,34 @@ class MatteController {
                 .called(s.keys().isEmpty() ? "put the backing back" : "take the backing out"));
   }
 
-  @PostMapping("/find-backing")
-  FilmView findBacking(@PathVariable long productionId, @RequestBody FindBacking f) {
+  @PostMapping("/take-out-colour")
+  FilmView takeOutColour(@PathVariable long productionId, @RequestBody TakeOutColour t) {
     return edits.make(
         productionId,
-        f.revision(),
-        state ->
-            SetAspect.of(Aspect.MATTE, f.item(), Matte.of(Key.of(backing(state, f.item()))))
-                .called("take the backing out"));
+        t.revision(),
+        state -> {
+          Placement shot = shot(state, t.item());
+          int colour = t.colour() == null ? backing(state, shot) : Passing.rgb(t.colour());
+          return SetAspect.of(Aspect.MATTE, t.item(), shot.how().matte().and(Key.of(colour)))
+              .called("take the backing out");
+        });
   }
 
-  private int backing(FilmState state, String item) {
-    Placement shot =
-        ItemKind.PLACEMENT
-            .find(state.film(), item)
-            .orElseThrow(() -> new Refused("That shot is not in the film any more."));
+  private static Placement shot(FilmState state, String item) {
+    return ItemKind.PLACEMENT
+        .find(state.film(), item)
+        .orElseThrow(() -> new Refused("That shot is not in the film any more."));
+  }
+
+  private int backing(FilmState state, Placement shot) {
     Take take = state.takes().get(shot.take());
     if (take == null) {
       throw new Refused("This shot has lost its take; choose another one first.");
     }
     try {
       return pictures
-          .backing(take.media(), state.production().rate(), state.resolved().shown(item).start())
+          .backing(
+              take.media(), state.production().rate(), state.resolved().shown(shot.id()).start())
           .orElseThrow(
               () ->
                   new Refused(

@@ -29,9 +29,13 @@ public record OtherShape(String name, int width, int height) {
   /** The film's own shape first, then what places of publication ask for. */
   static List<OtherShape> of(PictureShape film) {
     Shape own = Shape.of(film.width(), film.height());
-    return Stream.concat(Stream.of(own), USUAL.stream().filter(s -> !s.equals(own)))
-        .map(s -> of(s, film))
-        .toList();
+    return Stream.concat(Stream.of(own), others(film).stream()).map(s -> of(s, film)).toList();
+  }
+
+  /** What places of publication ask for beside the film's own shape. */
+  static List<Shape> others(PictureShape film) {
+    Shape own = Shape.of(film.width(), film.height());
+    return USUAL.stream().filter(s -> !s.equals(own)).toList();
   }
 
   private static OtherShape of(Shape shape, PictureShape film) {

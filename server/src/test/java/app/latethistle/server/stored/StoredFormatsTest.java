@@ -90,7 +90,7 @@ class StoredFormatsTest {
               TreatmentKind.SHAKE,
               Dial.driven(1, new Drive(Drive.Source.DOWNBEATS, 12, 40, 350)),
               Dial.at(30)));
-  private static final Matte KEYED = Matte.of(new Key(0x20a040, 12, 5, 90, 40));
+  private static final Matte KEYED = Matte.NONE.and(new Key(0x20a040, 12, 5, 90, 40));
   private static final Placement SHOT =
       new Placement(
           "7~2",
