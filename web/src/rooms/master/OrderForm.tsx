@@ -1,5 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Link from "@mui/material/Link";
 import MenuItem from "@mui/material/MenuItem";
 import OutlinedInput from "@mui/material/OutlinedInput";
 import Select from "@mui/material/Select";
@@ -195,6 +196,12 @@ export function OrderForm({ production, film }: { production: Production; film: 
           <Box component="span" sx={{ ml: 3, color: ink.ink2 }}>
             {(frames / production.framesPerSecond).toFixed(1)} s, MP4, H.264 and AAC
           </Box>
+        </Box>
+        <Box sx={{ color: ink.ink2 }}>
+          <Link href={`/api/productions/${production.id}/film.json`} download>
+            The film as a document
+          </Link>
+          , which <Box component="code">./thistle render</Box> draws in a terminal
         </Box>
       </Box>
     </Box>

@@ -28,7 +28,6 @@ import app.latethistle.core.time.SampleRange;
 import app.latethistle.media.ClipCheck;
 import app.latethistle.media.Container;
 import app.latethistle.media.MasterCheck;
-import app.latethistle.media.MasterRender;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Originals;
 import app.latethistle.media.Probe;
@@ -41,7 +40,6 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -226,53 +224,19 @@ final class AssembleCommand implements Callable<Integer> {
         new Part(
             Bus.MUSIC, song.toString(), new SampleRange(0, length), new Course.Straight(0), 0));
     Mix mix = new Mix(parts, length, rate.sampleOf(film.film().finish().end().frames()));
-    Path work = Files.createTempDirectory("thistle-");
-    try {
-      new MasterRender(program, new Originals(originals, rate), Quality.STANDARD, work)
-          .render(mix, sounds(work), out.toAbsolutePath(), new Report(program.length(), err));
-    } finally {
-      try (Stream<Path> left = Files.walk(work)) {
-        left.sorted(Comparator.reverseOrder()).forEach(path -> path.toFile().delete());
-      }
-    }
-    MasterCheck check = MasterCheck.of(out, rate, program.length(), program.plannedBlack());
-    check.faults().forEach(fault -> err.println("check: " + fault));
+    MasterCheck check =
+        FilmRender.render(
+            program,
+            mix,
+            new Originals(originals, rate),
+            media -> {
+              Path file = Path.of(media);
+              return new SoundFiles.File(file, Container.of(file));
+            },
+            Quality.STANDARD,
+            out,
+            err);
     err.printf("%s: %d frames, %d shots%n", out, check.frames(), film.film().placements().size());
-  }
-
-  private static SoundFiles sounds(Path work) {
-    return new SoundFiles(
-        work,
-        media -> {
-          Path file = Path.of(media);
-          return new SoundFiles.File(file, Container.of(file));
-        });
-  }
-
-  /** Says how far the render is, every tenth of it. */
-  private static final class Report implements MasterRender.Progress {
-    private final long total;
-    private final PrintWriter err;
-    private long tenths;
-
-    Report(long total, PrintWriter err) {
-      this.total = total;
-      this.err = err;
-    }
-
-    @Override
-    public void frames(long done) {
-      if (done * 10 / total > tenths) {
-        tenths = done * 10 / total;
-        err.println("rendered " + done + " of " + total + " frames");
-        err.flush();
-      }
-    }
-
-    @Override
-    public boolean isCancelled() {
-      return false;
-    }
   }
 
   private FrameRate rate() {

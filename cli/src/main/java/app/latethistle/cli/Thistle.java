@@ -17,6 +17,7 @@ import picocli.CommandLine.Command;
       ProbeCommand.class,
       PlanCommand.class,
       AssembleCommand.class,
+      RenderCommand.class,
       ShotsCommand.class,
       PromptsCommand.class,
       FactsCommand.class,

@@ -2,10 +2,16 @@ package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.latethistle.cli.Thistle;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 class MasterTest {
@@ -41,6 +47,38 @@ class MasterTest {
     byte[] file = cut.api.get(cut.path + "/masters/" + id + "/file").bytes();
     assertThat(file).hasSize((int) master.get("bytes").asLong());
     assertThat(new String(file, 4, 4, StandardCharsets.US_ASCII)).isEqualTo("ftyp");
+  }
+
+  /** The terminal draws the document of a film as the server draws the film, to the last byte. */
+  @Test
+  void aTerminalMakesTheSameMaster(@TempDir Path folder) throws IOException {
+    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 8);
+    cut.edit(
+        "set-treatments",
+        Map.of(
+            "items", List.of(""),
+            "treatments",
+                List.of(
+                    Map.of("kind", "SHAKE", "bypassed", false),
+                    Map.of("kind", "FLASH", "bypassed", false))));
+    long id = cut.api.post(cut.path + "/masters", order("Page", "24")).json().get("id").asLong();
+    assertThat(ended(cut, id).get("state").asString()).isEqualTo("DONE");
+    byte[] document = cut.api.get(cut.path + "/film.json").bytes();
+    Path film = Files.write(folder.resolve("film.json"), document);
+    Path out = folder.resolve("terminal.mp4");
+    int code =
+        Thistle.run(
+            "render",
+            film.toString(),
+            "--store",
+            RunningServer.shared().data().toString(),
+            "--quality",
+            "small",
+            "--out",
+            out.toString());
+    assertThat(code).isZero();
+    assertThat(Files.readAllBytes(out))
+        .isEqualTo(cut.api.get(cut.path + "/masters/" + id + "/file").bytes());
   }
 
   @Test

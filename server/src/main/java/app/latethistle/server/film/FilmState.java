@@ -15,21 +15,16 @@ import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.Treatment;
-import app.latethistle.core.mix.Bus;
-import app.latethistle.core.mix.Course;
-import app.latethistle.core.mix.FilmSounds;
+import app.latethistle.core.mix.FilmMix;
 import app.latethistle.core.mix.Mix;
-import app.latethistle.core.mix.Part;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.signal.BandLevels;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
-import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.server.material.Song;
 import app.latethistle.server.production.Production;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -180,32 +175,10 @@ public record FilmState(
 
   /** What is heard. */
   public Mix mix() {
-    FrameRate rate = production.rate();
-    long length = rate.sampleOf(cutting.length());
-    List<Part> parts = new ArrayList<>();
-    song.ifPresent(
-        s ->
-            parts.add(
-                new Part(
-                    Bus.MUSIC,
-                    s.medium().hash(),
-                    new SampleRange(0, length),
-                    new Course.Straight(film().music().start()),
-                    0)));
-    FilmSounds clips = new FilmSounds(resolved(), sounding);
-    parts.addAll(clips.parts());
-    for (int i = 0; i < lines.size(); i++) {
-      ReadLine line = lines.get(i);
-      if (line.medium() != null) {
-        parts.add(
-            new Part(
-                Bus.VOICE,
-                line.medium().hash(),
-                cutting.voice().lines().get(i).at(),
-                new Course.Tightened(line.cuts()),
-                Part.voiceGain(line.loudness())));
-      }
-    }
-    return new Mix(parts, length, rate.sampleOf(film().finish().end().frames()));
+    return FilmMix.of(
+        resolved(),
+        sounding,
+        song.map(s -> s.medium().hash()),
+        lines.stream().map(ReadLine::heard).toList());
   }
 }

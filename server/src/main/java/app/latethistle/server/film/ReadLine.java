@@ -1,9 +1,11 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.film.Narration;
+import app.latethistle.core.mix.FilmMix;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.server.material.Medium;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -24,5 +26,10 @@ public record ReadLine(
   public ReadLine {
     cuts = List.copyOf(cuts);
     shots = Set.copyOf(shots);
+  }
+
+  /** What is heard of it; nothing if it is not read yet. */
+  Optional<FilmMix.Reading> heard() {
+    return Optional.ofNullable(medium).map(m -> new FilmMix.Reading(m.hash(), cuts, loudness));
   }
 }

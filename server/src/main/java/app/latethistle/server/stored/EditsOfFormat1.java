@@ -28,6 +28,8 @@ import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.ShapedFraming;
+import app.latethistle.document.ItemForms;
+import app.latethistle.document.TieForm;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -251,11 +253,11 @@ final class EditsOfFormat1 {
   private static ClipSound sound(JsonNode sound) {
     return sound == null || sound.isNull()
         ? ClipSound.OFF
-        : Json.as(sound, StoredItems.Heard.class).get();
+        : Json.as(sound, ItemForms.Heard.class).get();
   }
 
   private static Tie tie(JsonNode tie) {
-    return Json.as(tie, StoredTie.class).get();
+    return Json.as(tie, TieForm.class).get();
   }
 
   private static Overlay overlay(JsonNode o) {
@@ -271,11 +273,11 @@ final class EditsOfFormat1 {
   }
 
   private static FilmSound filmSound(JsonNode sound) {
-    return Json.as(sound, StoredItems.Sound.class).get();
+    return Json.as(sound, ItemForms.Sound.class).get();
   }
 
   private static Marker marker(JsonNode marker) {
-    return Json.as(marker, StoredItems.Note.class).get();
+    return Json.as(marker, ItemForms.Note.class).get();
   }
 
   private static Revoice.Settled settled(JsonNode settled) {

@@ -7,6 +7,9 @@ import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.SongUse;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Transition;
+import app.latethistle.document.ItemForms;
+import app.latethistle.document.LookForms;
+import app.latethistle.document.TieForm;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -27,7 +30,7 @@ final class StoredAspect<I, T, S> {
 
   private record Part(String take, long in) {}
 
-  private record Between(StoredTie start, StoredTie end) {}
+  private record Between(TieForm start, TieForm end) {}
 
   private record Start(long start) {}
 
@@ -39,46 +42,40 @@ final class StoredAspect<I, T, S> {
               s -> new Part(s.take(), s.in()),
               s -> new Material.Source(s.take, s.in)),
           new StoredAspect<>(
-              Aspect.RUN,
-              StoredItems.Running.class,
-              StoredItems.Running::of,
-              StoredItems.Running::get),
+              Aspect.RUN, ItemForms.Running.class, ItemForms.Running::of, ItemForms.Running::get),
           new StoredAspect<>(
-              Aspect.FRAMING,
-              StoredLook.Shaped.class,
-              StoredLook.Shaped::of,
-              StoredLook.Shaped::get),
+              Aspect.FRAMING, LookForms.Shaped.class, LookForms.Shaped::of, LookForms.Shaped::get),
           new StoredAspect<>(
-              Aspect.TREATMENTS, StoredLook.Done.class, StoredLook.Done::of, StoredLook.Done::get),
+              Aspect.TREATMENTS, LookForms.Done.class, LookForms.Done::of, LookForms.Done::get),
           new StoredAspect<>(
-              Aspect.MATTE, StoredLook.Cut.class, StoredLook.Cut::of, StoredLook.Cut::get),
+              Aspect.MATTE, LookForms.Cut.class, LookForms.Cut::of, LookForms.Cut::get),
           new StoredAspect<>(
               Aspect.CORRECTION, Plain.class, c -> new Plain(), p -> Correction.NONE),
           new StoredAspect<>(
-              Aspect.SOUND, StoredItems.Heard.class, StoredItems.Heard::of, StoredItems.Heard::get),
+              Aspect.SOUND, ItemForms.Heard.class, ItemForms.Heard::of, ItemForms.Heard::get),
           new StoredAspect<>(Aspect.LOCK, Boolean.class, b -> b, b -> b),
           new StoredAspect<>(Aspect.GROUP, Integer.class, g -> g, g -> g),
-          new StoredAspect<>(Aspect.TIE, StoredTie.class, StoredTie::of, StoredTie::get),
+          new StoredAspect<>(Aspect.TIE, TieForm.class, TieForm::of, TieForm::get),
           new StoredAspect<>(
               Aspect.TRANSITION,
-              StoredLook.Passing.class,
-              StoredLook.Passing::of,
+              LookForms.Passing.class,
+              LookForms.Passing::of,
               StoredAspect::transition),
           new StoredAspect<>(Aspect.LAYER, Integer.class, l -> l, l -> l),
           new StoredAspect<>(
               Aspect.TIES,
               Between.class,
-              t -> new Between(StoredTie.of(t.start()), StoredTie.of(t.end())),
+              t -> new Between(TieForm.of(t.start()), TieForm.of(t.end())),
               b -> new Overlay.Ties(b.start.get(), b.end.get())),
           new StoredAspect<>(
-              Aspect.LIE, StoredLook.Lying.class, StoredLook.Lying::of, StoredLook.Lying::get),
+              Aspect.LIE, LookForms.Lying.class, LookForms.Lying::of, LookForms.Lying::get),
           new StoredAspect<>(
               Aspect.MUSIC, Start.class, m -> new Start(m.start()), s -> new SongUse(s.start)),
           new StoredAspect<>(
               Aspect.FINISH,
-              StoredLook.Finished.class,
-              StoredLook.Finished::of,
-              StoredLook.Finished::get));
+              LookForms.Finished.class,
+              LookForms.Finished::of,
+              LookForms.Finished::get));
 
   private static final Map<String, StoredAspect<?, ?, ?>> BY_NAME =
       ALL.stream().collect(Collectors.toMap(a -> a.aspect.name(), a -> a));
@@ -105,7 +102,7 @@ final class StoredAspect<I, T, S> {
   }
 
   /** Those stored first said nothing: they were plain cuts. */
-  private static Transition transition(StoredLook.Passing stored) {
+  private static Transition transition(LookForms.Passing stored) {
     return stored.kind() == null ? Transition.CUT : stored.get();
   }
 

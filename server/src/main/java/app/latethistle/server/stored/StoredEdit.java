@@ -13,6 +13,8 @@ import app.latethistle.core.film.Recut;
 import app.latethistle.core.film.Replace;
 import app.latethistle.core.film.Revoice;
 import app.latethistle.core.film.SetAspect;
+import app.latethistle.document.FilmForm;
+import app.latethistle.document.ItemForms;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.LinkedHashMap;
@@ -50,15 +52,15 @@ public sealed interface StoredEdit {
       String label,
       String after,
       List<String> without,
-      List<StoredItems.Shot> with,
-      Map<String, StoredItems.Cut> joints)
+      List<ItemForms.Shot> with,
+      Map<String, ItemForms.Cut> joints)
       implements StoredEdit {
     @Override
     public Edit get() {
       Map<String, Joint> changed = new LinkedHashMap<>();
       joints.forEach((name, joint) -> changed.put(name, joint.get()));
       return new Recut(
-          label, after, without, with.stream().map(StoredItems.Shot::get).toList(), changed);
+          label, after, without, with.stream().map(ItemForms.Shot::get).toList(), changed);
     }
   }
 
@@ -69,11 +71,11 @@ public sealed interface StoredEdit {
       boolean gone = item == null || item.isNull();
       return switch (kind) {
         case "overlay" ->
-            put(ItemKind.OVERLAY, gone ? null : Json.as(item, StoredItems.Over.class).get());
+            put(ItemKind.OVERLAY, gone ? null : Json.as(item, ItemForms.Over.class).get());
         case "sound" ->
-            put(ItemKind.SOUND, gone ? null : Json.as(item, StoredItems.Sound.class).get());
+            put(ItemKind.SOUND, gone ? null : Json.as(item, ItemForms.Sound.class).get());
         case "marker" ->
-            put(ItemKind.MARKER, gone ? null : Json.as(item, StoredItems.Note.class).get());
+            put(ItemKind.MARKER, gone ? null : Json.as(item, ItemForms.Note.class).get());
         default -> throw new IllegalStateException("Nothing is known of a stored " + kind + ".");
       };
     }
@@ -85,11 +87,11 @@ public sealed interface StoredEdit {
     static Item of(Put<?> put) {
       Object stored = null;
       if (put.item() instanceof Overlay overlay) {
-        stored = StoredItems.Over.of(overlay);
+        stored = ItemForms.Over.of(overlay);
       } else if (put.item() instanceof FilmSound sound) {
-        stored = StoredItems.Sound.of(sound);
+        stored = ItemForms.Sound.of(sound);
       } else if (put.item() instanceof Marker marker) {
-        stored = StoredItems.Note.of(marker);
+        stored = ItemForms.Note.of(marker);
       }
       return new Item(
           put.kind().toString(), put.id(), Json.MAPPER.valueToTree(stored), put.label());
@@ -97,7 +99,7 @@ public sealed interface StoredEdit {
   }
 
   /** A whole film. */
-  record Whole(StoredFilm film, String label) implements StoredEdit {
+  record Whole(FilmForm film, String label) implements StoredEdit {
     @Override
     public Edit get() {
       return new Replace(film.get(), label);
@@ -136,20 +138,20 @@ public sealed interface StoredEdit {
       return new Set(set.aspect().name(), StoredAspect.values(set), set.label());
     }
     if (edit instanceof Recut recut) {
-      Map<String, StoredItems.Cut> joints = new LinkedHashMap<>();
-      recut.joints().forEach((name, joint) -> joints.put(name, StoredItems.Cut.of(joint)));
+      Map<String, ItemForms.Cut> joints = new LinkedHashMap<>();
+      recut.joints().forEach((name, joint) -> joints.put(name, ItemForms.Cut.of(joint)));
       return new Cut(
           recut.label(),
           recut.after(),
           recut.without(),
-          recut.with().stream().map(StoredItems.Shot::of).toList(),
+          recut.with().stream().map(ItemForms.Shot::of).toList(),
           joints);
     }
     if (edit instanceof Put<?> put) {
       return Item.of(put);
     }
     if (edit instanceof Replace replace) {
-      return new Whole(StoredFilm.of(replace.film()), replace.label());
+      return new Whole(FilmForm.of(replace.film()), replace.label());
     }
     if (edit instanceof Revoice voice) {
       return new Voice(

@@ -8,6 +8,8 @@ import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Part;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.time.SampleRange;
+import app.latethistle.document.ItemForms;
+import app.latethistle.document.SamplesForm;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.ArrayList;
@@ -60,7 +62,7 @@ public record StoredOrder(Program program, Mix mix) {
     }
   }
 
-  private record Running(StoredItems.Running run, long in, long material, long lead, long picture)
+  private record Running(ItemForms.Running run, long in, long material, long lead, long picture)
       implements Passage {
     @Override
     public Course get() {
@@ -68,10 +70,10 @@ public record StoredOrder(Program program, Mix mix) {
     }
   }
 
-  private record Tightened(List<StoredSamples> cuts) implements Passage {
+  private record Tightened(List<SamplesForm> cuts) implements Passage {
     @Override
     public Course get() {
-      return new Course.Tightened(cuts.stream().map(StoredSamples::range).toList());
+      return new Course.Tightened(cuts.stream().map(SamplesForm::range).toList());
     }
   }
 
@@ -101,10 +103,9 @@ public record StoredOrder(Program program, Mix mix) {
     }
     if (course instanceof Course.Running r) {
       return new Running(
-          StoredItems.Running.of(r.run()), r.in(), r.material(), r.lead(), r.picture());
+          ItemForms.Running.of(r.run()), r.in(), r.material(), r.lead(), r.picture());
     }
-    return new Tightened(
-        ((Course.Tightened) course).cuts().stream().map(StoredSamples::of).toList());
+    return new Tightened(((Course.Tightened) course).cuts().stream().map(SamplesForm::of).toList());
   }
 
   /** An order of any format. */
@@ -168,10 +169,7 @@ public record StoredOrder(Program program, Mix mix) {
 
   private static Part line(JsonNode line) {
     List<SampleRange> cuts =
-        line.get("cuts")
-            .valueStream()
-            .map(cut -> Json.as(cut, StoredSamples.class).range())
-            .toList();
+        line.get("cuts").valueStream().map(cut -> Json.as(cut, SamplesForm.class).range()).toList();
     return new Part(
         Bus.VOICE,
         line.get("reading").asString(),

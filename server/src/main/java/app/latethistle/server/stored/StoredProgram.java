@@ -12,6 +12,8 @@ import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Treat;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.document.ItemForms;
+import app.latethistle.document.LookForms;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.ArrayList;
@@ -43,9 +45,9 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
             f.media(),
             f.material(),
             f.in(),
-            StoredItems.Running.of(f.run()),
+            ItemForms.Running.of(f.run()),
             f.length(),
-            StoredLook.Framed.of(f.framing()),
+            LookForms.Framed.of(f.framing()),
             StoredFrames.of(f.seen()));
       }
       if (layer instanceof Layer.Sequence sequence) {
@@ -57,7 +59,7 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
         return new Stack(
             of(stack.base()),
             stack.overs().stream()
-                .map(o -> new Over(Part.of(o.part()), StoredLook.Lying.of(o.lie())))
+                .map(o -> new Over(Part.of(o.part()), LookForms.Lying.of(o.lie())))
                 .toList());
       }
       if (layer instanceof Layer.Excerpt excerpt) {
@@ -65,7 +67,7 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
       }
       if (layer instanceof Layer.Keyed keyed) {
         return new Keyed(
-            of(keyed.layer()), keyed.keys().stream().map(StoredLook.Backing::of).toList());
+            of(keyed.layer()), keyed.keys().stream().map(LookForms.Backing::of).toList());
       }
       if (layer instanceof Layer.Treated t) {
         return new Treated(
@@ -93,9 +95,9 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
       String media,
       long material,
       long in,
-      StoredItems.Running run,
+      ItemForms.Running run,
       long length,
-      StoredLook.Framed framing,
+      LookForms.Framed framing,
       StoredFrames seen)
       implements Node {
     @Override
@@ -134,14 +136,14 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     }
   }
 
-  record Passage(long start, long end, int into, String kind, StoredLook.Way way) {
+  record Passage(long start, long end, int into, String kind, LookForms.Way way) {
     static Passage of(Layer.Passage p) {
       return new Passage(
           p.range().start(),
           p.range().end(),
           p.into(),
           p.kind().name(),
-          StoredLook.Way.of(p.manner()));
+          LookForms.Way.of(p.manner()));
     }
 
     Layer.Passage get() {
@@ -160,7 +162,7 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     }
   }
 
-  record Over(Part part, StoredLook.Lying lie) {}
+  record Over(Part part, LookForms.Lying lie) {}
 
   record Stack(Node base, List<Over> overs) implements Node {
     @Override
@@ -177,10 +179,10 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     }
   }
 
-  record Keyed(Node of, List<StoredLook.Backing> keys) implements Node {
+  record Keyed(Node of, List<LookForms.Backing> keys) implements Node {
     @Override
     public Layer get() {
-      return new Layer.Keyed(of.get(), keys.stream().map(StoredLook.Backing::get).toList());
+      return new Layer.Keyed(of.get(), keys.stream().map(LookForms.Backing::get).toList());
     }
   }
 

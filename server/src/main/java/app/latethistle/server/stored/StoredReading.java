@@ -4,6 +4,7 @@ import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.voice.Alignment;
 import app.latethistle.core.voice.ReadingFacts;
 import app.latethistle.core.voice.SpokenWord;
+import app.latethistle.document.SamplesForm;
 import java.util.List;
 import tools.jackson.databind.JsonNode;
 
@@ -30,9 +31,9 @@ public final class StoredReading {
   private record Stored(
       long length,
       List<Word> words,
-      List<StoredSamples> strays,
+      List<SamplesForm> strays,
       double fit,
-      List<StoredSamples> pauses,
+      List<SamplesForm> pauses,
       Facts facts) {}
 
   /** What was heard, as text. */
@@ -45,9 +46,9 @@ public final class StoredReading {
             heard.alignment.words().stream()
                 .map(w -> new Word(w.text(), w.start(), w.end(), w.confidence()))
                 .toList(),
-            StoredSamples.of(heard.alignment.strays()),
+            SamplesForm.of(heard.alignment.strays()),
             heard.alignment.fit(),
-            StoredSamples.of(heard.pauses),
+            SamplesForm.of(heard.pauses),
             new Facts(f.wordsPerMinute(), f.loudness(), f.peak(), f.clipped(), f.noise())));
   }
 
@@ -63,9 +64,9 @@ public final class StoredReading {
             s.words.stream()
                 .map(w -> new SpokenWord(w.text, w.start, w.end, w.confidence))
                 .toList(),
-            s.strays.stream().map(StoredSamples::range).toList(),
+            s.strays.stream().map(SamplesForm::range).toList(),
             s.fit),
-        s.pauses.stream().map(StoredSamples::range).toList(),
+        s.pauses.stream().map(SamplesForm::range).toList(),
         new ReadingFacts(f.wordsPerMinute, f.loudness, f.peak, f.clipped, f.noise));
   }
 }

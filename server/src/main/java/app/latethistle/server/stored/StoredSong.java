@@ -5,6 +5,7 @@ import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.OtherReading;
 import app.latethistle.core.music.Section;
 import app.latethistle.core.music.SungPart;
+import app.latethistle.document.SamplesForm;
 import java.util.List;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
@@ -31,7 +32,7 @@ public final class StoredSong {
 
   private record Heard(List<Sounding> sections, List<Moment> moments) {}
 
-  private record Sung(List<StoredSamples> sung) {}
+  private record Sung(List<SamplesForm> sung) {}
 
   private record Paces(List<Double> speeds) {}
 
@@ -111,7 +112,7 @@ public final class StoredSong {
   /** Where somebody sings, as text. */
   public static String writeSung(List<SungPart> parts) {
     return Json.write(
-        FORMAT, new Sung(parts.stream().map(p -> new StoredSamples(p.start(), p.end())).toList()));
+        FORMAT, new Sung(parts.stream().map(p -> new SamplesForm(p.start(), p.end())).toList()));
   }
 
   /** Where somebody sings, of any format. */
@@ -119,7 +120,7 @@ public final class StoredSong {
     JsonNode tree = checked(text);
     JsonNode list = tree.isArray() ? tree : tree.get("sung");
     return list.valueStream()
-        .map(p -> Json.as(p, StoredSamples.class))
+        .map(p -> Json.as(p, SamplesForm.class))
         .map(p -> new SungPart(p.start(), p.end()))
         .toList();
   }

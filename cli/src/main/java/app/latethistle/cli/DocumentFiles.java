@@ -1,0 +1,137 @@
+package app.latethistle.cli;
+
+import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRate;
+import app.latethistle.document.FilmDocument;
+import app.latethistle.document.MediumForm;
+import app.latethistle.document.TakeForm;
+import app.latethistle.media.ClipCheck;
+import app.latethistle.media.MediaFacts;
+import app.latethistle.media.Originals;
+import app.latethistle.media.Probe;
+import app.latethistle.media.RefusedMedia;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.DigestInputStream;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HashMap;
+import java.util.HexFormat;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The files of a document, found and looked into.
+ *
+ * @param document the same with each file named by its hash
+ * @param files each by its hash
+ * @param takes by id, with their lengths and shapes
+ * @param sounding ids of takes whose own sound may be heard
+ */
+record DocumentFiles(
+    FilmDocument document,
+    Map<String, Originals.Original> files,
+    Map<String, Take> takes,
+    Set<String> sounding) {
+
+  /**
+   * Finds a document's files.
+   *
+   * @param folder that paths in it start from
+   * @param store in which files are kept by their hashes, as a server's data has it
+   * @throws IOException if one is missing, is another one or cannot be decoded; it is named
+   */
+  static DocumentFiles of(FilmDocument document, Path folder, Optional<Path> store)
+      throws IOException {
+    Map<MediumForm, MediumForm> names = new HashMap<>();
+    Map<String, Originals.Original> files = new HashMap<>();
+    for (MediumForm medium : document.media()) {
+      Path file = find(medium, folder, store);
+      String hash = medium.path() == null ? medium.sha256() : hash(file);
+      if (medium.sha256() != null && !medium.sha256().equals(hash)) {
+        throw new IOException(
+            file
+                + ": this is another file than the document was made with. Put the one back whose"
+                + " SHA-256 is "
+                + medium.sha256()
+                + ", or take the sha256 out of the document.");
+      }
+      names.put(medium, MediumForm.ofHash(hash));
+      if (!files.containsKey(hash)) {
+        files.put(hash, new Originals.Original(file, facts(file)));
+      }
+    }
+    FilmDocument named = document.naming(names);
+    Map<String, Take> takes = new LinkedHashMap<>();
+    Set<String> sounding = new LinkedHashSet<>();
+    for (TakeForm take : named.takes()) {
+      Originals.Original original = files.get(take.media().sha256());
+      takes.put(take.id(), take(take, original, document.frameRate()));
+      boolean sounds = original.facts().sound();
+      if (sounds && !Boolean.FALSE.equals(take.sound())) {
+        sounding.add(take.id());
+      }
+    }
+    return new DocumentFiles(named, files, takes, sounding);
+  }
+
+  private static Take take(TakeForm take, Originals.Original original, FrameRate rate)
+      throws IOException {
+    MediaFacts facts = original.facts();
+    if (facts.shape().isEmpty()) {
+      throw new IOException(
+          original.path() + ": there is no picture in it, and take '" + take.id() + "' shows it.");
+    }
+    try {
+      long frames =
+          take.frames() == null ? ClipCheck.frames(original.path(), facts, rate) : take.frames();
+      return new Take(take.id(), take.media().sha256(), frames, facts.shape().get());
+    } catch (RefusedMedia e) {
+      throw new IOException(original.path() + ": " + e.getMessage(), e);
+    }
+  }
+
+  private static MediaFacts facts(Path file) throws IOException {
+    try {
+      return Probe.probe(file);
+    } catch (IOException e) {
+      throw new IOException(file + ": " + e.getMessage(), e);
+    }
+  }
+
+  private static Path find(MediumForm medium, Path folder, Optional<Path> store)
+      throws IOException {
+    Path file;
+    if (medium.path() != null) {
+      file = folder.resolve(medium.path());
+    } else if (store.isPresent()) {
+      String hash = medium.sha256();
+      file = store.get().resolve("originals").resolve(hash.substring(0, 2)).resolve(hash);
+    } else {
+      throw new IOException(
+          "The document names the file "
+              + medium.sha256()
+              + " by its hash alone; name the folder that has it with --store.");
+    }
+    if (!Files.isRegularFile(file)) {
+      throw new IOException(file + ": there is no such file, and the document uses it.");
+    }
+    return file;
+  }
+
+  private static String hash(Path file) throws IOException {
+    try (InputStream in = Files.newInputStream(file)) {
+      MessageDigest digest = MessageDigest.getInstance("SHA-256");
+      new DigestInputStream(in, digest).transferTo(OutputStream.nullOutputStream());
+      return HexFormat.of().formatHex(digest.digest());
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("Every Java platform has SHA-256.", e);
+    }
+  }
+}

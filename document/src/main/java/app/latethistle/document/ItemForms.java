@@ -1,0 +1,155 @@
+package app.latethistle.document;
+
+import app.latethistle.core.film.ClipSound;
+import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.Held;
+import app.latethistle.core.film.Joint;
+import app.latethistle.core.film.Marker;
+import app.latethistle.core.film.Material;
+import app.latethistle.core.film.Overlay;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Run;
+import app.latethistle.core.look.Appearance;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.Transition;
+
+/** How the items of a film are written. What is not said is as it usually is. */
+public final class ItemForms {
+  private ItemForms() {}
+
+  /** How a take runs. */
+  public record Running(
+      String way, Integer from, Integer to, String between, long over, long since) {
+    public static Running of(Run run) {
+      return new Running(
+          run.way().name(), run.from(), run.to(), run.between().name(), run.over(), run.since());
+    }
+
+    public Run get() {
+      int first = Say.or(from, Run.PLAIN.from());
+      return new Run(
+          Say.or(Run.Way.class, way, Run.PLAIN.way()),
+          first,
+          Say.or(to, first),
+          Say.or(Run.Between.class, between, Run.PLAIN.between()),
+          over,
+          since);
+    }
+  }
+
+  /** What is heard of a clip. */
+  public record Heard(boolean on, int lead, int tail, int gain) {
+    public static Heard of(ClipSound sound) {
+      return new Heard(sound.on(), sound.lead(), sound.tail(), sound.gain());
+    }
+
+    public ClipSound get() {
+      return new ClipSound(on, lead, tail, gain);
+    }
+  }
+
+  /** A shot's place; without a take it is a gap, and black. */
+  public record Shot(
+      String id,
+      String shot,
+      String take,
+      long in,
+      Running run,
+      LookForms.Look look,
+      Heard heard,
+      boolean locked,
+      int group) {
+    public static Shot of(Placement p) {
+      return new Shot(
+          p.id(),
+          p.shot(),
+          p.take(),
+          p.in(),
+          Running.of(p.run()),
+          LookForms.Look.of(p.how()),
+          Heard.of(p.heard()),
+          p.locked(),
+          p.held().group());
+    }
+
+    /** Whether it shows nothing. */
+    boolean isGap() {
+      return Say.or(take, "").isEmpty();
+    }
+
+    public Placement get() {
+      return new Placement(
+          id,
+          new Material(
+              Say.or(shot, isGap() ? "" : id),
+              Say.or(take, ""),
+              in,
+              run == null ? Run.PLAIN : run.get()),
+          look == null ? Appearance.of(isGap() ? Framing.FIT : Framing.FILL) : look.get(),
+          heard == null ? ClipSound.OFF : heard.get(),
+          new Held(locked, group));
+    }
+  }
+
+  /** A joint; without a transition it is a plain cut, as all were that were stored first. */
+  public record Cut(TieForm at, LookForms.Passing transition) {
+    public static Cut of(Joint joint) {
+      return new Cut(
+          TieForm.of(joint.tie()),
+          joint.transition().isCut() ? null : LookForms.Passing.of(joint.transition()));
+    }
+
+    public Joint get() {
+      return new Joint(at.get(), transition == null ? Transition.CUT : transition.get());
+    }
+  }
+
+  /** What lies over the cut. */
+  public record Over(Integer layer, Shot shot, TieForm start, TieForm end, LookForms.Lying lie) {
+    public static Over of(Overlay overlay) {
+      return new Over(
+          overlay.layer(),
+          Shot.of(overlay.placement()),
+          TieForm.of(overlay.start()),
+          TieForm.of(overlay.end()),
+          LookForms.Lying.of(overlay.lie()));
+    }
+
+    public Overlay get() {
+      return new Overlay(
+          Say.or(layer, 1),
+          shot.get(),
+          new Overlay.Ties(start.get(), end.get()),
+          lie == null ? Lie.WHOLE : lie.get());
+    }
+  }
+
+  /** A clip's sound that goes its own way. */
+  public record Sound(String id, String take, long in, TieForm start, long length, int gain) {
+    public static Sound of(FilmSound sound) {
+      return new Sound(
+          sound.id(),
+          sound.take(),
+          sound.in(),
+          TieForm.of(sound.start()),
+          sound.length(),
+          sound.gain());
+    }
+
+    public FilmSound get() {
+      return new FilmSound(id, take, in, start.get(), length, gain);
+    }
+  }
+
+  /** A place to remember. */
+  public record Note(String id, TieForm at, String note) {
+    public static Note of(Marker marker) {
+      return new Note(marker.id(), TieForm.of(marker.at()), marker.note());
+    }
+
+    public Marker get() {
+      return new Marker(id, at.get(), Say.or(note, ""));
+    }
+  }
+}

@@ -1,0 +1,287 @@
+package app.latethistle.document;
+
+import app.latethistle.core.look.Appearance;
+import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Dial;
+import app.latethistle.core.look.Drive;
+import app.latethistle.core.look.Easing;
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Focus;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.FramingPath;
+import app.latethistle.core.look.Key;
+import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.LumaPattern;
+import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.Shape;
+import app.latethistle.core.look.ShapedFraming;
+import app.latethistle.core.look.Span;
+import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.look.TransitionManner;
+import app.latethistle.core.look.Treatment;
+import app.latethistle.core.look.TreatmentKind;
+import app.latethistle.core.look.Treatments;
+import app.latethistle.core.look.View;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/** How the values of look are written. What is not said is as it usually is. */
+public final class LookForms {
+  private LookForms() {}
+
+  /** A framing; those stored first had no path. */
+  public record Framed(String fit, Path path) {
+    public static Framed of(Framing framing) {
+      return new Framed(framing.fit().name(), framing.path().map(Path::of).orElse(null));
+    }
+
+    public Framing get() {
+      return new Framing(
+          Say.or(Fit.class, fit, Fit.FILL), Optional.ofNullable(path).map(Path::get));
+    }
+  }
+
+  /** A camera's move. */
+  public record Path(List<Station> points, String easing, double from, Double to) {
+    public static Path of(FramingPath path) {
+      return new Path(
+          path.points().stream().map(Station::of).toList(),
+          path.easing().name(),
+          path.from(),
+          path.to());
+    }
+
+    public FramingPath get() {
+      return new FramingPath(
+          points.stream().map(Station::get).toList(),
+          Say.or(Easing.class, easing, Easing.EVEN),
+          from,
+          Say.or(to, 1.0));
+    }
+  }
+
+  /** What is seen at a time of a move. */
+  public record Station(int at, Integer size, int right, int down, int turn) {
+    public static Station of(FramingPath.Point p) {
+      View view = p.view();
+      return new Station(p.at(), view.size(), view.right(), view.down(), view.turn());
+    }
+
+    public FramingPath.Point get() {
+      return new FramingPath.Point(at, new View(Say.or(size, View.LEAST_SIZE), right, down, turn));
+    }
+  }
+
+  /** A framing in another shape than the film's own. */
+  public record Elsewhere(int across, int down, Framed framing) {}
+
+  /** Framings; those stored first had no focus. */
+  public record Shaped(Framed own, List<Elsewhere> others, Seen focus) {
+    public static Shaped of(ShapedFraming framing) {
+      return new Shaped(
+          Framed.of(framing.own()),
+          framing.others().entrySet().stream()
+              .map(
+                  e ->
+                      new Elsewhere(
+                          e.getKey().across(), e.getKey().down(), Framed.of(e.getValue())))
+              .toList(),
+          framing.focus().map(Seen::of).orElse(null));
+    }
+
+    public ShapedFraming get() {
+      TreeMap<Shape, Framing> elsewhere = new TreeMap<>();
+      Say.or(others).forEach(o -> elsewhere.put(Shape.of(o.across, o.down), o.framing.get()));
+      return new ShapedFraming(
+          own == null ? Framing.FILL : own.get(),
+          elsewhere,
+          Optional.ofNullable(focus).map(Seen::get));
+    }
+  }
+
+  /** What has to be seen in every shape. */
+  public record Seen(List<Spot> points, int across, int down, double from, Double to) {
+    /** A place at a time. */
+    record Spot(int at, int x, int y) {}
+
+    public static Seen of(Focus focus) {
+      return new Seen(
+          focus.points().stream().map(p -> new Spot(p.at(), p.x(), p.y())).toList(),
+          focus.across(),
+          focus.down(),
+          focus.from(),
+          focus.to());
+    }
+
+    public Focus get() {
+      return new Focus(
+          points.stream().map(p -> new Focus.Point(p.at, p.x, p.y)).toList(),
+          across,
+          down,
+          from,
+          Say.or(to, 1.0));
+    }
+  }
+
+  /** A correction has nothing to say yet; those stored first had no treatments and no matte. */
+  public record Look(Shaped framing, Done treatments, Cut matte) {
+    public static Look of(Appearance look) {
+      return new Look(Shaped.of(look.framing()), Done.of(look.treatments()), Cut.of(look.matte()));
+    }
+
+    public Appearance get() {
+      return new Appearance(
+          framing == null ? ShapedFraming.of(Framing.FILL) : framing.get(),
+          Done.get(treatments),
+          Cut.get(matte),
+          Correction.NONE);
+    }
+  }
+
+  /** A matte; of those stored first nothing is said, for all of a picture stayed. */
+  public record Cut(List<Backing> keys) {
+    public static Cut of(Matte matte) {
+      return new Cut(matte.keys().stream().map(Backing::of).toList());
+    }
+
+    public static Matte get(Cut stored) {
+      return stored == null || stored.keys == null
+          ? Matte.NONE
+          : new Matte(stored.keys.stream().map(Backing::get).toList());
+    }
+  }
+
+  /** A colour that is taken out. */
+  public record Backing(
+      Colour colour, Integer tolerance, Integer softness, Integer spill, Integer shadow) {
+    public static Backing of(Key key) {
+      return new Backing(
+          new Colour(key.colour()), key.tolerance(), key.softness(), key.spill(), key.shadow());
+    }
+
+    public Key get() {
+      Key usual = Key.of(colour.rgb());
+      return new Key(
+          colour.rgb(),
+          Say.or(tolerance, usual.tolerance()),
+          Say.or(softness, usual.softness()),
+          Say.or(spill, usual.spill()),
+          Say.or(shadow, usual.shadow()));
+    }
+  }
+
+  /** Treatments; of those stored first nothing is said, for there were none. */
+  public record Done(List<Treated> list) {
+    public static Done of(Treatments treatments) {
+      return new Done(treatments.list().stream().map(Treated::of).toList());
+    }
+
+    public static Treatments get(Done stored) {
+      return stored == null || stored.list == null
+          ? Treatments.NONE
+          : new Treatments(stored.list.stream().map(Treated::get).toList());
+    }
+  }
+
+  /** A treatment. */
+  public record Treated(String kind, List<Value> values, boolean bypassed) {
+    public static Treated of(Treatment t) {
+      return new Treated(t.kind().name(), t.dials().stream().map(Value::of).toList(), t.bypassed());
+    }
+
+    public Treatment get() {
+      TreatmentKind known = Say.one(TreatmentKind.class, kind);
+      List<Dial> dials =
+          values == null
+              ? Treatment.usual(known).dials()
+              : values.stream().map(Value::get).toList();
+      return new Treatment(known, dials, bypassed);
+    }
+  }
+
+  /** A value of a treatment and what it follows. */
+  public record Value(int value, Followed follows) {
+    public static Value of(Dial dial) {
+      return new Value(dial.value(), dial.drive().map(Followed::of).orElse(null));
+    }
+
+    public Dial get() {
+      return new Dial(value, Optional.ofNullable(follows).map(Followed::get));
+    }
+  }
+
+  /** What a value follows. */
+  public record Followed(String source, int to, int attack, int decay) {
+    public static Followed of(Drive drive) {
+      return new Followed(drive.source().name(), drive.to(), drive.attack(), drive.decay());
+    }
+
+    public Drive get() {
+      return new Drive(Say.one(Drive.Source.class, source), to, attack, decay);
+    }
+  }
+
+  /** A transition; of those stored first nothing is said, for they were plain cuts. */
+  public record Passing(
+      String kind, Long amount, String unit, String lies, Way way, Boolean holds) {
+    public static Passing of(Transition t) {
+      return new Passing(
+          t.kind().name(),
+          t.span().amount(),
+          t.span().unit().name(),
+          t.lies().name(),
+          Way.of(t.manner()),
+          t.holds());
+    }
+
+    public Transition get() {
+      TransitionKind known = Say.one(TransitionKind.class, kind);
+      return new Transition(
+          known,
+          new Span(Say.or(amount, 0L), Say.or(Span.Unit.class, unit, Span.Unit.FRAMES)),
+          Say.or(Transition.Lies.class, lies, Transition.Lies.MIDDLE),
+          way == null ? known.usual() : way.get(),
+          Say.or(holds, false));
+    }
+  }
+
+  /** In what manner a transition goes. */
+  public record Way(Integer angle, int softness, Colour colour, String pattern) {
+    public static Way of(TransitionManner m) {
+      return new Way(m.angle(), m.softness(), new Colour(m.colour()), m.pattern().name());
+    }
+
+    public TransitionManner get() {
+      TransitionManner plain = TransitionManner.PLAIN;
+      return new TransitionManner(
+          Say.or(angle, plain.angle()),
+          softness,
+          colour == null ? plain.colour() : colour.rgb(),
+          Say.or(LumaPattern.class, pattern, plain.pattern()));
+    }
+  }
+
+  public record Lying(int opacity, int size, int x, int y) {
+    public static Lying of(Lie lie) {
+      return new Lying(lie.opacity(), lie.size(), lie.x(), lie.y());
+    }
+
+    public Lie get() {
+      return new Lie(opacity, size, x, y);
+    }
+  }
+
+  public record Finished(long fade, Done treatments) {
+    public static Finished of(Finish finish) {
+      return new Finished(finish.end().frames(), Done.of(finish.treatments()));
+    }
+
+    public Finish get() {
+      return new Finish(Done.get(treatments), new EndFade(fade));
+    }
+  }
+}

@@ -1,0 +1,361 @@
+package app.latethistle.document;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.latethistle.core.film.ClipSound;
+import app.latethistle.core.film.Film;
+import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.Held;
+import app.latethistle.core.film.Joint;
+import app.latethistle.core.film.Marker;
+import app.latethistle.core.film.Material;
+import app.latethistle.core.film.Narration;
+import app.latethistle.core.film.Overlay;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.Run;
+import app.latethistle.core.film.SongUse;
+import app.latethistle.core.film.Tie;
+import app.latethistle.core.look.Appearance;
+import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Dial;
+import app.latethistle.core.look.Drive;
+import app.latethistle.core.look.Easing;
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Focus;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.FramingPath;
+import app.latethistle.core.look.Key;
+import app.latethistle.core.look.LumaPattern;
+import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.Parameter;
+import app.latethistle.core.look.Shape;
+import app.latethistle.core.look.ShapedFraming;
+import app.latethistle.core.look.Span;
+import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.look.TransitionManner;
+import app.latethistle.core.look.Treatment;
+import app.latethistle.core.look.TreatmentKind;
+import app.latethistle.core.look.Treatments;
+import app.latethistle.core.look.View;
+import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.signal.BandLevels;
+import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.take.Take;
+import app.latethistle.core.time.SampleRange;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+class FilmDocumentTest {
+  private static final String SHORT =
+      """
+      {
+        "lateThistleFilm": 1,
+        "picture": {"width": 640, "height": 360},
+        "rate": "24",
+        "takes": [{"id": "lamp", "media": {"path": "lamp.mp4"}}],
+        "film": {
+          "placements": [{"id": "010", "take": "lamp"}],
+          "joints": [
+            {"at": {"tie": "free", "frame": 0}},
+            {"at": {"tie": "free", "frame": 48}}
+          ]
+        }
+      }
+      """;
+
+  private static <E> E one(Random random, E[] values) {
+    return values[random.nextInt(values.length)];
+  }
+
+  private static Tie tie(Random random) {
+    return switch (random.nextInt(3)) {
+      case 0 -> new Tie.OnBeat(random.nextInt(40), random.nextInt(9) - 4);
+      case 1 -> new Tie.OnWord("line", random.nextInt(2), one(random, Tie.Edge.values()), 2);
+      default -> Tie.free(random.nextInt(500));
+    };
+  }
+
+  private static Treatments treatments(Random random) {
+    List<Treatment> list = new ArrayList<>();
+    for (int i = random.nextInt(4); i > 0; i--) {
+      TreatmentKind kind = one(random, TreatmentKind.values());
+      List<Dial> dials = new ArrayList<>();
+      for (Parameter p : kind.parameters()) {
+        dials.add(
+            random.nextBoolean()
+                ? Dial.at(p.usual())
+                : Dial.driven(
+                    p.usual(), new Drive(one(random, Drive.Source.values()), p.usual(), 40, 300)));
+      }
+      list.add(new Treatment(kind, dials, random.nextBoolean()));
+    }
+    return new Treatments(list);
+  }
+
+  private static Framing framing(Random random) {
+    return random.nextBoolean()
+        ? new Framing(one(random, Fit.values()))
+        : Framing.along(
+            FramingPath.of(
+                    new View(1000 + random.nextInt(7000), 40, -30, random.nextInt(900)),
+                    View.WHOLE,
+                    one(random, Easing.values()))
+                .part(0.25, 0.5));
+  }
+
+  private static Placement shot(Random random, String id) {
+    if (random.nextInt(6) == 0) {
+      return Placement.gap(id);
+    }
+    ShapedFraming framing =
+        ShapedFraming.of(framing(random))
+            .with(Shape.of(9, 16), framing(random))
+            .withFocus(
+                Optional.of(new Focus(List.of(new Focus.Point(0, 400, 1000)), 200, 300, 0, 0.75)));
+    Matte matte =
+        random.nextBoolean()
+            ? Matte.NONE
+            : Matte.NONE.and(new Key(random.nextInt(1 << 24), 12, 5, 90, 40));
+    Run run =
+        new Run(
+            one(random, Run.Way.values()),
+            25 + random.nextInt(300),
+            100,
+            one(random, Run.Between.values()),
+            random.nextInt(90),
+            random.nextInt(30));
+    return new Placement(
+        id,
+        new Material("shot " + id, "take " + id, random.nextInt(20), run),
+        new Appearance(framing, treatments(random), matte, Correction.NONE),
+        new ClipSound(random.nextBoolean(), 3, -2, -6),
+        new Held(random.nextBoolean(), random.nextInt(3)));
+  }
+
+  private static Transition transition(Random random) {
+    TransitionKind kind = one(random, TransitionKind.values());
+    return kind == TransitionKind.CUT
+        ? Transition.CUT
+        : new Transition(
+            kind,
+            new Span(1 + random.nextInt(20), one(random, Span.Unit.values())),
+            one(random, Transition.Lies.values()),
+            new TransitionManner(
+                random.nextInt(360),
+                20,
+                random.nextInt(1 << 24),
+                one(random, LumaPattern.values())),
+            random.nextBoolean());
+  }
+
+  private static Film film(Random random) {
+    List<Placement> placements = new ArrayList<>();
+    List<Joint> joints = new ArrayList<>(List.of(Joint.START));
+    for (int i = 0; i < 3; i++) {
+      placements.add(shot(random, "p" + i));
+      joints.add(new Joint(tie(random), transition(random)));
+    }
+    Overlay over =
+        Overlay.whole(1 + random.nextInt(3), shot(random, "over"), tie(random), tie(random));
+    return new Film(
+        placements,
+        joints,
+        new SongUse(random.nextInt(90_000)),
+        new Finish(treatments(random), new EndFade(random.nextInt(40))),
+        List.of(over),
+        List.of(new FilmSound("birds", "take p0", 4, tie(random), 30, -3)),
+        List.of(new Marker("here", tie(random), "the lamp \"goes\" out")));
+  }
+
+  private static FilmDocument document(Film film) {
+    List<Narration.Word> words =
+        List.of(
+            new Narration.Word("Night", new SampleRange(100, 9000)),
+            new Narration.Word("post", new SampleRange(9500, 20_000)));
+    Narration.Line line =
+        new Narration.Line("line", 1, words, 24_000, new Narration.Start.WithShot("shot p1"));
+    List<Placement> shown =
+        Stream.concat(film.placements().stream(), film.overlays().stream().map(Overlay::placement))
+            .filter(Placement::hasPicture)
+            .toList();
+    return new FilmDocument(
+        FilmDocument.VERSION,
+        "Night Post",
+        new FilmDocument.Picture(1920, 1080),
+        "24000/1001",
+        shown.stream()
+            .map(p -> new TakeForm(p.take(), MediumForm.ofHash("0a".repeat(32)), 90L, true))
+            .toList(),
+        SongForm.of("1b".repeat(32), BeatGrid.even(120, 0.25, 60, 4)),
+        List.of(
+            LineForm.of(
+                line,
+                new MediumForm(null, "night.wav"),
+                List.of(new SampleRange(5, 10)),
+                Double.NEGATIVE_INFINITY)),
+        List.of(OutputForm.whole("film", 1920, 1080), new OutputForm("up", 608, 1080, 24L, 72L)),
+        FilmForm.of(film));
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
+  void aFilmComesBackAsItWasWritten(int seed) throws IOException {
+    Film film = film(new Random(seed));
+    FilmDocument written = document(film);
+    FilmDocument read = FilmDocument.read(written.write());
+    assertThat(read).isEqualTo(written);
+    assertThat(read.film().get()).isEqualTo(film);
+    Resolved resolved = read.resolve(Map.of(), () -> BandLevels.EMPTY);
+    assertThat(resolved.clocks().grid().size()).isEqualTo(60);
+    assertThat(resolved.clocks().narration().lines().get(0).words()).hasSize(2);
+  }
+
+  @Test
+  void whatIsNotSaidIsAsItUsuallyIs() throws IOException {
+    FilmDocument read = FilmDocument.read(SHORT);
+    Placement only = read.film().get().placements().get(0);
+    assertThat(only).isEqualTo(Placement.of("010", "lamp", 0, Framing.FILL));
+    assertThat(read.output(Optional.empty()).orElseThrow().width()).isEqualTo(640);
+    Take lamp = new Take("lamp", "m", 60, PictureShape.of(640, 360));
+    Resolved film = read.resolve(Map.of("lamp", lamp), () -> BandLevels.EMPTY);
+    assertThat(film.cutting().length()).isEqualTo(48);
+    assertThat(film.cutting().problems()).isEmpty();
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "\"take\": \"lamp\"          | \"take\": \"lamb\"       | /film/placements/0/take: there is no take 'lamb'",
+        "\"take\": \"lamp\"          | \"tale\": \"lamp\"       | /film/placements/0",
+        "\"rate\": \"24\"            | \"rate\": \"fast\"       | /rate",
+        "\"rate\": \"24\"            | \"rate\": \"24/0\"       | /rate",
+        "\"height\": 360             | \"height\": 361          | /picture/height",
+        "\"tie\": \"free\", \"frame\": 48 | \"tie\": \"dusk\"  | /film/joints/1/at",
+        "\"frame\": 48               | \"frame\": -4            | /film/joints/1/at",
+        "\"lateThistleFilm\": 1      | \"lateThistleFilm\": 2   | /lateThistleFilm",
+        "\"media\": {\"path\": \"lamp.mp4\"} | \"media\": {}    | /takes/0/media",
+        "\"rate\": \"24\",           | \"rate\": \"24\"         | line 5",
+        "\"take\": \"lamp\"} | \"take\": \"lamp\"}, {\"id\": \"020\"} | 2 shots need 3 joints",
+      })
+  void whatIsWrongIsToldWithItsPlace(String right, String wrong, String told) {
+    assertThat(SHORT).contains(right);
+    assertThatThrownBy(() -> FilmDocument.read(SHORT.replace(right, wrong)))
+        .isInstanceOf(BrokenDocument.class)
+        .hasMessageContaining(told);
+  }
+
+  /** Whatever is changed in a document, it is read or refused with a place, never a fault. */
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
+  void aDamagedDocumentIsReadOrRefused(int seed) {
+    Random random = new Random(seed);
+    JsonMapper mapper = JsonMapper.shared();
+    int refused = 0;
+    for (int i = 0; i < 60; i++) {
+      JsonNode tree = mapper.readTree(document(film(random)).write());
+      damage(tree, random);
+      try {
+        FilmDocument.read(mapper.writeValueAsString(tree)).film().get();
+      } catch (IOException e) {
+        assertThat(e).isInstanceOf(BrokenDocument.class).hasMessageStartingWith("/");
+        refused++;
+      }
+    }
+    assertThat(refused).isGreaterThan(20);
+  }
+
+  private static void damage(JsonNode node, Random random) {
+    List<Runnable> ways = new ArrayList<>();
+    JsonNode[] deeper = new JsonNode[1];
+    if (node instanceof ObjectNode object && !object.isEmpty()) {
+      List<String> names = List.copyOf(object.propertyNames());
+      String name = names.get(random.nextInt(names.size()));
+      deeper[0] = object.get(name);
+      ways.add(() -> object.remove(name));
+      ways.add(() -> object.put(name, "dusk"));
+      ways.add(() -> object.put(name, -7));
+      ways.add(() -> object.putNull(name));
+    } else if (node instanceof ArrayNode array && !array.isEmpty()) {
+      int at = random.nextInt(array.size());
+      deeper[0] = array.get(at);
+      ways.add(() -> array.remove(at));
+      ways.add(() -> array.set(at, array.get(0)));
+      ways.add(() -> array.add(90));
+    }
+    boolean goesDeeper =
+        deeper[0] != null
+            && deeper[0].isContainer()
+            && !deeper[0].isEmpty()
+            && random.nextInt(5) > 0;
+    if (goesDeeper) {
+      damage(deeper[0], random);
+    } else {
+      ways.get(random.nextInt(ways.size())).run();
+    }
+  }
+
+  /** The names in the schema are those that core knows. */
+  @Test
+  void theSchemaKnowsEveryName() {
+    List<List<String>> known = new ArrayList<>();
+    JsonMapper.shared()
+        .readTree(FilmSchema.json())
+        .findValues("enum")
+        .forEach(e -> known.add(e.valueStream().map(JsonNode::asString).toList()));
+    List<Enum<?>[]> names =
+        List.of(
+            TreatmentKind.values(),
+            TransitionKind.values(),
+            LumaPattern.values(),
+            Fit.values(),
+            Easing.values(),
+            Span.Unit.values(),
+            Transition.Lies.values(),
+            Run.Way.values(),
+            Run.Between.values(),
+            Tie.Edge.values(),
+            Drive.Source.values());
+    for (Enum<?>[] values : names) {
+      assertThat(known).contains(Arrays.stream(values).map(Enum::name).toList());
+    }
+  }
+
+  /** What is told to people is what core takes, and their example is read. */
+  @Test
+  void theDescriptionIsTrue() throws IOException {
+    String text = Files.readString(Path.of("..", "docs", "film-document.md"));
+    for (TreatmentKind kind : TreatmentKind.values()) {
+      assertThat(text)
+          .contains(
+              kind.parameters().stream()
+                  .map(p -> p.name() + " " + p.least() + " to " + p.most() + " (" + p.usual() + ")")
+                  .collect(Collectors.joining(", ", "| " + kind + " | ", " |")));
+    }
+    String example = text.substring(text.indexOf("```json") + 7);
+    FilmDocument read = FilmDocument.read(example.substring(0, example.indexOf("```")));
+    assertThat(read.resolve(Map.of(), () -> BandLevels.EMPTY).cutting().length()).isEqualTo(64);
+  }
+}
