@@ -1,5 +1,5 @@
 import { create } from "zustand";
-import type { CameraPath, Passing, Treatment } from "./api/client";
+import type { CameraPath, Lie, Matte, Passing, Treatment } from "./api/client";
 import type { Manner } from "./rooms/score/manner";
 import type { Copied } from "./rooms/score/copies";
 
@@ -33,6 +33,14 @@ interface Room {
   wholeTake: boolean;
   /** A camera's move while it is dragged on the picture, or null. */
   draftPath: CameraPath | null;
+  /** The camera's move that was copied, or null. */
+  copiedPath: CameraPath | null;
+  /** What is dragged on the picture of what lies over the cut. */
+  onPicture: "lie" | "masks";
+  /** Where it lies while that is dragged, or null. */
+  draftLie: Lie | null;
+  /** What of it stays while a mask is dragged, or null. */
+  draftMatte: Matte | null;
   /** The transition that was laid last. */
   laidLast: Passing | null;
   /** The shape in which the film is watched, such as "9:16"; null is its own. */
@@ -73,6 +81,10 @@ export const useRoom = create<Room>((set) => ({
   card: "shot",
   wholeTake: true,
   draftPath: null,
+  copiedPath: null,
+  onPicture: "lie",
+  draftLie: null,
+  draftMatte: null,
   laidLast: null,
   shape: null,
   treated: null,

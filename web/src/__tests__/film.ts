@@ -54,7 +54,7 @@ export function film(shots = 12, over: Partial<Film> = {}): Film {
     framing: "FILL",
     path: null,
     focus: null,
-    keys: [],
+    matte: { keys: [], masks: [], wrap: 0 },
     shapes: [],
     treatments: [],
     amounts: null,

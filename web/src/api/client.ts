@@ -37,7 +37,12 @@ export type PassingKind = Schemas["KindView"];
 /** What has to be seen of a shot in every shape. */
 export type Focus = NonNullable<Placed["focus"]>;
 /** A backing colour that is taken out of a picture. */
-export type BackingKey = Placed["keys"][number];
+export type Matte = Placed["matte"];
+export type BackingKey = Matte["keys"][number];
+export type Mask = Matte["masks"][number];
+export type Lie = Overlay["lie"];
+export type LiePoint = Lie["points"][number];
+export type Mixing = Overlay["mixing"];
 /** A shape the film can leave in. */
 export type OtherShape = Schemas["OtherShape"];
 /** A treatment of a picture as it is set. */

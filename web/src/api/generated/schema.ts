@@ -164,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/add-mask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addMask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/bring-back": {
         parameters: {
             query?: never;
@@ -580,22 +596,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/productions/{productionId}/film/set-keys": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["setKeys"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/productions/{productionId}/film/set-marker": {
         parameters: {
             query?: never;
@@ -606,6 +606,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["setMarker"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/set-matte": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["setMatte"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2216,6 +2232,13 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AddMask: {
+            item: string;
+            /** @enum {string} */
+            kind: "RECTANGLE" | "ELLIPSE" | "OUTLINE";
+            /** Format: int64 */
+            revision: number;
+        };
         AnswerChange: {
             answer: string;
             /** Format: int64 */
@@ -2294,20 +2317,15 @@ export interface components {
             in: number | null;
             /** Format: int32 */
             layer: number | null;
+            lie: components["schemas"]["LieView"] | null;
             locked: boolean | null;
+            /** @enum {string|null} */
+            mixing: "NORMAL" | "ADD" | "MULTIPLY" | "SCREEN" | "DARKEN" | "LIGHTEN" | "OVERLAY" | null;
             name: string;
-            /** Format: int32 */
-            opacity: number | null;
             /** Format: int64 */
             revision: number;
             run: components["schemas"]["Speed"] | null;
-            /** Format: int32 */
-            size: number | null;
             start: components["schemas"]["Moment"] | null;
-            /** Format: int32 */
-            x: number | null;
-            /** Format: int32 */
-            y: number | null;
         };
         ChooseTake: {
             /** Format: int32 */
@@ -2652,6 +2670,25 @@ export interface components {
                 [key: string]: components["schemas"]["Sound"];
             };
         };
+        LiePoint: {
+            /** Format: int32 */
+            at: number;
+            /** Format: int32 */
+            opacity: number;
+            /** Format: int32 */
+            size: number;
+            /** Format: int32 */
+            turn: number;
+            /** Format: int32 */
+            x: number;
+            /** Format: int32 */
+            y: number;
+        };
+        LieView: {
+            /** @enum {string|null} */
+            easing: "EVEN" | "SLOW_START" | "SLOW_END" | "SLOW_BOTH" | null;
+            points: components["schemas"]["LiePoint"][];
+        };
         LimitsView: {
             /** Format: int64 */
             least: number;
@@ -2725,6 +2762,20 @@ export interface components {
             name: string;
             note: string;
         };
+        MaskPoint: {
+            /** Format: int32 */
+            x: number;
+            /** Format: int32 */
+            y: number;
+        };
+        MaskView: {
+            /** @enum {string} */
+            kind: "RECTANGLE" | "ELLIPSE" | "OUTLINE";
+            outside: boolean;
+            points: components["schemas"]["MaskPoint"][];
+            /** Format: int32 */
+            softness: number;
+        };
         MasterView: {
             /** Format: int64 */
             bytes: number | null;
@@ -2755,6 +2806,12 @@ export interface components {
             missing: string[];
             refusals: components["schemas"]["RefusalView"][];
             shots: components["schemas"]["ShotView"][];
+        };
+        MatteView: {
+            keys: components["schemas"]["KeyView"][];
+            masks: components["schemas"]["MaskView"][];
+            /** Format: int32 */
+            wrap: number;
         };
         Mend: {
             /** Format: int32 */
@@ -2885,16 +2942,11 @@ export interface components {
             end: components["schemas"]["JointView"];
             /** Format: int32 */
             layer: number;
-            /** Format: int32 */
-            opacity: number;
+            lie: components["schemas"]["LieView"];
+            /** @enum {string} */
+            mixing: "NORMAL" | "ADD" | "MULTIPLY" | "SCREEN" | "DARKEN" | "LIGHTEN" | "OVERLAY";
             shot: components["schemas"]["PlacedView"];
-            /** Format: int32 */
-            size: number;
             start: components["schemas"]["JointView"];
-            /** Format: int32 */
-            x: number;
-            /** Format: int32 */
-            y: number;
         };
         Page: {
             awaited: components["schemas"]["Awaited"][];
@@ -3035,11 +3087,11 @@ export interface components {
             id: string;
             /** Format: int64 */
             in: number;
-            keys: components["schemas"]["KeyView"][];
             label: string;
             locked: boolean;
             /** Format: int64 */
             material: number;
+            matte: components["schemas"]["MatteView"];
             path: components["schemas"]["PathView"] | null;
             picture: components["schemas"]["PictureView"];
             /** Format: int32 */
@@ -3360,16 +3412,16 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
-        SetKeys: {
-            item: string;
-            keys: components["schemas"]["KeyView"][];
-            /** Format: int64 */
-            revision: number;
-        };
         SetMarker: {
             at: components["schemas"]["Moment"] | null;
             name: string | null;
             note: string;
+            /** Format: int64 */
+            revision: number;
+        };
+        SetMatte: {
+            item: string;
+            matte: components["schemas"]["MatteView"];
             /** Format: int64 */
             revision: number;
         };
@@ -4174,6 +4226,32 @@ export interface operations {
             };
         };
     };
+    addMask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddMask"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     bringBack: {
         parameters: {
             query?: never;
@@ -4849,7 +4927,7 @@ export interface operations {
             };
         };
     };
-    setKeys: {
+    setMarker: {
         parameters: {
             query?: never;
             header?: never;
@@ -4860,7 +4938,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SetKeys"];
+                "application/json": components["schemas"]["SetMarker"];
             };
         };
         responses: {
@@ -4875,7 +4953,7 @@ export interface operations {
             };
         };
     };
-    setMarker: {
+    setMatte: {
         parameters: {
             query?: never;
             header?: never;
@@ -4886,7 +4964,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SetMarker"];
+                "application/json": components["schemas"]["SetMatte"];
             };
         };
         responses: {

@@ -1,8 +1,11 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import type { BackingKey, Placed } from "../../api/client";
+import ToggleButton from "@mui/material/ToggleButton";
+import { useState } from "react";
+import type { BackingKey, Placed, Production } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
 import { ink } from "../../theme";
+import { ColourPicker } from "./ColourPicker";
 import type { ScoreActions } from "./useScoreActions";
 import { withAt } from "./treatments";
 
@@ -14,14 +17,20 @@ const FIELDS = [
   { field: "shadow", hint: "How much of the shadows on the backing stays" },
 ] as const;
 
-/** The colour that goes first where one is chosen by hand. */
-const FIRST = "#20b040";
-
 /** The backing colours that are taken out of a picture, so that it can stand in another one. */
-export function BackingRows({ shot, actions }: { shot: Placed; actions: ScoreActions }) {
-  const { keys } = shot;
-  const lay = (to: readonly BackingKey[]) => actions.setKeys(shot.id, to);
-  const byHand = () => actions.takeOutColour(shot.id, FIRST);
+export function BackingRows({
+  production,
+  shot,
+  actions,
+}: {
+  production: Production;
+  shot: Placed;
+  actions: ScoreActions;
+}) {
+  const [picking, setPicking] = useState(false);
+  const { keys } = shot.matte;
+  const lay = (to: readonly BackingKey[]) =>
+    actions.setMatte(shot.id, { ...shot.matte, keys: [...to] });
   return (
     <Box
       component="section"
@@ -29,8 +38,8 @@ export function BackingRows({ shot, actions }: { shot: Placed; actions: ScoreAct
       sx={{ borderTop: `1px solid ${ink.rule}`, py: 1, display: "grid", gap: 1 }}
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 2 }}>
-        <Box sx={{ width: 56, color: ink.ink2 }}>Backing</Box>
-        <Box sx={{ flex: 1 }}>{keys.length === 0 ? "all of the picture" : "taken out"}</Box>
+        <Box sx={{ width: 44, color: ink.ink2 }}>Backing</Box>
+        <Box sx={{ flex: 1 }}>{keys.length === 0 ? "stays" : "taken out"}</Box>
         {keys.length === 0 ? (
           <>
             <Button
@@ -39,19 +48,26 @@ export function BackingRows({ shot, actions }: { shot: Placed; actions: ScoreAct
             >
               Find and take out
             </Button>
-            <Button onClick={byHand}>By colour</Button>
+            <Pick picking={picking} onPress={() => setPicking(!picking)} />
           </>
         ) : (
           <>
-            {keys.length < 3 && (
-              <Button title="One more colour goes" onClick={byHand}>
-                One more
-              </Button>
-            )}
+            {keys.length < 3 && <Pick picking={picking} onPress={() => setPicking(!picking)} />}
             <Button onClick={() => lay([])}>Put it back</Button>
           </>
         )}
       </Box>
+      {picking && (
+        <ColourPicker
+          production={production}
+          shot={shot}
+          onPick={(colour) => {
+            setPicking(false);
+            actions.takeOutColour(shot.id, colour);
+          }}
+          onLeave={() => setPicking(false)}
+        />
+      )}
       {keys.map((key, i) => (
         <Box key={i} sx={{ display: "flex", flexWrap: "wrap", alignItems: "center", gap: 2 }}>
           <input
@@ -74,5 +90,18 @@ export function BackingRows({ shot, actions }: { shot: Placed; actions: ScoreAct
         </Box>
       ))}
     </Box>
+  );
+}
+
+function Pick({ picking, onPress }: { picking: boolean; onPress: () => void }) {
+  return (
+    <ToggleButton
+      value="pick"
+      selected={picking}
+      title="Press a colour in the picture, and it goes"
+      onChange={onPress}
+    >
+      pick a colour
+    </ToggleButton>
   );
 }

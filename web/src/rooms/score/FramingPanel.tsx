@@ -6,22 +6,16 @@ import type { CameraPath, PathPoint, Placed, Production } from "../../api/client
 import { NumberField } from "../../parts/NumberField";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
+import { EasingChoice } from "./EasingChoice";
 import { FramingChoice } from "./FramingChoice";
 import type { ScoreActions } from "./useScoreActions";
-import { LAST, pathOf, pointName, timeOf, viewAt, withPoint, type Easing } from "./views";
+import { LAST, pathOf, pointName, timeOf, viewAt, withPoint } from "./views";
 
 interface Props {
   production: Production;
   shot: Placed;
   actions: ScoreActions;
 }
-
-const EASINGS: Record<Easing, { name: string; d: string; says: string }> = {
-  EVEN: { name: "even", d: "M2 12L26 2", says: "At one speed" },
-  SLOW_START: { name: "late", d: "M2 12Q16 12 26 2", says: "From rest" },
-  SLOW_END: { name: "early", d: "M2 12Q12 2 26 2", says: "To rest" },
-  SLOW_BOTH: { name: "soft", d: "M2 12C14 12 14 2 26 2", says: "From rest to rest" },
-};
 
 /** A take pixel that fills more of the film's than this looks soft: common practice, no source. */
 const SOFT = 2;
@@ -30,6 +24,7 @@ const SOFT = 2;
 export function FramingPanel({ production, shot, actions }: Props) {
   const whole = useRoom((s) => s.wholeTake);
   const draft = useRoom((s) => s.draftPath);
+  const copied = useRoom((s) => s.copiedPath);
   const many = useRoom((s) => s.also.length > 1);
   const set = useRoom((s) => s.set);
   const path = draft ?? pathOf(shot);
@@ -51,22 +46,7 @@ export function FramingPanel({ production, shot, actions }: Props) {
       </Box>
       {many && <Box sx={{ pb: 1 }}>A move is set on all selected shots.</Box>}
       <Views production={production} shot={shot} path={path} onSet={lay} />
-      <ToggleButtonGroup
-        exclusive
-        value={path.easing}
-        aria-label="How it moves"
-        sx={{ display: "flex", py: 1 }}
-        onChange={(_, easing: Easing | null) => easing && lay({ ...path, easing })}
-      >
-        {Object.entries(EASINGS).map(([easing, { name, d, says }]) => (
-          <ToggleButton key={easing} value={easing} title={says} sx={{ flex: 1, gap: 1.5 }}>
-            <svg width={28} height={14} aria-hidden>
-              <path d={d} fill="none" stroke="currentColor" strokeWidth={1.6} />
-            </svg>
-            {name}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
+      <EasingChoice value={path.easing} onChoose={(easing) => lay({ ...path, easing })} />
       <Sharpness shot={shot} />
       <Box
         sx={{
@@ -90,6 +70,12 @@ export function FramingPanel({ production, shot, actions }: Props) {
         >
           Through a view here
         </Button>
+        {shot.path && <Button onClick={() => set({ copiedPath: path })}>Copy</Button>}
+        {copied && copied !== path && (
+          <Button title="The move that was copied" onClick={() => lay(copied)}>
+            Paste
+          </Button>
+        )}
         <Box sx={{ flex: 1 }} />
         {shot.path && <Button onClick={() => void actions.setPath(null)}>No move</Button>}
       </Box>

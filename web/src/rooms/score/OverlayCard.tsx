@@ -1,9 +1,11 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
+import Select from "@mui/material/Select";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { ReactNode } from "react";
-import type { Film, Joint, Overlay, Production } from "../../api/client";
+import type { Film, Joint, Mixing, Overlay, Production } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
 import { beatName } from "../../parts/time";
 import { ink } from "../../theme";
@@ -11,12 +13,24 @@ import { BackingRows } from "./BackingRows";
 import { FramingChoice } from "./FramingChoice";
 import { HeadSign } from "./Head";
 import { headOf } from "./heads";
+import { LyingPanel } from "./LyingPanel";
+import { MaskRows } from "./MaskRows";
 import { RunRow } from "./RunRow";
 import { TreatmentPanel } from "./TreatmentPanel";
 import { middleOf } from "./treatments";
 import type { ScoreActions } from "./useScoreActions";
 import { wordName } from "./words";
 import { wordOf } from "./cuts";
+
+const MIXINGS: Record<Mixing, string> = {
+  NORMAL: "hides what is under it",
+  ADD: "adds its light",
+  MULTIPLY: "multiplied",
+  SCREEN: "screened",
+  DARKEN: "darker of both",
+  LIGHTEN: "lighter of both",
+  OVERLAY: "contrast on it",
+};
 
 /**
  * What lies over the cut: when and on which layer; of a shot how large and where, and what is done
@@ -70,17 +84,23 @@ export function OverlayCard({
           ))}
         </ToggleButtonGroup>
         {!treats && (
-          <NumberField
-            label="opacity"
-            unit="%"
-            digits={0}
-            value={overlay.opacity}
-            onChange={(v) => change({ opacity: Math.round(v) })}
-          />
+          <Select
+            value={overlay.mixing}
+            inputProps={{ "aria-label": "How it mixes with what is under it" }}
+            onChange={(e) => change({ mixing: e.target.value })}
+          >
+            {Object.entries(MIXINGS).map(([mixing, name]) => (
+              <MenuItem key={mixing} value={mixing}>
+                {name}
+              </MenuItem>
+            ))}
+          </Select>
         )}
       </Row>
+      {!treats && <LyingPanel overlay={overlay} change={change} />}
       {!treats && <OfPicture overlay={overlay} change={change} />}
-      {!treats && <BackingRows shot={shot} actions={actions} />}
+      {!treats && <BackingRows production={production} shot={shot} actions={actions} />}
+      {!treats && <MaskRows shot={shot} actions={actions} />}
       <TreatmentPanel
         key={shot.id}
         production={production}
@@ -105,7 +125,7 @@ export function OverlayCard({
   );
 }
 
-/** How large a shot lies there and where, and how it runs. */
+/** What is seen of a shot, and how it runs. */
 function OfPicture({
   overlay,
   change,
@@ -117,34 +137,6 @@ function OfPicture({
   const whole = (v: number) => Math.round(v);
   return (
     <>
-      <Row name="Size">
-        <NumberField
-          label="wide"
-          unit="%"
-          digits={0}
-          value={overlay.size}
-          hint="Width of the film’s picture; 100 % covers it"
-          onChange={(v) => change({ size: whole(v) })}
-        />
-      </Row>
-      <Row name="Place">
-        <NumberField
-          label="across"
-          unit="%"
-          digits={0}
-          value={overlay.x}
-          hint="0 is at the left, 100 at the right"
-          onChange={(v) => change({ x: whole(v) })}
-        />
-        <NumberField
-          label="down"
-          unit="%"
-          digits={0}
-          value={overlay.y}
-          hint="0 is at the top, 100 at the bottom"
-          onChange={(v) => change({ y: whole(v) })}
-        />
-      </Row>
       <Row name="Picture">
         <FramingChoice value={shot.framing} onChoose={(framing) => change({ framing })} />
         <NumberField

@@ -14,6 +14,8 @@ import { NotCutYet } from "./NotCutYet";
 import { OverlayCard } from "./OverlayCard";
 import { ShotCard } from "./ShotCard";
 import { Staves } from "./Staves";
+import { LayerFrames } from "./LayerFrames";
+import { laidPicture } from "./lies";
 import { TakeFrames } from "./TakeFrames";
 import { Transport } from "./Transport";
 import { barsOf, usualBarsPerLine } from "./layout";
@@ -66,6 +68,7 @@ function Side({ production, film, material, actions }: SideProps) {
   const framed = useRoom((s) =>
     s.card === "picture" && s.wholeTake && s.place !== null ? film.shots[s.place] : undefined,
   );
+  const laid = useRoom((s) => laidPicture(film, s.laid));
   return (
     <Box
       component="aside"
@@ -81,6 +84,9 @@ function Side({ production, film, material, actions }: SideProps) {
     >
       <Monitor production={production} film={film}>
         {framed && <TakeFrames production={production} shot={framed} actions={actions} />}
+        {laid && (
+          <LayerFrames production={production} film={film} overlay={laid} actions={actions} />
+        )}
       </Monitor>
       <Transport production={production} film={film} />
       <Box sx={{ flex: 1, minHeight: 0, overflow: "auto" }}>

@@ -1,5 +1,7 @@
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useEffect, type KeyboardEvent } from "react";
 import { takeFrameUrl, type CameraPath, type Placed, type Production } from "../../api/client";
+import { useDragging } from "../../parts/useDragging";
+import { useSoon } from "../../parts/useSoon";
 import { useRoom } from "../../store";
 import type { ScoreActions } from "./useScoreActions";
 import { ViewFrame } from "./ViewFrame";
@@ -18,11 +20,10 @@ const HEIGHT = 540;
 const STEP = 50;
 const GROW = 10;
 
-/** A view that is dragged: which, from where, and whether it is sized. */
+/** A view that is dragged: which, whether it is sized, and the path as it was. */
 interface Drag {
   index: number;
   sizing: boolean;
-  from: { x: number; y: number };
   path: CameraPath;
 }
 
@@ -31,64 +32,34 @@ interface Drag {
  * is outside the present one darkened. They are dragged and sized with the mouse or the keys.
  */
 export function TakeFrames({ production, shot, actions }: Props) {
-  const svg = useRef<SVGSVGElement>(null);
-  const drag = useRef<Drag | null>(null);
   const frame = useRoom((s) => s.frame);
   const draft = useRoom((s) => s.draftPath);
   const set = useRoom((s) => s.set);
-  const [typed, setTyped] = useState(0);
   const { picture } = shot;
   const path = draft ?? pathOf(shot);
   const unit = picture.height / 210;
   useEffect(() => set({ draftPath: null }), [shot, set]);
-  // Presses of keys that follow each other quickly are one change.
-  useEffect(() => {
-    if (typed === 0) return;
-    const wait = setTimeout(() => {
-      const { draftPath } = useRoom.getState();
-      if (draftPath) void actions.setPath(draftPath);
-    }, 400);
-    return () => clearTimeout(wait);
-  }, [typed, actions]);
-
-  const locate = (e: PointerEvent) => {
-    const matrix = svg.current?.getScreenCTM();
-    if (!matrix) return null;
-    const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix.inverse());
-    return { x: at.x, y: at.y };
+  const lay = () => {
+    const { draftPath } = useRoom.getState();
+    if (draftPath) void actions.setPath(draftPath);
   };
-  const take = (e: PointerEvent, index: number, sizing: boolean) => {
-    const from = locate(e);
-    if (!from || e.button !== 0) return;
-    e.stopPropagation();
-    svg.current?.setPointerCapture(e.pointerId);
-    drag.current = { index, sizing, from, path };
-  };
-  const move = (e: PointerEvent) => {
-    const now = drag.current;
-    const at = locate(e);
-    if (!now || !at) return;
+  const soon = useSoon(lay);
+  const { svg, take, handlers } = useDragging<Drag>((now, from, at) => {
     const view = now.path.points[now.index];
     if (!view) return;
     const start = windowOf(view, picture, production);
     const to = now.sizing
       ? {
           size:
-            (view.size * Math.hypot(now.from.x - start.x, now.from.y - start.y)) /
+            (view.size * Math.hypot(from.x - start.x, from.y - start.y)) /
             Math.max(1, Math.hypot(at.x - start.x, at.y - start.y)),
         }
       : {
-          right: view.right + (10_000 * (at.x - now.from.x)) / picture.width,
-          down: view.down + (10_000 * (at.y - now.from.y)) / picture.height,
+          right: view.right + (10_000 * (at.x - from.x)) / picture.width,
+          down: view.down + (10_000 * (at.y - from.y)) / picture.height,
         };
     set({ draftPath: withPoint(now.path, now.index, to, picture, production) });
-  };
-  const drop = () => {
-    if (!drag.current) return;
-    drag.current = null;
-    const { draftPath } = useRoom.getState();
-    if (draftPath) void actions.setPath(draftPath);
-  };
+  }, lay);
   const press = (e: KeyboardEvent, index: number) => {
     const view = path.points[index];
     if (!view) return;
@@ -106,7 +77,7 @@ export function TakeFrames({ production, shot, actions }: Props) {
     e.preventDefault();
     e.stopPropagation();
     set({ draftPath: withPoint(path, index, to, picture, production) });
-    setTyped((n) => n + 1);
+    soon();
   };
 
   const present = windowOf(viewAt(path, timeOf(shot, frame)), picture, production);
@@ -118,9 +89,7 @@ export function TakeFrames({ production, shot, actions }: Props) {
       style={{ position: "absolute", inset: 0, width: "100%", height: "100%", touchAction: "none" }}
       role="group"
       aria-label="The whole take and its frames"
-      onPointerMove={move}
-      onPointerUp={drop}
-      onPointerCancel={drop}
+      {...handlers}
     >
       <image
         href={takeFrameUrl(production.id, shot.takeId, shown, HEIGHT)}
@@ -141,7 +110,7 @@ export function TakeFrames({ production, shot, actions }: Props) {
           label={`${pointName(i, path.points.length)}, ${(point.size / 10).toFixed(0)} %`}
           end={i === 0 ? "first" : i === path.points.length - 1 ? "last" : "between"}
           unit={unit}
-          onTake={(e, sizing) => take(e, i, sizing)}
+          onTake={(e, sizing) => take(e, { index: i, sizing, path })}
           onKey={(e) => press(e, i)}
         />
       ))}

@@ -1,13 +1,16 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import {
-  type BackingKey,
   type CameraPath,
   type ClipSound,
   type Film,
   type Focus,
   type Framing,
+  type Lie,
+  type Mask,
   type Material,
+  type Matte,
+  type Mixing,
   type Moment,
   type Pace,
   type Passing,
@@ -48,10 +51,8 @@ const FRAMINGS: readonly Framing[] = ["FIT", "FILL", "SOFT"];
 /** How a shot that lies over the cut is changed. */
 export interface OverlayChange {
   layer?: number;
-  opacity?: number;
-  size?: number;
-  x?: number;
-  y?: number;
+  lie?: Lie;
+  mixing?: Mixing;
   in?: number;
   run?: Run;
   framing?: Framing;
@@ -233,9 +234,9 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       /** Frames the selected shots in a shape by themselves; null is about the focus again. */
       setShapeFraming: (shape: string, fit: Framing | null) =>
         void run("set-shape-framing", { places: places(), shape, fit }),
-      /** Takes backing colours out of a shot, or of what lies over the cut. */
-      setKeys: (item: string, all: readonly BackingKey[]) =>
-        void run("set-keys", { item, keys: [...all] }),
+      /** Says what of a shot, or of what lies over the cut, stays. */
+      setMatte: (item: string, matte: Matte) => void run("set-matte", { item, matte }),
+      addMask: (item: string, kind: Mask["kind"]) => void run("add-mask", { item, kind }),
       /** Takes one more colour out; null is the one that is found along the edges of its picture. */
       takeOutColour: (item: string, colour: string | null) =>
         void run("take-out-colour", { item, colour }),

@@ -70,7 +70,7 @@ export function kept(view: PathPoint, take: Sides, film: Sides): PathPoint {
 }
 
 /** How much of the way lies behind at a share of the time. */
-function eased(easing: Easing, t: number): number {
+export function eased(easing: Easing, t: number): number {
   switch (easing) {
     case "EVEN":
       return t;

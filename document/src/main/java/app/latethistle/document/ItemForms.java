@@ -11,7 +11,8 @@ import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.look.Appearance;
 import app.latethistle.core.look.Framing;
-import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.LiePath;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Transition;
 
 /** How the items of a film are written. What is not said is as it usually is. */
@@ -113,7 +114,7 @@ public final class ItemForms {
           Shot.of(overlay.placement()),
           TieForm.of(overlay.start()),
           TieForm.of(overlay.end()),
-          LookForms.Lying.of(overlay.lie()));
+          LookForms.Lying.of(overlay.lie(), overlay.mixing()));
     }
 
     public Overlay get() {
@@ -121,7 +122,8 @@ public final class ItemForms {
           Say.or(layer, 1),
           shot.get(),
           new Overlay.Ties(start.get(), end.get()),
-          lie == null ? Lie.WHOLE : lie.get());
+          lie == null ? LiePath.WHOLE : lie.path(),
+          lie == null ? Mixing.NORMAL : lie.mixed());
     }
   }
 

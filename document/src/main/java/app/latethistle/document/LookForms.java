@@ -13,8 +13,11 @@ import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.LiePath;
 import app.latethistle.core.look.LumaPattern;
+import app.latethistle.core.look.Mask;
 import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
@@ -143,15 +146,43 @@ public final class LookForms {
   }
 
   /** A matte; of those stored first nothing is said, for all of a picture stayed. */
-  public record Cut(List<Backing> keys) {
+  public record Cut(List<Backing> keys, List<Masked> masks, int wrap) {
     public static Cut of(Matte matte) {
-      return new Cut(matte.keys().stream().map(Backing::of).toList());
+      return new Cut(
+          matte.keys().stream().map(Backing::of).toList(),
+          matte.masks().stream().map(Masked::of).toList(),
+          matte.wrap());
     }
 
     public static Matte get(Cut stored) {
-      return stored == null || stored.keys == null
+      return stored == null
           ? Matte.NONE
-          : new Matte(stored.keys.stream().map(Backing::get).toList());
+          : new Matte(
+              Say.or(stored.keys).stream().map(Backing::get).toList(),
+              Say.or(stored.masks).stream().map(Masked::get).toList(),
+              stored.wrap);
+    }
+  }
+
+  /** A part that stays. */
+  public record Masked(String kind, List<Corner> points, int softness, boolean outside) {
+    /** A place on the picture. */
+    public record Corner(int x, int y) {}
+
+    static Masked of(Mask mask) {
+      return new Masked(
+          mask.kind().name(),
+          mask.points().stream().map(p -> new Corner(p.x(), p.y())).toList(),
+          mask.softness(),
+          mask.outside());
+    }
+
+    Mask get() {
+      return new Mask(
+          Say.one(Mask.Kind.class, kind),
+          points.stream().map(p -> new Mask.Spot(p.x, p.y)).toList(),
+          softness,
+          outside);
     }
   }
 
@@ -265,13 +296,77 @@ public final class LookForms {
     }
   }
 
-  public record Lying(int opacity, int size, int x, int y) {
-    public static Lying of(Lie lie) {
-      return new Lying(lie.opacity(), lie.size(), lie.x(), lie.y());
+  /**
+   * Where an upper layer lies, and how it mixes. Those stored first were still, with a size in
+   * percent and a place from side to side.
+   */
+  public record Lying(
+      Integer opacity,
+      Integer size,
+      Integer x,
+      Integer y,
+      List<Stand> points,
+      String easing,
+      String mixing) {
+    private static final int PER_MILLE = 10;
+
+    /** Where it lies at a time. */
+    public record Stand(int at, Integer opacity, Integer size, Integer x, Integer y, int turn) {
+      static Stand of(LiePath.Point p) {
+        Lie lie = p.lie();
+        return new Stand(p.at(), lie.opacity(), lie.size(), lie.x(), lie.y(), lie.turn());
+      }
+
+      LiePath.Point get() {
+        Lie whole = Lie.WHOLE;
+        return new LiePath.Point(
+            at,
+            new Lie(
+                Say.or(opacity, whole.opacity()),
+                Say.or(size, whole.size()),
+                Say.or(x, whole.x()),
+                Say.or(y, whole.y()),
+                turn));
+      }
     }
 
-    public Lie get() {
-      return new Lie(opacity, size, x, y);
+    public static Lying of(LiePath path, Mixing mixing) {
+      return new Lying(
+          null,
+          null,
+          null,
+          null,
+          path.points().stream().map(Stand::of).toList(),
+          path.easing().name(),
+          mixing.name());
+    }
+
+    public LiePath path() {
+      if (points == null) {
+        return opacity == null ? LiePath.WHOLE : still(opacity, size, x, y);
+      }
+      return new LiePath(
+          points.stream().map(Stand::get).toList(), Say.or(Easing.class, easing, Easing.EVEN));
+    }
+
+    public Mixing mixed() {
+      return Say.or(Mixing.class, mixing, Mixing.NORMAL);
+    }
+
+    /**
+     * A lie of the first format.
+     *
+     * @param size in percent
+     * @param x 0 where it touches the left side, 100 where it touches the right one
+     * @param y the same downward
+     */
+    public static LiePath still(int opacity, int size, int x, int y) {
+      return LiePath.still(
+          new Lie(opacity, PER_MILLE * size, middle(size, x), middle(size, y), /* turn= */ 0));
+    }
+
+    private static int middle(int size, int place) {
+      return Math.round(PER_MILLE * (size / 2f + (100 - size) * place / 100f));
     }
   }
 

@@ -29,8 +29,12 @@ import app.latethistle.core.look.Focus;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Key;
+import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.LiePath;
 import app.latethistle.core.look.LumaPattern;
+import app.latethistle.core.look.Mask;
 import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Parameter;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
@@ -137,7 +141,10 @@ class FilmDocumentTest {
     Matte matte =
         random.nextBoolean()
             ? Matte.NONE
-            : Matte.NONE.and(new Key(random.nextInt(1 << 24), 12, 5, 90, 40));
+            : new Matte(
+                List.of(new Key(random.nextInt(1 << 24), 12, 5, 90, 40)),
+                List.of(Mask.usual(one(random, Mask.Kind.values()))),
+                random.nextInt(101));
     Run run =
         new Run(
             one(random, Run.Way.values()),
@@ -178,7 +185,13 @@ class FilmDocumentTest {
       joints.add(new Joint(tie(random), transition(random)));
     }
     Overlay over =
-        Overlay.whole(1 + random.nextInt(3), shot(random, "over"), tie(random), tie(random));
+        Overlay.whole(1 + random.nextInt(3), shot(random, "over"), tie(random), tie(random))
+            .withLie(
+                LiePath.of(
+                    new Lie(random.nextInt(101), 300, -400, 1200, random.nextInt(9000)),
+                    Lie.WHOLE,
+                    one(random, Easing.values())))
+            .withMixing(one(random, Mixing.values()));
     return new Film(
         placements,
         joints,
@@ -337,7 +350,9 @@ class FilmDocumentTest {
             Run.Way.values(),
             Run.Between.values(),
             Tie.Edge.values(),
-            Drive.Source.values());
+            Drive.Source.values(),
+            Mixing.values(),
+            Mask.Kind.values());
     for (Enum<?>[] values : names) {
       assertThat(known).contains(Arrays.stream(values).map(Enum::name).toList());
     }

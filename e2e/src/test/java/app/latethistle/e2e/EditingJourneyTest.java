@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.latethistle.cli.Thistle;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -277,18 +279,26 @@ class EditingJourneyTest {
     press(page, "Home");
   }
 
-  /** A colour goes out of a shot that lies over the cut, and comes back. */
+  /**
+   * A shot that lies over the cut is moved on the picture and masked there; a colour goes out of it
+   * and comes back.
+   */
   private static void keyedIntoAnother(Page page) {
     press(page, "Home", "s", "n", "Home", "o");
     page.locator("[data-overlay]").first().waitFor();
     BoundingBox strip = page.locator("[data-overlay]").first().boundingBox();
     page.mouse().click(strip.x + strip.width / 2, strip.y + strip.height / 2);
-    Locator card = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Backing"));
-    assertThat(card).containsText("all of the picture");
-    pressed(card, "By colour").click();
+    movedOnThePicture(page);
+    maskedOnThePicture(page);
+    Locator card = panel(page, "Backing");
+    assertThat(card).containsText("stays");
+    // The colour is pressed in the picture, where the sky is blue at night.
+    pressed(card, "pick a colour").click();
+    BoundingBox picture = card.getByLabel("Press the colour that goes").boundingBox();
+    page.mouse().click(picture.x + picture.width / 2, picture.y + 8);
     assertThat(card).containsText("taken out");
     Locator colour = card.getByLabel("Colour that is taken out");
-    assertThat(colour).hasValue("#20b040");
+    assertThat(colour).hasValue(Pattern.compile("#[01].[0-4].[2-8]."));
     card.getByLabel("softness, %").fill("35");
     press(page, "Enter");
     assertThat(card.getByLabel("softness, %")).hasValue("35");
@@ -299,6 +309,54 @@ class EditingJourneyTest {
         .click();
     assertThat(page.locator("[data-overlay]")).hasCount(0);
     press(page, "Escape");
+  }
+
+  private static void movedOnThePicture(Page page) {
+    Locator lies = panel(page, "Where it lies");
+    assertThat(lies.getByLabel("place, across, %")).hasValue("50.0");
+    lies.getByLabel("place, size, %").fill("40");
+    press(page, "Enter");
+    Locator frame = page.getByLabel(Pattern.compile("^40 %; arrows move it"));
+    assertThat(frame).isVisible();
+    BoundingBox at = frame.boundingBox();
+    page.mouse().move(at.x + at.width / 2, at.y + at.height / 2);
+    page.mouse().down();
+    page.mouse().move(at.x + at.width / 2 + 60, at.y + at.height / 2, steps(4));
+    page.mouse().up();
+    assertThat(lies.getByLabel("place, across, %")).hasValue(Pattern.compile("6\\d\\.\\d"));
+    // By keys too; and from there it goes to another place.
+    frame.focus();
+    press(page, "ArrowUp", "ArrowUp");
+    assertThat(lies.getByLabel("place, down, %")).hasValue("49.0");
+    pressed(lies, "Move it").click();
+    assertThat(lies.getByLabel("last, at, %")).hasValue("100");
+    pressed(lies, "Let it stay").click();
+    assertThat(lies.getByLabel("last, at, %")).hasCount(0);
+  }
+
+  private static Mouse.MoveOptions steps(int count) {
+    return new Mouse.MoveOptions().setSteps(count);
+  }
+
+  private static void maskedOnThePicture(Page page) {
+    Locator masks = panel(page, "Masks");
+    pressed(masks, "ellipse").click();
+    Locator point = page.getByLabel("Point 1 of mask 1; arrows move it");
+    assertThat(point).isVisible();
+    double before = point.boundingBox().x;
+    point.focus();
+    press(page, "Shift+ArrowLeft", "Shift+ArrowLeft");
+    page.waitForCondition(() -> point.boundingBox().x < before - 1);
+    masks.getByLabel("light under it comes round, %").fill("20");
+    press(page, "Enter");
+    assertThat(masks.getByLabel("light under it comes round, %")).hasValue("20");
+    masks.getByLabel("Take mask 1 away").click();
+    assertThat(point).hasCount(0);
+    masks.getByLabel("light under it comes round, %").waitFor(hidden());
+  }
+
+  private static Locator.WaitForOptions hidden() {
+    return new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN);
   }
 
   private static void byKeysAlone(Page page, Steps steps) {

@@ -39,6 +39,9 @@ class DemoTest {
       assertThat(seen.get("shots").valueStream().filter(s -> !s.get("focus").isNull()).count())
           .as("shots with a focus")
           .isGreaterThan(seen.get("shots").size() * 3L / 4);
+      JsonNode figure = seen.get("overlays").get(0);
+      assertThat(figure.get("shot").get("matte").get("keys").size()).as("cut out").isEqualTo(1);
+      assertThat(figure.get("lie").get("points").size()).as("moves").isEqualTo(2);
       JsonNode material = api.get(path + "/material").json();
       assertThat(material.get("refusals").size()).isZero();
       assertThat(material.get("missing").size()).isZero();

@@ -282,18 +282,18 @@ class EditingTest {
     byte[] covered = still(5);
     Map<String, Object> key =
         Map.of("colour", "#203a6a", "tolerance", 30, "softness", 10, "spill", 100, "shadow", 0);
-    cut.edit("set-keys", Map.of("item", name, "keys", List.of(key)));
-    JsonNode keys = cut.film.get("overlays").get(0).get("shot").get("keys");
+    cut.edit("set-matte", Map.of("item", name, "matte", matte(key)));
+    JsonNode keys = cut.film.get("overlays").get(0).get("shot").get("matte").get("keys");
     assertThat(keys.get(0).get("colour").asString()).isEqualTo("#203a6a");
     assertThat(still(5)).isNotEqualTo(covered);
     assertThat(
             cut.tryEdit(
-                    "set-keys",
+                    "set-matte",
                     Map.of(
                         "item",
                         name,
-                        "keys",
-                        List.of(
+                        "matte",
+                        matte(
                             Map.of(
                                 "colour",
                                 "blue",
@@ -309,11 +309,19 @@ class EditingTest {
         .contains("#rrggbb");
     assertThat(cut.tryEdit("take-out-colour", Map.of("item", "nothing")).text())
         .contains("not in the film");
-    cut.edit("set-keys", Map.of("item", name, "keys", List.of()));
+    cut.edit("add-mask", Map.of("item", name, "kind", "ELLIPSE"));
+    JsonNode masks = cut.film.get("overlays").get(0).get("shot").get("matte").get("masks");
+    assertThat(masks.get(0).get("points").size()).isEqualTo(2);
+    cut.edit("set-matte", Map.of("item", name, "matte", matte()));
     assertThat(still(5)).isEqualTo(covered);
     cut.edit("take-out-colour", Map.of("item", name, "colour", "#20b040"));
-    assertThat(cut.film.get("overlays").get(0).get("shot").get("keys").size()).isEqualTo(1);
-    undoes(4);
+    assertThat(cut.film.get("overlays").get(0).get("shot").get("matte").get("keys").size())
+        .isEqualTo(1);
+    undoes(5);
+  }
+
+  private static Map<String, Object> matte(Object... keys) {
+    return Map.of("keys", List.of(keys), "masks", List.of(), "wrap", 20);
   }
 
   private byte[] still(String shape, long frame) {
@@ -460,6 +468,10 @@ class EditingTest {
     undoes(1);
   }
 
+  private static Map<String, Object> at(int at, int size, int x) {
+    return Map.of("at", at, "opacity", 80, "size", size, "x", x, "y", 500, "turn", 0);
+  }
+
   @Test
   void shotsLieOverTheCutAndMarkersBesideIt() {
     Map<String, Object> over = Map.of("piece", piece(3, 1), "start", frame(10), "end", frame(40));
@@ -468,8 +480,15 @@ class EditingTest {
     JsonNode overlays = cut.film.get("overlays");
     assertThat(overlays.valueStream().map(o -> o.get("layer").asInt())).containsExactly(1, 2);
     String name = overlays.get(1).get("shot").get("id").asString();
-    cut.edit("change-overlay", Map.of("name", name, "size", 40, "x", 100, "opacity", 80));
-    assertThat(cut.film.get("overlays").get(1).get("size").asInt()).isEqualTo(40);
+    Map<String, Object> lie = Map.of("points", List.of(at(0, 400, 800), at(1000, 900, 200)));
+    cut.edit("change-overlay", Map.of("name", name, "lie", lie, "mixing", "SCREEN"));
+    JsonNode lies = cut.film.get("overlays").get(1).get("lie");
+    assertThat(lies.get("points").get(1).get("size").asInt()).isEqualTo(900);
+    assertThat(cut.film.get("overlays").get(1).get("mixing").asString()).isEqualTo("SCREEN");
+    assertThat(still(12)).isNotEqualTo(still(38));
+    Map<String, Object> wrong = Map.of("points", List.of(at(0, 9000, 800)));
+    assertThat(cut.tryEdit("change-overlay", Map.of("name", name, "lie", wrong)).detail())
+        .contains("A size is from 1 to 800 %");
     assertThat(cut.tryEdit("change-overlay", Map.of("name", name, "layer", 1)).detail())
         .contains("layer 1");
     cut.edit("set-marker", Map.of("at", frame(20), "note", " look again "));

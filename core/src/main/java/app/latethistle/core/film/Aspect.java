@@ -2,8 +2,9 @@ package app.latethistle.core.film;
 
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Finish;
-import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.LiePath;
 import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.Treatments;
@@ -116,9 +117,18 @@ public final class Aspect<I, T> {
           "ties", "move an overlay", ItemKind.OVERLAY.kind(), Overlay::ties, Overlay::withTies);
 
   /** Where it lies on the picture. */
-  public static final Aspect<Overlay, Lie> LIE =
+  public static final Aspect<Overlay, LiePath> LIE =
       new Aspect<>(
           "lie", "place an overlay", ItemKind.OVERLAY.kind(), Overlay::lie, Overlay::withLie);
+
+  /** How it mixes with what lies under it. */
+  public static final Aspect<Overlay, Mixing> MIXING =
+      new Aspect<>(
+          "mixing",
+          "mix an overlay otherwise",
+          ItemKind.OVERLAY.kind(),
+          Overlay::mixing,
+          Overlay::withMixing);
 
   /** How the song is used. */
   public static final Aspect<Film, SongUse> MUSIC =
@@ -132,7 +142,7 @@ public final class Aspect<I, T> {
   private static final List<Aspect<Placement, ?>> OF_PLACEMENTS =
       List.of(SOURCE, RUN, FRAMING, TREATMENTS, MATTE, CORRECTION, SOUND, LOCK, GROUP);
   private static final List<Aspect<Joint, ?>> OF_JOINTS = List.of(TIE, TRANSITION);
-  private static final List<Aspect<Overlay, ?>> OF_OVERLAYS = List.of(LAYER, TIES, LIE);
+  private static final List<Aspect<Overlay, ?>> OF_OVERLAYS = List.of(LAYER, TIES, LIE, MIXING);
 
   private final String name;
   private final String label;

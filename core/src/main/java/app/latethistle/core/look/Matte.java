@@ -5,28 +5,60 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * What of a picture stays when it is laid over another.
+ * What of a picture stays when it is laid over another: what no key takes out, as far as it lies in
+ * every mask.
  *
- * @param keys backing colours that are taken out; none leaves all of it
+ * @param keys backing colours that are taken out
+ * @param masks parts that stay
+ * @param wrap how much of the light of what lies under it comes round its edge, in percent
  */
-public record Matte(List<Key> keys) {
+public record Matte(List<Key> keys, List<Mask> masks, int wrap) {
   /** The picture as it came. */
-  public static final Matte NONE = new Matte(List.of());
+  public static final Matte NONE = new Matte(List.of(), List.of(), 0);
 
-  private static final int MOST = 3;
+  private static final int MOST_KEYS = 3;
+  private static final int MOST_MASKS = 4;
 
   /**
-   * @throws IllegalArgumentException if there are too many keys
+   * @throws IllegalArgumentException if there are too many keys or masks
    */
   public Matte {
     keys = List.copyOf(keys);
-    if (keys.size() > MOST) {
+    masks = List.copyOf(masks);
+    if (keys.size() > MOST_KEYS) {
       throw new Refused("At most three colours are taken out of a picture at once.");
     }
+    if (masks.size() > MOST_MASKS) {
+      throw new Refused("At most four masks lie on a picture at once.");
+    }
+    if (wrap < 0 || wrap > 100) {
+      throw new Refused(
+          "Light round an edge is from 0 to 100 %, not " + Refused.number(wrap) + ".");
+    }
+  }
+
+  /** A matte of keys alone. */
+  public static Matte of(Key... keys) {
+    return new Matte(List.of(keys), List.of(), 0);
+  }
+
+  /** Whether all of the picture stays. */
+  public boolean isNone() {
+    return keys.isEmpty() && masks.isEmpty();
   }
 
   /** The same with one more colour taken out. */
   public Matte and(Key more) {
-    return new Matte(Stream.concat(keys.stream(), Stream.of(more)).toList());
+    return withKeys(Stream.concat(keys.stream(), Stream.of(more)).toList());
+  }
+
+  /** The same with one more mask. */
+  public Matte and(Mask more) {
+    return new Matte(keys, Stream.concat(masks.stream(), Stream.of(more)).toList(), wrap);
+  }
+
+  /** The same with other colours taken out. */
+  public Matte withKeys(List<Key> other) {
+    return new Matte(other, masks, wrap);
   }
 }

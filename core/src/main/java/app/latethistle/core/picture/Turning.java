@@ -51,6 +51,15 @@ final class Turning {
     }
   }
 
+  /**
+   * A plane's value between its samples, 0 to 255.
+   *
+   * @param x in samples from the middle of the first one
+   */
+  static int sample(byte[] data, int offset, int w, int h, double x, double y) {
+    return sample(data, offset, w, h, fixed(x), fixed(y)) & 0xff;
+  }
+
   private static byte sample(byte[] data, int offset, int w, int h, long u, long v) {
     int column = (int) (u >> FIXED) - 1;
     int line = (int) (v >> FIXED) - 1;

@@ -1,15 +1,19 @@
 package app.latethistle.core.render;
 
+import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Lie;
-import app.latethistle.core.picture.Blend;
+import app.latethistle.core.look.Mixing;
+import app.latethistle.core.picture.Cutout;
 import app.latethistle.core.picture.Fade;
 import app.latethistle.core.picture.Frame;
-import app.latethistle.core.picture.Keyer;
+import app.latethistle.core.picture.Matting;
+import app.latethistle.core.picture.Overlaying;
 import app.latethistle.core.picture.TransitionPainter;
 import app.latethistle.core.time.FrameRange;
 import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
@@ -17,6 +21,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Makes the film's frames from decoded frames of its takes. What a frame shows follows from the
@@ -32,7 +37,8 @@ public final class Compositor {
   private final IdentityHashMap<Layer.Footage, Reel> reels = new IdentityHashMap<>();
   private final Map<Layer.Passage, TransitionPainter> painters = new HashMap<>();
   private final IdentityHashMap<Layer.Treated, Treater> treaters = new IdentityHashMap<>();
-  private final IdentityHashMap<Layer.Keyed, Keyer> keyers = new IdentityHashMap<>();
+  private final IdentityHashMap<Layer.Matted, Matting> mattings = new IdentityHashMap<>();
+  private final IdentityHashMap<Layer.Over, Overlaying> overlayings = new IdentityHashMap<>();
 
   /** Where finished frames go. */
   @FunctionalInterface
@@ -64,15 +70,16 @@ public final class Compositor {
     } finally {
       reels.clear();
       treaters.clear();
-      keyers.clear();
+      mattings.clear();
+      overlayings.clear();
       close(open, Long.MAX_VALUE);
     }
   }
 
   /** Reels for all that a range shows, as they begin. */
   private List<Reel> reels(FrameRange range) {
-    IdentityHashMap<Layer.Footage, Lie> lies = new IdentityHashMap<>();
-    lies(program.root(), lies);
+    Set<Layer.Footage> over = Collections.newSetFromMap(new IdentityHashMap<>());
+    laidOver(program.root(), over);
     List<Reel> ordered = new ArrayList<>();
     program
         .root()
@@ -80,8 +87,8 @@ public final class Compositor {
             range,
             0,
             (footage, seen, start) -> {
-              Optional<Lie> lie = Optional.ofNullable(lies.get(footage));
-              Reel reel = new Reel(footage, seen, start, lie, program, source);
+              boolean laid = over.contains(footage);
+              Reel reel = new Reel(footage, seen, start, laid, program, source);
               reels.put(footage, reel);
               ordered.add(reel);
             });
@@ -89,25 +96,23 @@ public final class Compositor {
     return ordered;
   }
 
-  private static void lies(Layer layer, IdentityHashMap<Layer.Footage, Lie> lies) {
+  private static void laidOver(Layer layer, Set<Layer.Footage> found) {
     if (layer instanceof Layer.Excerpt excerpt) {
-      lies(excerpt.layer(), lies);
+      laidOver(excerpt.layer(), found);
     } else if (layer instanceof Layer.Faded faded) {
-      lies(faded.layer(), lies);
+      laidOver(faded.layer(), found);
     } else if (layer instanceof Layer.Treated treated) {
-      lies(treated.layer(), lies);
+      laidOver(treated.layer(), found);
     } else if (layer instanceof Layer.Stack stack) {
-      lies(stack.base(), lies);
-      for (Layer.Over over : stack.overs()) {
-        footage(over).ifPresent(f -> lies.put(f, over.lie()));
-      }
+      laidOver(stack.base(), found);
+      stack.overs().forEach(o -> footage(o).ifPresent(found::add));
     }
   }
 
   /** The take that lies over others. */
   private static Optional<Layer.Footage> footage(Layer.Over over) {
     Layer layer = over.part().layer();
-    Layer whole = layer instanceof Layer.Keyed keyed ? keyed.layer() : layer;
+    Layer whole = layer instanceof Layer.Matted matted ? matted.layer() : layer;
     Layer plain = whole instanceof Layer.Treated treated ? treated.layer() : whole;
     return plain instanceof Layer.Footage footage ? Optional.of(footage) : Optional.empty();
   }
@@ -127,10 +132,10 @@ public final class Compositor {
     if (layer instanceof Layer.Excerpt excerpt) {
       return draw(excerpt.layer(), k + excerpt.from());
     }
-    if (layer instanceof Layer.Keyed keyed) {
-      Frame frame = draw(keyed.layer(), k);
-      return keyers
-          .computeIfAbsent(keyed, l -> new Keyer(l.keys(), frame.width(), frame.height()))
+    if (layer instanceof Layer.Matted matted) {
+      Frame frame = draw(matted.layer(), k);
+      return mattings
+          .computeIfAbsent(matted, l -> new Matting(l.matte(), frame.width(), frame.height()))
           .draw(frame);
     }
     if (layer instanceof Layer.Treated treated) {
@@ -185,26 +190,37 @@ public final class Compositor {
     for (Layer.Over over : stack.overs()) {
       if (over.part().range().contains(k)) {
         seen.add(over);
-        boolean covers =
-            !(over.part().layer() instanceof Layer.Keyed)
-                && footage(over).filter(f -> Reel.covers(f, over.lie())).isPresent();
-        covering = covers ? seen.size() - 1 : covering;
+        covering = covers(over) ? seen.size() - 1 : covering;
       }
     }
     Frame frame = covering >= 0 ? over(seen.get(covering), k) : draw(stack.base(), k);
     for (Layer.Over over : seen.subList(covering + 1, seen.size())) {
-      frame = ours(frame);
       Frame upper = over(over, k);
-      int x = (canvas.width() - upper.width()) * over.lie().x() / 100 / 2 * 2;
-      int y = (canvas.height() - upper.height()) * over.lie().y() / 100 / 2 * 2;
-      double opacity = over.lie().opacity() / 100.0;
-      if (over.part().layer() instanceof Layer.Keyed keyed) {
-        Blend.paste(upper, keyers.get(keyed).opacity(), canvas, x, y, opacity);
-      } else {
-        Blend.paste(upper, canvas, x, y, opacity);
+      frame = ours(frame);
+      Cutout cutout = Cutout.whole(upper);
+      double wrap = 0;
+      if (over.part().layer() instanceof Layer.Matted matted) {
+        cutout = mattings.get(matted).drawn();
+        wrap = matted.matte().wrap() / 100.0;
       }
+      overlayings
+          .computeIfAbsent(over, o -> new Overlaying(program.width(), program.height()))
+          .draw(
+              cutout,
+              over.moment(k),
+              new Overlaying.Manner(over.lie().isStill(), over.mixing(), wrap),
+              canvas);
     }
     return frame;
+  }
+
+  /** Whether nothing under it is seen. */
+  private static boolean covers(Layer.Over over) {
+    return over.lie().isStill()
+        && over.lie().first().equals(Lie.WHOLE)
+        && over.mixing() == Mixing.NORMAL
+        && !(over.part().layer() instanceof Layer.Matted)
+        && footage(over).filter(f -> f.framing().fit() != Fit.FIT).isPresent();
   }
 
   private Frame over(Layer.Over over, long k) throws IOException {

@@ -7,6 +7,10 @@ import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.LiePath;
+import app.latethistle.core.look.Mask;
+import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.TransitionManner;
 import app.latethistle.core.look.View;
@@ -229,8 +233,7 @@ public sealed interface Layer {
       base.writeKey(key, part);
       for (Over over : overs) {
         if (over.part.range.overlaps(part)) {
-          key.put("over").put(over.lie.opacity()).put(over.lie.size());
-          key.put(over.lie.x()).put(over.lie.y());
+          over.writeKey(key, part);
           over.part.writeKey(key, part);
         }
       }
@@ -240,7 +243,7 @@ public sealed interface Layer {
     public Layer at(Retiming to, long start) {
       return new Stack(
           base.at(to, start),
-          overs.stream().map(o -> new Over(o.part.at(to, start), o.lie)).toList());
+          overs.stream().map(o -> new Over(o.part.at(to, start), o.lie, o.mixing)).toList());
     }
 
     @Override
@@ -325,28 +328,25 @@ public sealed interface Layer {
    */
   record Chance(long seed, long count) {}
 
-  /**
-   * A layer of whose picture a part stays; it lies over others, or over black.
-   *
-   * @param keys the colours that are taken out of it
-   */
-  record Keyed(Layer layer, List<Key> keys) implements Layer {
-    public Keyed {
-      keys = List.copyOf(keys);
-    }
-
+  /** A layer of whose picture a part stays; it lies over others, or over black. */
+  record Matted(Layer layer, Matte matte) implements Layer {
     @Override
     public void writeKey(KeyWriter key, FrameRange part) {
       layer.writeKey(key, part);
-      for (Key k : keys) {
+      for (Key k : matte.keys()) {
         key.put("keyed").put(k.colour()).put(k.tolerance()).put(k.softness());
         key.put(k.spill()).put(k.shadow());
       }
+      for (Mask mask : matte.masks()) {
+        key.put("mask").put(mask.kind()).put(mask.softness()).put(mask.outside() ? 1 : 0);
+        mask.points().forEach(p -> key.put(p.x()).put(p.y()));
+      }
+      key.put("wrap").put(matte.wrap());
     }
 
     @Override
     public Layer at(Retiming to, long start) {
-      return new Keyed(layer.at(to, start), keys);
+      return new Matted(layer.at(to, start), matte);
     }
 
     @Override
@@ -417,8 +417,33 @@ public sealed interface Layer {
     }
   }
 
-  /** A layer that lies over others for some frames. */
-  record Over(Part part, Lie lie) {}
+  /**
+   * A layer that lies over others for some frames.
+   *
+   * @param lie where it lies over all of them
+   */
+  record Over(Part part, LiePath lie, Mixing mixing) {
+    /** One that stays where it is and hides what lies under it. */
+    public Over(Part part, Lie lie) {
+      this(part, LiePath.still(lie), Mixing.NORMAL);
+    }
+
+    /** Where it lies in a frame of the others. */
+    LiePath.Moment moment(long frame) {
+      return lie.at((frame - part.range.start() + 0.5) / part.range.length());
+    }
+
+    private void writeKey(KeyWriter key, FrameRange of) {
+      key.put("over").put(mixing).put(lie.easing());
+      for (LiePath.Point p : lie.points()) {
+        key.put(p.at()).put(p.lie().opacity()).put(p.lie().size());
+        key.put(p.lie().x()).put(p.lie().y()).put(p.lie().turn());
+      }
+      if (!lie.isStill()) {
+        key.put(part.range.start() - of.start()).put(part.range.length());
+      }
+    }
+  }
 
   /** From the frames of one rate to those of another, each to the one nearest to its time. */
   record Retiming(FrameRate from, FrameRate to) {

@@ -6,7 +6,7 @@ import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.look.Finish;
-import app.latethistle.core.look.Key;
+import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.Treatments;
@@ -89,7 +89,8 @@ final class ProgramMaker {
                 new Layer.Chance(seed(o.name()), -range.start()));
       } else if (film.takes().containsKey(o.placement().take())) {
         overs.add(
-            new Layer.Over(new Layer.Part(range, shot(o.placement(), range, range)), o.lie()));
+            new Layer.Over(
+                new Layer.Part(range, shot(o.placement(), range, range)), o.lie(), o.mixing()));
       }
     }
     return stacked(layers, overs);
@@ -128,8 +129,8 @@ final class ProgramMaker {
             own.start(),
             p.how().treatments(),
             new Layer.Chance(seed(take.id()), count));
-    List<Key> keys = p.how().matte().keys();
-    return keys.isEmpty() ? picture : new Layer.Keyed(picture, keys);
+    Matte matte = p.how().matte();
+    return matte.isNone() ? picture : new Layer.Matted(picture, matte);
   }
 
   private Layer treated(

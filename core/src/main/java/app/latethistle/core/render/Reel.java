@@ -3,7 +3,6 @@ package app.latethistle.core.render;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
-import app.latethistle.core.look.Lie;
 import app.latethistle.core.picture.Blend;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
@@ -38,22 +37,21 @@ final class Reel implements Closeable {
   /**
    * @param seen frames of the footage that will be asked for, counted from its start
    * @param start the film's frame of its start
-   * @param lie where it lies, if it lies over others
+   * @param over whether it is laid over others, and does not cover them
    */
   Reel(
       Layer.Footage footage,
       FrameRange seen,
       long start,
-      Optional<Lie> lie,
+      boolean over,
       Program program,
       PictureSource source) {
     this.footage = footage;
     this.seen = seen;
     this.start = start;
-    boolean whole = lie.isEmpty() || covers(footage, lie.get());
-    width = whole ? program.width() : even(program.width() * lie.get().size() / 100);
-    height = whole ? program.height() : even(program.height() * lie.get().size() / 100);
-    bare = !whole && footage.framing().fit() == Fit.FIT;
+    width = program.width();
+    height = program.height();
+    bare = over && footage.framing().fit() == Fit.FIT;
     double least = Double.MAX_VALUE;
     double most = 0;
     for (long k = seen.start(); k < seen.end(); k++) {
@@ -66,15 +64,10 @@ final class Reel implements Closeable {
             (long) Math.floor(least), Math.min(footage.material(), (long) Math.floor(most) + 2));
     boolean plain = footage.run().plain();
     Optional<PictureSource.Wish> wish =
-        plain && whole && footage.framing().path().isEmpty()
+        plain && !bare && footage.framing().path().isEmpty()
             ? Optional.of(new PictureSource.Wish(width, height, footage.framing()))
             : Optional.empty();
     frames = new SourceFrames(source, footage.media(), needed, plain, wish);
-  }
-
-  /** Whether nothing under it is seen. */
-  static boolean covers(Layer.Footage footage, Lie lie) {
-    return lie.size() == 100 && lie.opacity() == 100 && footage.framing().fit() != Fit.FIT;
   }
 
   /** The film's frame at which it is first asked for. */

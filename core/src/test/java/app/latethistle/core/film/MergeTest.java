@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.LiePath;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -73,7 +74,7 @@ class MergeTest {
     Placement shot = Placement.of("o", "b1", 3, Framing.FILL);
     Film base = Put.overlay(Overlay.whole(1, shot, Tie.free(3), Tie.free(30))).apply(film());
     Edit faster = SetAspect.of(Aspect.RUN, "o", Run.at(200));
-    Edit smaller = SetAspect.of(Aspect.LIE, "o", new Lie(80, 40, 0, 100));
+    Edit smaller = SetAspect.of(Aspect.LIE, "o", LiePath.still(Lie.WHOLE.at(400, 200, 800)));
     Edit later = SetAspect.of(Aspect.TIES, "o", new Overlay.Ties(Tie.free(9), Tie.free(40)));
     Film both = smaller.apply(faster.apply(base));
     assertThat(Merge.of(base, faster.apply(base), smaller.apply(base))).contains(both);

@@ -247,7 +247,7 @@ class PlacesTest {
     Overlay moved = second.withTies(new Overlay.Ties(Tie.free(25), Tie.free(50)));
     assertThat(Layers.change(Films.resolved(full), moved).apply(full).overlays().get(1))
         .isEqualTo(moved);
-    Overlay onto = new Overlay(1, second.placement(), second.ties(), second.lie());
+    Overlay onto = second.withLayer(1);
     assertThatThrownBy(() -> Layers.change(Films.resolved(full), onto))
         .hasMessageContaining("layer 1");
     Film both = Put.overlay(onto).apply(full);

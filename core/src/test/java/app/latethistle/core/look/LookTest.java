@@ -127,19 +127,59 @@ class LookTest {
 
   @ParameterizedTest
   @CsvSource({
-    "0, 100, 50, 50, opacity",
-    "101, 100, 50, 50, opacity",
-    "100, 9, 50, 50, size",
-    "100, 101, 50, 50, size",
-    "100, 100, -1, 50, place across",
-    "100, 100, 101, 50, place across",
-    "100, 100, 50, -1, place down",
-    "100, 100, 50, 101, place down"
+    "-1, 1000, 500, 500, 0, opacity",
+    "101, 1000, 500, 500, 0, opacity",
+    "100, 9, 500, 500, 0, size",
+    "100, 8001, 500, 500, 0, size",
+    "100, 1000, -2001, 500, 0, place across",
+    "100, 1000, 3001, 500, 0, place across",
+    "100, 1000, 500, -2001, 0, place down",
+    "100, 1000, 500, 3001, 0, place down",
+    "100, 1000, 500, 500, 72001, turn"
   })
-  void whereALayerLiesIsWithinItsRanges(int opacity, int size, int x, int y, String named) {
-    assertThatThrownBy(() -> new Lie(opacity, size, x, y))
+  void whereALayerLiesIsWithinItsRanges(
+      int opacity, int size, int x, int y, int turn, String named) {
+    assertThatThrownBy(() -> new Lie(opacity, size, x, y, turn))
         .isInstanceOf(Refused.class)
         .hasMessageContaining(named);
-    assertThat(new Lie(1, 10, 0, 100).opacity()).isEqualTo(1);
+    assertThat(new Lie(0, 10, -2000, 3000, -72_000).opacity()).isZero();
+  }
+
+  @Test
+  void aLayerGoesFromWhereItLiesFirstToWhereItLiesLast() {
+    Lie first = new Lie(0, 500, -250, 500, 0);
+    Lie last = new Lie(100, 1000, 750, 500, 9000);
+    LiePath path = LiePath.of(first, last, Easing.EVEN);
+    assertThat(path.isStill()).isFalse();
+    assertThat(path.at(-3)).isEqualTo(path.at(0));
+    assertThat(path.at(0.5).x()).isEqualTo(0.25);
+    assertThat(path.at(0.5).opacity()).isEqualTo(0.5);
+    assertThat(path.at(0.5).size()).isEqualTo(0.75);
+    assertThat(path.at(1).turn()).isEqualTo(Math.PI / 2);
+    assertThat(LiePath.of(first, last, Easing.SLOW_START).at(0.5).x()).isEqualTo(0);
+    // It may arrive early, and rests then.
+    LiePath early =
+        new LiePath(
+            List.of(new LiePath.Point(0, first), new LiePath.Point(250, last)), Easing.EVEN);
+    assertThat(early.at(0.125).x()).isEqualTo(0.25);
+    assertThat(early.at(0.6)).isEqualTo(early.at(1));
+    assertThat(LiePath.still(last).at(0.3).x()).isEqualTo(0.75);
+    assertThatThrownBy(() -> new LiePath(List.of(new LiePath.Point(5, last)), Easing.EVEN))
+        .hasMessageContaining("each later");
+  }
+
+  @Test
+  void aMaskHasAsManyPointsAsItNeeds() {
+    List<Mask.Spot> one = List.of(new Mask.Spot(1, 1));
+    assertThatThrownBy(() -> new Mask(Mask.Kind.ELLIPSE, one, 0, false))
+        .hasMessageContaining("two corners");
+    assertThatThrownBy(() -> new Mask(Mask.Kind.OUTLINE, one, 0, false))
+        .hasMessageContaining("3 to 100");
+    assertThatThrownBy(() -> new Mask.Spot(0, 2001)).hasMessageContaining("within");
+    Mask usual = Mask.usual(Mask.Kind.OUTLINE);
+    assertThatThrownBy(() -> new Mask(usual.kind(), usual.points(), 501, false))
+        .hasMessageContaining("softness");
+    assertThatThrownBy(() -> new Matte(List.of(), List.of(usual, usual, usual, usual, usual), 0))
+        .hasMessageContaining("four masks");
   }
 }

@@ -137,10 +137,10 @@ class CompositorTest {
                 new Layer.Sequence(List.of(part(0, 6, footage("a", 0, 200, Run.PLAIN, 6)))),
                 List.of(
                     new Layer.Over(
-                        part(2, 4, footage("b", 0, 200, Run.PLAIN, 2)), new Lie(50, 100, 50, 50)),
+                        part(2, 4, footage("b", 0, 200, Run.PLAIN, 2)), Lie.WHOLE.withOpacity(50)),
                     new Layer.Over(
                         part(3, 5, footage("b", 9, 200, Run.PLAIN, 2)),
-                        new Lie(100, 50, 100, 100)))),
+                        Lie.WHOLE.at(500, 750, 750)))),
             6);
     List<byte[]> frames = frames(program, Drawn.flat(), new FrameRange(0, 6));
     assertThat(frames.stream().map(d -> d[0] & 255)).containsExactly(40, 42, 92, 94, 48, 50);
@@ -252,13 +252,13 @@ class CompositorTest {
   void aWholeClipThatIsLaidOverBringsNoBars() throws IOException {
     Layer base = new Layer.Sequence(List.of(part(0, 2, footage("a", 0, 200, Run.PLAIN, 2))));
     Layer.Footage over = new Layer.Footage("b", 200, 0, Run.PLAIN, 2, Framing.FIT);
-    for (int down : new int[] {0, 50, 100}) {
+    for (int down : new int[] {250, 500, 875}) {
       Layer root =
           new Layer.Stack(
-              base, List.of(new Layer.Over(part(0, 2, over), new Lie(100, 50, 100, down))));
+              base, List.of(new Layer.Over(part(0, 2, over), Lie.WHOLE.at(500, 750, down))));
       Program square = new Program(root, 2, FrameRate.FPS_24, 64, 64);
       byte[] frame = frames(square, Drawn.flat(), new FrameRange(0, 1)).get(0);
-      int top = (64 - 18) * down / 100 / 2 * 2;
+      int top = Math.round((64 * down / 1000f - 9) / 2) * 2;
       for (int y = 0; y < 64; y++) {
         int left = frame[y * 64 + 20] & 255;
         int right = frame[y * 64 + 50] & 255;

@@ -9,9 +9,15 @@ import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.Trims;
+import app.latethistle.core.look.Easing;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.LiePath;
+import app.latethistle.core.look.Mask;
+import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
@@ -159,10 +165,20 @@ class ProgramTest {
             new Layer.Faded(plain, new EndFade(6), 40),
             new Layer.Faded(plain, new EndFade(6), 41),
             new Layer.Stack(plain, List.of(new Layer.Over(over, Lie.WHOLE))),
-            new Layer.Stack(plain, List.of(new Layer.Over(over, new Lie(99, 100, 50, 50)))),
-            new Layer.Stack(plain, List.of(new Layer.Over(over, new Lie(100, 99, 50, 50)))),
-            new Layer.Stack(plain, List.of(new Layer.Over(over, new Lie(100, 100, 51, 50)))),
-            new Layer.Stack(plain, List.of(new Layer.Over(over, new Lie(100, 100, 50, 51)))));
+            new Layer.Stack(plain, List.of(new Layer.Over(over, Lie.WHOLE.withOpacity(99)))),
+            new Layer.Stack(plain, List.of(new Layer.Over(over, Lie.WHOLE.at(990, 500, 500)))),
+            new Layer.Stack(plain, List.of(new Layer.Over(over, Lie.WHOLE.at(1000, 510, 500)))),
+            new Layer.Stack(plain, List.of(new Layer.Over(over, Lie.WHOLE.at(1000, 500, 510)))),
+            new Layer.Stack(plain, List.of(new Layer.Over(over, Lie.WHOLE.turned(100)))),
+            new Layer.Stack(plain, List.of(new Layer.Over(over, LiePath.WHOLE, Mixing.SCREEN))),
+            new Layer.Stack(
+                plain, List.of(new Layer.Over(over, moving(Easing.EVEN), Mixing.NORMAL))),
+            new Layer.Stack(
+                plain, List.of(new Layer.Over(over, moving(Easing.SLOW_END), Mixing.NORMAL))),
+            new Layer.Matted(plain, Matte.NONE.and(Mask.usual(Mask.Kind.ELLIPSE))),
+            new Layer.Matted(plain, Matte.NONE.and(Mask.usual(Mask.Kind.RECTANGLE))),
+            new Layer.Matted(plain, Matte.of(Key.of(0x20a040))),
+            new Layer.Matted(plain, new Matte(List.of(Key.of(0x20a040)), List.of(), 5)));
     List<String> keys = new ArrayList<>();
     others.forEach(root -> keys.add(program(root, 40).key(range)));
     keys.add(new Program(plain, 40, FrameRate.of(25, 1), 64, 36).key(range));
@@ -170,6 +186,10 @@ class ProgramTest {
     keys.add(new Program(plain, 40, FrameRate.FPS_24, 64, 38).key(range));
     keys.add(program(plain, 40).key(new FrameRange(0, 39)));
     assertThat(keys).doesNotHaveDuplicates();
+  }
+
+  private static LiePath moving(Easing easing) {
+    return LiePath.of(Lie.WHOLE, Lie.WHOLE.at(500, 200, 200), easing);
   }
 
   private static Layer footage(long material, Run run, Framing framing) {
@@ -203,13 +223,13 @@ class ProgramTest {
             new Layer.Stack(
                 new Layer.Sequence(
                     List.of(part(0, 20, "a", 5), new Layer.Part(new FrameRange(20, 50), slow))),
-                List.of(new Layer.Over(part(10, 30, "b", 0), new Lie(60, 40, 100, 0)))),
+                List.of(new Layer.Over(part(10, 30, "b", 0), new Lie(60, 400, 800, 200, 0)))),
             new EndFade(12),
             50);
     assertThat(program(root, 50).key(new FrameRange(0, 50)))
-        .isEqualTo("36f66063c9e27e6516aa58835869982116f21085715a37bc10298ad83eab83f3");
+        .isEqualTo("25288ce2ab0bdc7d8793e26efcaeef3c10ea58978b52ddd51551882213b4dab6");
     assertThat(program(root, 50).key(new FrameRange(15, 30)))
-        .isEqualTo("582316e845add1f6a8ad52739bf3fd0e87cbfbf4f7d2586d9870cbf8e613a2c9");
+        .isEqualTo("52e35d8da63fe9a8a4ad3fdefb73fcc6666e6aebf128326f14c36f372efe7356");
   }
 
   @Test
@@ -271,7 +291,7 @@ class ProgramTest {
   void atTwiceTheRateAllIsAtTwiceTheFrame() {
     Run run = new Run(Run.Way.REVERSE, 50, 120, Run.Between.BLENDED, 60, 4);
     Layer slow = new Layer.Footage("m", 90, 7, run, 30, Framing.SOFT);
-    Lie lie = new Lie(60, 40, 100, 0);
+    Lie lie = new Lie(60, 400, 800, 200, 0);
     Layer root =
         new Layer.Faded(
             new Layer.Stack(

@@ -17,7 +17,10 @@ import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.LiePath;
+import app.latethistle.core.look.Mask;
 import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Parameter;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
@@ -61,7 +64,9 @@ final class RandomPrograms {
       long start = random.nextInt(60);
       if (random.nextInt(3) == 0) {
         Key key = Key.of(random.nextInt(0x1000000));
-        over = over.withAppearance(over.how().withMatte(Matte.NONE.and(key)));
+        Mask mask = Mask.usual(one(random, Mask.Kind.values()));
+        Matte matte = random.nextBoolean() ? Matte.of(key) : Matte.NONE.and(mask);
+        over = over.withAppearance(over.how().withMatte(matte));
       }
       if (random.nextInt(4) == 0) {
         over =
@@ -70,15 +75,7 @@ final class RandomPrograms {
       }
       Overlay overlay =
           Overlay.whole(layer, over, Tie.free(start), Tie.free(start + 1 + random.nextInt(60)));
-      Lie lie =
-          random.nextInt(3) == 0
-              ? Lie.WHOLE
-              : new Lie(
-                  1 + random.nextInt(100),
-                  10 + random.nextInt(91),
-                  random.nextInt(101),
-                  random.nextInt(101));
-      film = Put.overlay(overlay.withLie(lie)).apply(film);
+      film = Put.overlay(overlay.withLie(lie(random)).withMixing(mixing(random))).apply(film);
     }
     if (random.nextInt(4) == 0) {
       Finish finish = film.finish().withTreatments(treatments(random));
@@ -156,5 +153,30 @@ final class RandomPrograms {
       return Framing.along(FramingPath.of(view(random), view(random), easing));
     }
     return List.of(Framing.FILL, Framing.FIT, Framing.SOFT).get(random.nextInt(3));
+  }
+
+  private static <E> E one(Random random, E[] values) {
+    return values[random.nextInt(values.length)];
+  }
+
+  private static LiePath lie(Random random) {
+    return switch (random.nextInt(3)) {
+      case 0 -> LiePath.WHOLE;
+      case 1 -> LiePath.still(anyLie(random));
+      default -> LiePath.of(anyLie(random), anyLie(random), Easing.SLOW_BOTH);
+    };
+  }
+
+  private static Lie anyLie(Random random) {
+    return new Lie(
+        random.nextInt(101),
+        100 + random.nextInt(1500),
+        random.nextInt(1000),
+        random.nextInt(1000),
+        random.nextBoolean() ? 0 : random.nextInt(36_000));
+  }
+
+  private static Mixing mixing(Random random) {
+    return random.nextBoolean() ? Mixing.NORMAL : one(random, Mixing.values());
   }
 }

@@ -14,6 +14,7 @@ import app.latethistle.core.take.ClipName;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.NaturalOrder;
 import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.server.config.Reason;
 import app.latethistle.server.config.ServerOnly;
@@ -23,7 +24,9 @@ import app.latethistle.server.film.FilmState;
 import app.latethistle.server.film.FocusSearch;
 import app.latethistle.server.history.History;
 import app.latethistle.server.material.BringIn;
+import app.latethistle.server.material.Pictures;
 import app.latethistle.server.material.State;
+import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
@@ -37,6 +40,7 @@ import app.latethistle.standins.narrator.Narrator;
 import app.latethistle.standins.painter.Flaw;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -80,6 +84,7 @@ class DemoShelf {
   private final PastRequests past;
   private final VoiceService voice;
   private final FocusSearch focuses;
+  private final Pictures pictures;
   private final History history;
   private final TransactionTemplate transaction;
   private final AtomicBoolean working = new AtomicBoolean();
@@ -94,6 +99,7 @@ class DemoShelf {
       PastRequests past,
       VoiceService voice,
       FocusSearch focuses,
+      Pictures pictures,
       History history,
       TransactionTemplate transaction) {
     this.settings = settings;
@@ -105,6 +111,7 @@ class DemoShelf {
     this.past = past;
     this.voice = voice;
     this.focuses = focuses;
+    this.pictures = pictures;
     this.history = history;
     this.transaction = transaction;
   }
@@ -281,12 +288,42 @@ class DemoShelf {
           if (state.production().title().equals(NightPost.TITLE)) {
             long heard = films.state(id).production().revision();
             films.edit(id, heard, s -> new Replace(DemoLook.of(s), "join and move the demo"));
+            compose(id);
           }
           inEveryShape(id);
         }
         return;
       }
       Thread.sleep(500);
+    }
+  }
+
+  /** Lays the figure that stands before a plain backing into its shot. */
+  private void compose(long id) {
+    FilmState state = films.state(id);
+    for (TakeEntry entry : takes.findByProductionId(id)) {
+      Take figure = state.takes().get(Long.toString(entry.id()));
+      if (figure != null && entry.fileName().equals(NightPost.CARRIER)) {
+        backing(state, figure)
+            .ifPresent(
+                colour ->
+                    films.edit(
+                        id,
+                        state.production().revision(),
+                        s ->
+                            new Replace(
+                                DemoComposite.of(
+                                    s.resolved(), Long.toString(entry.shotId()), figure, colour),
+                                "lay a figure into a shot")));
+      }
+    }
+  }
+
+  private Optional<Integer> backing(FilmState state, Take figure) {
+    try {
+      return pictures.backing(figure.media(), state.production().rate(), 0);
+    } catch (IOException e) {
+      throw new UncheckedIOException("The pictures of a take could not be read.", e);
     }
   }
 

@@ -9,6 +9,7 @@ import app.latethistle.core.film.Remedy;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.take.PictureShape;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -55,7 +56,7 @@ record FilmView(
    * @param path how the camera moves over it; null if it does not
    * @param focus what has to be seen of it in every shape; null for its middle
    * @param shapes how it is framed in other shapes
-   * @param keys the colours that are taken out of it
+   * @param matte what of it stays
    * @param treatments what is done to its picture
    * @param amounts how far its first value that follows something is from rest in each of its
    *     frames, in percent; null if none does
@@ -79,7 +80,7 @@ record FilmView(
       @Schema(nullable = true) PathView path,
       @Schema(nullable = true) FocusView focus,
       List<ShapeFramingView> shapes,
-      List<KeyView> keys,
+      MatteView matte,
       List<TreatmentView> treatments,
       @Schema(nullable = true) List<Integer> amounts,
       PictureView picture,
@@ -110,14 +111,7 @@ record FilmView(
    * shot and what lies under it is treated; see {@link Overlay} for the rest.
    */
   record OverlayView(
-      PlacedView shot,
-      int layer,
-      int opacity,
-      int size,
-      int x,
-      int y,
-      JointView start,
-      JointView end) {}
+      PlacedView shot, int layer, LieView lie, Mixing mixing, JointView start, JointView end) {}
 
   /** A sound that goes its own way. */
   record SoundView(

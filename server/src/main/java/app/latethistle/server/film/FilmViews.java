@@ -176,7 +176,7 @@ class FilmViews {
                 .orElse(null),
         p.framing().focus().map(FocusView::of).orElse(null),
         take == null ? List.of() : shapes(state, p.framing(), take),
-        p.how().matte().keys().stream().map(KeyView::of).toList(),
+        MatteView.of(p.how().matte()),
         TreatmentView.of(p.how().treatments()),
         amounts(hits, p, range),
         PictureView.of(take == null ? state.production().shape() : take.shape()),
@@ -229,10 +229,8 @@ class FilmViews {
           new OverlayView(
               placed(state, hits, shots, -1, o.placement(), shown),
               o.layer(),
-              o.lie().opacity(),
-              o.lie().size(),
-              o.lie().x(),
-              o.lie().y(),
+              LieView.of(o.lie()),
+              o.mixing(),
               joint(state, o.start(), shown.start()),
               joint(state, o.end(), shown.end())));
     }

@@ -13,7 +13,7 @@ import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Sources;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
-import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.ShapedFraming;
 import io.swagger.v3.oas.annotations.media.Schema;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -39,10 +39,8 @@ class ItemController {
       long revision,
       String name,
       @Schema(nullable = true) Integer layer,
-      @Schema(nullable = true) Integer opacity,
-      @Schema(nullable = true) Integer size,
-      @Schema(nullable = true) Integer x,
-      @Schema(nullable = true) Integer y,
+      @Schema(nullable = true) LieView lie,
+      @Schema(nullable = true) Mixing mixing,
       @Schema(nullable = true) Long in,
       @Schema(nullable = true) Speed run,
       @Schema(nullable = true) Fit framing,
@@ -102,20 +100,13 @@ class ItemController {
     }
     shot = c.locked() == null ? shot : shot.withLocked(c.locked());
     return new Overlay(
-        or(c.layer(), o.layer()),
+        c.layer() == null ? o.layer() : c.layer(),
         shot,
         new Overlay.Ties(
             c.start() == null ? o.start() : c.start().tie(),
             c.end() == null ? o.end() : c.end().tie()),
-        new Lie(
-            or(c.opacity(), o.lie().opacity()),
-            or(c.size(), o.lie().size()),
-            or(c.x(), o.lie().x()),
-            or(c.y(), o.lie().y())));
-  }
-
-  private static int or(Integer value, int other) {
-    return value == null ? other : value;
+        c.lie() == null ? o.lie() : c.lie().path(),
+        c.mixing() == null ? o.mixing() : c.mixing());
   }
 
   @PostMapping("/overlay-out")

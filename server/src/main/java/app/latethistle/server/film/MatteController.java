@@ -6,13 +6,13 @@ import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.look.Key;
+import app.latethistle.core.look.Mask;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.take.Take;
 import app.latethistle.server.material.Pictures;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.List;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -31,8 +31,11 @@ class MatteController {
     this.pictures = pictures;
   }
 
-  /** Takes colours out of a shot, or what lies over the cut, in place of what was taken out. */
-  record SetKeys(long revision, String item, List<KeyView> keys) {}
+  /** What stays of a shot, or of what lies over the cut, in place of what stayed. */
+  record SetMatte(long revision, String item, MatteView matte) {}
+
+  /** One more mask on a shot, or on what lies over the cut: in the middle of its picture. */
+  record AddMask(long revision, String item, Mask.Kind kind) {}
 
   /**
    * Takes one more colour out of a shot, or of what lies over the cut, as one usually goes.
@@ -41,15 +44,27 @@ class MatteController {
    */
   record TakeOutColour(long revision, String item, @Schema(nullable = true) String colour) {}
 
-  @PostMapping("/set-keys")
-  FilmView setKeys(@PathVariable long productionId, @RequestBody SetKeys s) {
-    Matte matte = new Matte(s.keys().stream().map(KeyView::key).toList());
+  @PostMapping("/set-matte")
+  FilmView setMatte(@PathVariable long productionId, @RequestBody SetMatte s) {
+    Matte matte = s.matte().matte();
     return edits.make(
         productionId,
         s.revision(),
         state ->
             SetAspect.of(Aspect.MATTE, s.item(), matte)
-                .called(s.keys().isEmpty() ? "put the backing back" : "take the backing out"));
+                .called(matte.isNone() ? "let the whole picture stay" : "change what stays"));
+  }
+
+  @PostMapping("/add-mask")
+  FilmView addMask(@PathVariable long productionId, @RequestBody AddMask a) {
+    return edits.make(
+        productionId,
+        a.revision(),
+        state -> {
+          Matte matte = shot(state, a.item()).how().matte();
+          return SetAspect.of(Aspect.MATTE, a.item(), matte.and(Mask.usual(a.kind())))
+              .called("mask a picture");
+        });
   }
 
   @PostMapping("/take-out-colour")

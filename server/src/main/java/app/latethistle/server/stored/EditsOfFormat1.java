@@ -26,9 +26,10 @@ import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
-import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.document.ItemForms;
+import app.latethistle.document.LookForms;
 import app.latethistle.document.TieForm;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -265,11 +266,8 @@ final class EditsOfFormat1 {
         o.get("layer").asInt(),
         placement(o.get("placement")),
         new Overlay.Ties(tie(o.get("start")), tie(o.get("end"))),
-        new Lie(
-            o.get("opacity").asInt(),
-            o.get("size").asInt(),
-            o.get("x").asInt(),
-            o.get("y").asInt()));
+        Json.as(o, LookForms.Lying.class).path(),
+        Mixing.NORMAL);
   }
 
   private static FilmSound filmSound(JsonNode sound) {

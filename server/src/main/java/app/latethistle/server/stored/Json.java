@@ -11,6 +11,8 @@ final class Json {
       JsonMapper.builder()
           // A later release may have written more; what this one does not know it leaves.
           .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+          // An earlier one wrote less; a number that it did not know is 0.
+          .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
           .build();
 
   private static final String FORMAT = "format";

@@ -6,6 +6,7 @@ import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.SongUse;
 import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Transition;
 import app.latethistle.document.ItemForms;
 import app.latethistle.document.LookForms;
@@ -68,7 +69,11 @@ final class StoredAspect<I, T, S> {
               t -> new Between(TieForm.of(t.start()), TieForm.of(t.end())),
               b -> new Overlay.Ties(b.start.get(), b.end.get())),
           new StoredAspect<>(
-              Aspect.LIE, LookForms.Lying.class, LookForms.Lying::of, LookForms.Lying::get),
+              Aspect.LIE,
+              LookForms.Lying.class,
+              path -> LookForms.Lying.of(path, Mixing.NORMAL),
+              LookForms.Lying::path),
+          new StoredAspect<>(Aspect.MIXING, String.class, Mixing::name, Mixing::valueOf),
           new StoredAspect<>(
               Aspect.MUSIC, Start.class, m -> new Start(m.start()), s -> new SongUse(s.start)),
           new StoredAspect<>(

@@ -4,7 +4,8 @@ import app.latethistle.core.film.Run;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
-import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.render.Layer;
@@ -33,6 +34,7 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     @JsonSubTypes.Type(value = Stack.class, name = "stack"),
     @JsonSubTypes.Type(value = Excerpt.class, name = "excerpt"),
     @JsonSubTypes.Type(value = Keyed.class, name = "keyed"),
+    @JsonSubTypes.Type(value = Matted.class, name = "matted"),
     @JsonSubTypes.Type(value = Treated.class, name = "treated"),
     @JsonSubTypes.Type(value = Faded.class, name = "faded")
   })
@@ -59,15 +61,14 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
         return new Stack(
             of(stack.base()),
             stack.overs().stream()
-                .map(o -> new Over(Part.of(o.part()), LookForms.Lying.of(o.lie())))
+                .map(o -> new Over(Part.of(o.part()), LookForms.Lying.of(o.lie(), o.mixing())))
                 .toList());
       }
       if (layer instanceof Layer.Excerpt excerpt) {
         return new Excerpt(of(excerpt.layer()), excerpt.from());
       }
-      if (layer instanceof Layer.Keyed keyed) {
-        return new Keyed(
-            of(keyed.layer()), keyed.keys().stream().map(LookForms.Backing::of).toList());
+      if (layer instanceof Layer.Matted matted) {
+        return new Matted(of(matted.layer()), LookForms.Cut.of(matted.matte()));
       }
       if (layer instanceof Layer.Treated t) {
         return new Treated(
@@ -168,7 +169,10 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     @Override
     public Layer get() {
       return new Layer.Stack(
-          base.get(), overs.stream().map(o -> new Layer.Over(o.part.get(), o.lie.get())).toList());
+          base.get(),
+          overs.stream()
+              .map(o -> new Layer.Over(o.part.get(), o.lie.path(), o.lie.mixed()))
+              .toList());
     }
   }
 
@@ -179,10 +183,19 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     }
   }
 
+  /** Colours alone that are taken out, as mattes were stored first. */
   record Keyed(Node of, List<LookForms.Backing> keys) implements Node {
     @Override
     public Layer get() {
-      return new Layer.Keyed(of.get(), keys.stream().map(LookForms.Backing::get).toList());
+      return new Layer.Matted(
+          of.get(), Matte.NONE.withKeys(keys.stream().map(LookForms.Backing::get).toList()));
+    }
+  }
+
+  record Matted(Node of, LookForms.Cut matte) implements Node {
+    @Override
+    public Layer get() {
+      return new Layer.Matted(of.get(), LookForms.Cut.get(matte));
     }
   }
 
@@ -265,13 +278,7 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
 
   private static Layer.Over above(JsonNode span) {
     JsonNode lie = span.get("lie");
-    return new Layer.Over(
-        span(span),
-        new Lie(
-            lie.get("opacity").asInt(),
-            lie.get("size").asInt(),
-            lie.get("x").asInt(),
-            lie.get("y").asInt()));
+    return new Layer.Over(span(span), Json.as(lie, LookForms.Lying.class).path(), Mixing.NORMAL);
   }
 
   private static Layer.Part span(JsonNode span) {

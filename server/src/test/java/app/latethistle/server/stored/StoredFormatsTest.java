@@ -37,8 +37,11 @@ import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.LiePath;
 import app.latethistle.core.look.LumaPattern;
+import app.latethistle.core.look.Mask;
 import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
@@ -90,7 +93,16 @@ class StoredFormatsTest {
               TreatmentKind.SHAKE,
               Dial.driven(1, new Drive(Drive.Source.DOWNBEATS, 12, 40, 350)),
               Dial.at(30)));
-  private static final Matte KEYED = Matte.NONE.and(new Key(0x20a040, 12, 5, 90, 40));
+  private static final Matte KEYED =
+      new Matte(
+          List.of(new Key(0x20a040, 12, 5, 90, 40)),
+          List.of(
+              new Mask(
+                  Mask.Kind.ELLIPSE,
+                  List.of(new Mask.Spot(100, 200), new Mask.Spot(800, 900)),
+                  15,
+                  true)),
+          /* wrap= */ 25);
   private static final Placement SHOT =
       new Placement(
           "7~2",
@@ -123,9 +135,14 @@ class StoredFormatsTest {
           .lying(Transition.Lies.END)
           .withManner(TransitionKind.LUMA.usual().withSoftness(35).withPattern(LumaPattern.RINGS))
           .holding(true);
+  private static final Lie LIE = new Lie(60, 300, 815, 185, 0);
   private static final Overlay OVERLAY =
       new Overlay(
-          2, SHOT.withId("7~3"), new Overlay.Ties(Tie.onBeat(4), WORD), new Lie(60, 30, 95, 5));
+          2,
+          SHOT.withId("7~3"),
+          new Overlay.Ties(Tie.onBeat(4), WORD),
+          LiePath.of(LIE, LIE.turned(900), Easing.SLOW_START),
+          Mixing.SCREEN);
   private static final FilmSound SOUND = new FilmSound("7~4", "31", 4, Tie.onBeat(8), 40, -6);
   private static final Marker MARKER = new Marker("marker", Tie.free(90), "here the “door”");
   private static final Film FILM =
@@ -155,6 +172,7 @@ class StoredFormatsTest {
         SetAspect.of(Aspect.LAYER, "7~3", 3),
         SetAspect.of(Aspect.TIES, "7~3", OVERLAY.ties()),
         SetAspect.of(Aspect.LIE, "7~3", OVERLAY.lie()),
+        SetAspect.of(Aspect.MIXING, "7~3", OVERLAY.mixing()),
         SetAspect.of(Aspect.MUSIC, "", new SongUse(48)),
         SetAspect.of(
             Aspect.FINISH, "", Finish.NONE.withEnd(new EndFade(7)).withTreatments(TREATED)),
@@ -265,6 +283,28 @@ class StoredFormatsTest {
     assertThat(read.values().get("7~2")).isEqualTo(Treatments.NONE);
   }
 
+  /** Mattes were stored before there were masks, lies before there were paths. */
+  @Test
+  void mattesAndLiesOfTheFirstFormatAreRead() {
+    String matte =
+        StoredEdit.write(SetAspect.of(Aspect.MATTE, "7~2", KEYED))
+            .replaceFirst(
+                "\\{\"keys\":.*\"wrap\":25}",
+                "{\"keys\":[{\"colour\":2138176,\"tolerance\":12,\"softness\":5,\"spill\":90,"
+                    + "\"shadow\":40}]}");
+    assertThat(matte).doesNotContain("wrap");
+    SetAspect<?, ?> read = (SetAspect<?, ?>) StoredEdit.read(matte).on(FILM);
+    assertThat(read.values().get("7~2")).isEqualTo(Matte.of(new Key(0x20a040, 12, 5, 90, 40)));
+    String lie =
+        StoredEdit.write(SetAspect.of(Aspect.LIE, "7~3", OVERLAY.lie()))
+            .replaceFirst(
+                "\\{\"opacity\":null.*\"mixing\":\"NORMAL\"}",
+                "{\"opacity\":60,\"size\":30,\"x\":95,\"y\":5}");
+    assertThat(lie).doesNotContain("mixing");
+    SetAspect<?, ?> lies = (SetAspect<?, ?>) StoredEdit.read(lie).on(FILM);
+    assertThat(lies.values().get("7~3")).isEqualTo(LiePath.still(LIE));
+  }
+
   @Test
   void otherEditsOfFormat1Open() throws IOException {
     List<String> bodies = example("other-edits.jsonl");
@@ -303,14 +343,15 @@ class StoredFormatsTest {
                                 new Layer.Part(
                                     new FrameRange(18, 30),
                                     21,
-                                    new Layer.Keyed(new Layer.Excerpt(shot, 2), KEYED.keys()))),
+                                    new Layer.Matted(new Layer.Excerpt(shot, 2), KEYED))),
                             List.of(
                                 new Layer.Passage(
                                     new FrameRange(18, 24), 1, PASSING.kind(), PASSING.manner()))),
                         List.of(
                             new Layer.Over(
                                 new Layer.Part(new FrameRange(3, 9), new Layer.Black()),
-                                new Lie(60, 30, 95, 5)))),
+                                OVERLAY.lie(),
+                                OVERLAY.mixing()))),
                     new FrameRange(2, 5),
                     List.of(
                         new Treat(

@@ -28,6 +28,9 @@ public final class NightPost {
   /** The file of the other candidate. */
   public static final String OTHER_SONG = "paper lanterns.m4a";
 
+  /** The file of a figure on a plain backing, which is laid into another shot. */
+  public static final String CARRIER = "shot_120_take2 the carrier before green.mp4";
+
   private static final Commission PAPER_LANTERNS =
       new Commission("drums", Commission.Mood.WARM, 104, 60, false, 5);
 
@@ -73,6 +76,9 @@ public final class NightPost {
         "shot_110_take2 lanterns from above.mp4",
         Clip.of(Scene.LANTERNS_FROM_ABOVE, 21).at(FPS_12, 5));
     put(clips, "shot_120_take1 the jetty.mp4", Scene.JETTY, 12, Move.PUSH_IN);
+    clips.put(CARRIER, Clip.of(Scene.WALKER_BEFORE_GREEN, 31));
+    clips.put(
+        "shot_120_take3 the carrier before blue.mp4", Clip.of(Scene.STANDING_BEFORE_BLUE, 32));
     put(clips, "shot_130_take1 door seven.mp4", Scene.DOOR_SEVEN, 13, Move.PUSH_IN);
     clips.put("shot_130_take2 door seven.mp4", Clip.of(Scene.DOOR_SEVEN, 23).size(720, 720));
     put(clips, "shot_140_take1 door twenty-five.webm", Scene.DOOR_TWENTY_FIVE, 14, Move.PAN_LEFT);

@@ -373,9 +373,46 @@ public enum Scene {
       c.depth(0.45).water(448, 0x0C1430, 0.78);
       c.vignette(0.45);
     }
+  },
+  /** Somebody who walks away before an even green backing, to be cut out. */
+  WALKER_BEFORE_GREEN {
+    @Override
+    void paint(Canvas c) {
+      Scene.backing(c, 0x2FA349, 0.08);
+      People.walker(c.depth(1), 640, 700, 640);
+    }
+
+    @Override
+    boolean isBacking() {
+      return true;
+    }
+  },
+  /** The same standing, before a blue backing that is lit unevenly. */
+  STANDING_BEFORE_BLUE {
+    @Override
+    void paint(Canvas c) {
+      Scene.backing(c, 0x2E57C4, 0.22);
+      People.standing(c.depth(1), 660, 700, 640);
+    }
+
+    @Override
+    boolean isBacking() {
+      return true;
+    }
   };
 
   abstract void paint(Canvas c);
+
+  /** Whether it is a backing with something before it, which nobody sees by chance. */
+  boolean isBacking() {
+    return false;
+  }
+
+  /** A cloth of one colour, lit from the left. */
+  private static void backing(Canvas c, int rgb, double unevenness) {
+    c.depth(0).rect(-300, -250, 1900, 1300, rgb, 1);
+    c.glow(420, 260, 1100, 0xFFFFFF, unevenness);
+  }
 
   /** A plank wall in the snow at night. */
   private static void wall(Canvas c, int rgb) {

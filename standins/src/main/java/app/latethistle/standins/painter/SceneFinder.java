@@ -1,6 +1,7 @@
 package app.latethistle.standins.painter;
 
 import app.latethistle.core.story.Words;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -37,7 +38,9 @@ public final class SceneFinder {
           Map.entry(Scene.SWINGS, "swings chains swing fly"),
           Map.entry(Scene.WALK_ON_SALT, "walks walking dancer coat alone footprints"),
           Map.entry(Scene.STRING_OF_BULBS, "bulbs bulb string lamps glow"),
-          Map.entry(Scene.MIRROR, "mirror reflection face glass"));
+          Map.entry(Scene.MIRROR, "mirror reflection face glass"),
+          Map.entry(Scene.WALKER_BEFORE_GREEN, "green backdrop backing carrier figure"),
+          Map.entry(Scene.STANDING_BEFORE_BLUE, "blue backdrop backing standing figure"));
 
   private SceneFinder() {}
 
@@ -45,10 +48,10 @@ public final class SceneFinder {
   public static Scene find(String prompt, long seed) {
     List<String> words =
         Words.of(prompt).stream().map(w -> w.toLowerCase(Locale.ROOT)).distinct().toList();
-    List<Scene> all = List.of(Scene.values());
+    List<Scene> all = Arrays.stream(Scene.values()).filter(s -> !s.isBacking()).toList();
     Scene best = all.get((int) Math.floorMod(seed, (long) all.size()));
     double most = 0;
-    for (Scene scene : all) {
+    for (Scene scene : Scene.values()) {
       List<String> known = List.of(WORDS.get(scene).split(" "));
       double score = 0;
       for (int i = 0; i < words.size(); i++) {

@@ -1,0 +1,46 @@
+import { useRef, type PointerEvent } from "react";
+
+export interface Point {
+  x: number;
+  y: number;
+}
+
+/**
+ * Dragging on an SVG picture, in the picture's own units.
+ *
+ * @param move told what is dragged, from where, and where it is now
+ * @param drop told when it is let go
+ */
+export function useDragging<T>(move: (what: T, from: Point, at: Point) => void, drop: () => void) {
+  const svg = useRef<SVGSVGElement>(null);
+  const drag = useRef<{ what: T; from: Point } | null>(null);
+  const locate = (e: PointerEvent): Point | null => {
+    const matrix = svg.current?.getScreenCTM();
+    if (!matrix) return null;
+    const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix.inverse());
+    return { x: at.x, y: at.y };
+  };
+  const end = () => {
+    if (!drag.current) return;
+    drag.current = null;
+    drop();
+  };
+  return {
+    svg,
+    take: (e: PointerEvent, what: T) => {
+      const from = locate(e);
+      if (!from || e.button !== 0) return;
+      e.stopPropagation();
+      svg.current?.setPointerCapture(e.pointerId);
+      drag.current = { what, from };
+    },
+    handlers: {
+      onPointerMove: (e: PointerEvent) => {
+        const at = locate(e);
+        if (drag.current && at) move(drag.current.what, drag.current.from, at);
+      },
+      onPointerUp: end,
+      onPointerCancel: end,
+    },
+  };
+}

@@ -1,0 +1,160 @@
+import { useRef, type KeyboardEvent, type PointerEvent } from "react";
+import type { Mask, Matte, Placed } from "../../api/client";
+import { useSoon } from "../../parts/useSoon";
+import { useRoom } from "../../store";
+import { ink } from "../../theme";
+import { pointsOf, withMask, withSpot } from "./masks";
+import type { ScoreActions } from "./useScoreActions";
+import type { Window } from "./views";
+
+/** What a press of an arrow moves a point by, in thousandths. */
+const STEP = 5;
+
+interface Props {
+  shot: Placed;
+  /** Where its picture lies in the film's. */
+  box: Window;
+  /** What a pixel of the monitor is about, in pixels of the film. */
+  unit: number;
+  actions: ScoreActions;
+}
+
+/** A layer's masks, with their points to be dragged or moved by the arrows. */
+export function MaskHandles({ shot, box, unit, actions }: Props) {
+  const draft = useRoom((s) => s.draftMatte);
+  const set = useRoom((s) => s.set);
+  const matte = draft ?? shot.matte;
+  const group = useRef<SVGGElement>(null);
+  const lay = () => {
+    const { draftMatte } = useRoom.getState();
+    if (draftMatte) actions.setMatte(shot.id, draftMatte);
+  };
+  const soon = useSoon(lay);
+  const place = (e: PointerEvent) => {
+    const matrix = group.current?.getScreenCTM();
+    if (!matrix) return null;
+    const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix.inverse());
+    return { x: 1000 * (at.x / box.width + 0.5), y: 1000 * (at.y / box.height + 0.5) };
+  };
+  const drag = (e: PointerEvent, mask: number, spot: number, from: Matte) => {
+    e.stopPropagation();
+    const handle = e.currentTarget as SVGElement;
+    handle.setPointerCapture(e.pointerId);
+    const move = (m: globalThis.PointerEvent) => {
+      const at = place(m as unknown as PointerEvent);
+      if (at) set({ draftMatte: withSpot(from, mask, spot, at) });
+    };
+    const end = () => {
+      handle.removeEventListener("pointermove", move);
+      lay();
+    };
+    handle.addEventListener("pointermove", move);
+    handle.addEventListener("pointerup", end, { once: true });
+  };
+  const press = (e: KeyboardEvent, mask: number, spot: number) => {
+    const now = matte.masks[mask]?.points[spot];
+    const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[
+      e.key
+    ];
+    if (!now || !by) return;
+    e.preventDefault();
+    e.stopPropagation();
+    const step = e.shiftKey ? 5 * STEP : STEP;
+    const to = { x: now.x + step * (by[0] ?? 0), y: now.y + step * (by[1] ?? 0) };
+    set({ draftMatte: withSpot(matte, mask, spot, to) });
+    soon();
+  };
+  const at = (v: number, side: number) => (v / 1000 - 0.5) * side;
+  return (
+    <g ref={group} transform={`translate(${box.x} ${box.y}) rotate(${box.turn})`}>
+      <rect
+        x={-box.width / 2}
+        y={-box.height / 2}
+        width={box.width}
+        height={box.height}
+        fill="none"
+        stroke="#fff"
+        strokeOpacity={0.5}
+        strokeWidth={unit}
+      />
+      {matte.masks.map((mask, m) => (
+        <g key={m}>
+          <Outline mask={mask} box={box} unit={unit} />
+          {mask.kind === "OUTLINE" &&
+            mask.points.map((p, i) => {
+              const next = mask.points[(i + 1) % mask.points.length] ?? p;
+              const x = at((p.x + next.x) / 2, box.width);
+              const y = at((p.y + next.y) / 2, box.height);
+              return (
+                <circle
+                  key={`between ${i}`}
+                  cx={x}
+                  cy={y}
+                  r={3 * unit}
+                  fill="#fff"
+                  fillOpacity={0.5}
+                  stroke={ink.ink}
+                  strokeWidth={unit}
+                  style={{ cursor: "copy" }}
+                  onPointerDown={(e) => {
+                    const more = [...mask.points];
+                    const middle = {
+                      x: Math.round((p.x + next.x) / 2),
+                      y: Math.round((p.y + next.y) / 2),
+                    };
+                    more.splice(i + 1, 0, middle);
+                    const wider = withMask(matte, m, { ...mask, points: more });
+                    set({ draftMatte: wider });
+                    drag(e, m, i + 1, wider);
+                  }}
+                />
+              );
+            })}
+          {mask.points.map((p, i) => (
+            <rect
+              key={i}
+              tabIndex={0}
+              role="button"
+              aria-label={`Point ${i + 1} of mask ${m + 1}; arrows move it`}
+              x={at(p.x, box.width) - 5 * unit}
+              y={at(p.y, box.height) - 5 * unit}
+              width={10 * unit}
+              height={10 * unit}
+              fill="#fff"
+              stroke={ink.ink}
+              strokeWidth={unit}
+              style={{ cursor: "move" }}
+              onPointerDown={(e) => drag(e, m, i, matte)}
+              onKeyDown={(e) => press(e, m, i)}
+              onDoubleClick={() => {
+                if (mask.kind !== "OUTLINE" || mask.points.length <= 3) return;
+                const fewer = { ...mask, points: mask.points.filter((_, k) => k !== i) };
+                actions.setMatte(shot.id, withMask(matte, m, fewer));
+              }}
+            />
+          ))}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** A mask's edge, dark under light so that it is seen on every picture. */
+function Outline({ mask, box, unit }: { mask: Mask; box: Window; unit: number }) {
+  const at = (p: { x: number; y: number }) =>
+    `${(p.x / 1000 - 0.5) * box.width} ${(p.y / 1000 - 0.5) * box.height}`;
+  const d = `M${pointsOf(mask).map(at).join("L")}Z`;
+  return (
+    <>
+      <path d={d} fill="none" stroke={ink.ink} strokeWidth={4 * unit} pointerEvents="none" />
+      <path
+        d={d}
+        fill="none"
+        stroke="#fff"
+        strokeWidth={2 * unit}
+        strokeDasharray={mask.outside ? `${6 * unit} ${4 * unit}` : undefined}
+        pointerEvents="none"
+      />
+    </>
+  );
+}
