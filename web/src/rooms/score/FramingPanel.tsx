@@ -3,11 +3,11 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { CameraPath, PathPoint, Placed, Production } from "../../api/client";
-import { NumberField } from "../../parts/NumberField";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { EasingChoice } from "./EasingChoice";
 import { FramingChoice } from "./FramingChoice";
+import { StationTable } from "./StationTable";
 import type { ScoreActions } from "./useScoreActions";
 import { LAST, pathOf, pointName, timeOf, viewAt, withPoint } from "./views";
 
@@ -111,22 +111,38 @@ function withView(path: CameraPath, time: number): CameraPath {
   return { ...path, points: [...rest, view].sort((a, b) => a.at - b.at) };
 }
 
-const COLUMNS = "36px repeat(5, 54px) 12px";
-
-/** What is said of a view: its units in the film's values, and as they are typed. */
-const FIELDS = [
+/** What is said of a view. */
+const COLUMNS = [
   {
     field: "size",
+    name: "size",
     unit: "%",
     per: 10,
+    digits: 1,
     hint: "100 % is as much as fills the picture; more is closer",
   },
-  { field: "right", unit: "%", per: 100, hint: "Of the take’s width, from its middle" },
-  { field: "down", unit: "%", per: 100, hint: "Of the take’s height, from its middle" },
+  {
+    field: "right",
+    name: "right",
+    unit: "%",
+    per: 100,
+    digits: 1,
+    hint: "Of the take’s width, from its middle",
+  },
+  {
+    field: "down",
+    name: "down",
+    unit: "%",
+    per: 100,
+    digits: 1,
+    hint: "Of the take’s height, from its middle",
+  },
   {
     field: "turn",
+    name: "turn",
     unit: "°",
     per: 100,
+    digits: 1,
     hint: "Of the camera, clockwise; the picture is enlarged as far as it has to be",
   },
 ] as const;
@@ -143,73 +159,22 @@ function Views({
   onSet: (to: CameraPath) => void;
 }) {
   const { points } = path;
-  const change = (index: number, to: Partial<PathPoint>) =>
-    onSet(withPoint(path, index, to, shot.picture, production));
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: COLUMNS, columnGap: 1, rowGap: 1, pb: 1 }}>
-      {["", "size %", "right %", "down %", "turn °", "at %", ""].map((name, i) => (
-        <Box key={i} aria-hidden sx={{ typography: "body2", color: ink.ink2, textAlign: "right" }}>
-          {name}
-        </Box>
-      ))}
-      {points.map((p, i) => {
-        const name = pointName(i, points.length);
-        return (
-          <Box key={i} role="group" aria-label={name} sx={{ display: "contents" }}>
-            <Box sx={{ alignSelf: "center", whiteSpace: "nowrap" }}>{name}</Box>
-            {FIELDS.map(({ field, unit, per, hint }) => (
-              <NumberField
-                key={field}
-                bare
-                label={`${name}, ${field}`}
-                unit={unit}
-                digits={1}
-                value={p[field] / per}
-                hint={hint}
-                onChange={(v) => change(i, { [field]: Math.round(v * per) })}
-              />
-            ))}
-            {i > 0 ? (
-              <NumberField
-                bare
-                label={`${name}, at`}
-                unit="%"
-                digits={0}
-                value={p.at / 10}
-                hint="Of the shot’s time; after the last view the camera rests"
-                onChange={(v) => onSet(movedInTime(path, i, Math.round(v * 10)))}
-              />
-            ) : (
-              <span />
-            )}
-            {i > 0 && i < points.length - 1 ? (
-              <Button
-                aria-label={`Leave ${name} out`}
-                sx={{ minWidth: 0, px: 0 }}
-                onClick={() => onSet({ ...path, points: points.filter((_, k) => k !== i) })}
-              >
-                ×
-              </Button>
-            ) : (
-              <span />
-            )}
-          </Box>
-        );
-      })}
-    </Box>
+    <StationTable
+      points={points}
+      columns={COLUMNS}
+      width={54}
+      nameOf={(i) => pointName(i, points.length)}
+      timeHint="Of the shot’s time; after the last view the camera rests"
+      onChange={(i, field, to) =>
+        onSet(withPoint(path, i, { [field]: Math.round(to) }, shot.picture, production))
+      }
+      onTime={(i, at) =>
+        onSet({ ...path, points: points.map((p, k) => (k === i ? { ...p, at } : p)) })
+      }
+      onLeave={(i) => onSet({ ...path, points: points.filter((_, k) => k !== i) })}
+    />
   );
-}
-
-/** A view at another time, between its neighbours. */
-function movedInTime(path: CameraPath, index: number, at: number): CameraPath {
-  const least = (path.points[index - 1]?.at ?? 0) + 1;
-  const most = (path.points[index + 1]?.at ?? LAST + 1) - 1;
-  return {
-    ...path,
-    points: path.points.map((p, i) =>
-      i === index ? { ...p, at: Math.max(least, Math.min(most, at)) } : p,
-    ),
-  };
 }
 
 /** What the framing costs in sharpness. */

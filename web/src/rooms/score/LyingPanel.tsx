@@ -1,25 +1,42 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import type { Lie, LiePoint, Overlay } from "../../api/client";
-import { NumberField } from "../../parts/NumberField";
+import type { Lie, Overlay } from "../../api/client";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { EasingChoice } from "./EasingChoice";
 import { moving, through, timeIn, withLiePoint } from "./lies";
+import { StationTable } from "./StationTable";
 import { pointName } from "./views";
 
-const COLUMNS = "36px repeat(6, 46px) 12px";
-
-/** What is said of a place: as it is typed, and what one of that is in the film's values. */
-const FIELDS = [
-  { field: "size", unit: "%", per: 10, hint: "100 % covers the film’s picture" },
-  { field: "x", unit: "%", per: 10, hint: "Its middle; 0 is the left edge, 100 the right one" },
-  { field: "y", unit: "%", per: 10, hint: "Its middle; 0 is the top, 100 the bottom" },
-  { field: "turn", unit: "°", per: 100, hint: "Clockwise" },
-  { field: "opacity", unit: "%", per: 1, hint: "0 is not seen" },
+/** What is said of a place. */
+const COLUMNS = [
+  {
+    field: "size",
+    name: "size",
+    unit: "%",
+    per: 10,
+    digits: 1,
+    hint: "100 % covers the film’s picture",
+  },
+  {
+    field: "x",
+    name: "across",
+    unit: "%",
+    per: 10,
+    digits: 1,
+    hint: "Its middle; 0 is the left edge, 100 the right one",
+  },
+  {
+    field: "y",
+    name: "down",
+    unit: "%",
+    per: 10,
+    digits: 1,
+    hint: "Its middle; 0 is the top, 100 the bottom",
+  },
+  { field: "turn", name: "turn", unit: "°", per: 100, digits: 1, hint: "Clockwise" },
+  { field: "opacity", name: "opaque", unit: "%", per: 1, digits: 0, hint: "0 is not seen" },
 ] as const;
-
-const NAMES = { size: "size", x: "across", y: "down", turn: "turn", opacity: "opacity" } as const;
 
 /** Where what is laid over the cut lies over its time. */
 export function LyingPanel({
@@ -31,7 +48,8 @@ export function LyingPanel({
 }) {
   const draft = useRoom((s) => s.draftLie);
   const lie = draft ?? overlay.lie;
-  const still = lie.points.length === 1;
+  const { points } = lie;
+  const still = points.length === 1;
   const lay = (to: Lie) => change({ lie: to });
   return (
     <Box
@@ -39,7 +57,16 @@ export function LyingPanel({
       aria-label="Where it lies"
       sx={{ borderTop: `1px solid ${ink.rule}`, py: 2 }}
     >
-      <Points lie={lie} onSet={lay} />
+      <StationTable
+        points={points}
+        columns={COLUMNS}
+        width={46}
+        nameOf={(i) => (still ? "place" : pointName(i, points.length))}
+        timeHint="Of the time it is seen; after the last place it rests"
+        onChange={(i, field, to) => lay(withLiePoint(lie, i, { [field]: to }))}
+        onTime={(i, at) => lay(withLiePoint(lie, i, { at }))}
+        onLeave={(i) => lay({ ...lie, points: points.filter((_, k) => k !== i) })}
+      />
       {!still && (
         <EasingChoice value={lie.easing ?? "EVEN"} onChoose={(easing) => lay({ ...lie, easing })} />
       )}
@@ -56,81 +83,10 @@ export function LyingPanel({
             >
               Through a place here
             </Button>
-            <Button onClick={() => lay({ ...lie, points: lie.points.slice(0, 1) })}>
-              Let it stay
-            </Button>
+            <Button onClick={() => lay({ ...lie, points: points.slice(0, 1) })}>Let it stay</Button>
           </>
         )}
       </Box>
     </Box>
   );
-}
-
-function Points({ lie, onSet }: { lie: Lie; onSet: (to: Lie) => void }) {
-  const { points } = lie;
-  const change = (index: number, to: Partial<LiePoint>) => onSet(withLiePoint(lie, index, to));
-  return (
-    <Box sx={{ display: "grid", gridTemplateColumns: COLUMNS, columnGap: 1, rowGap: 1 }}>
-      {["", "size %", "across %", "down %", "turn °", "opac. %", "at %", ""].map((name, i) => (
-        <Box
-          key={i}
-          aria-hidden
-          sx={{ typography: "body2", color: ink.ink2, textAlign: "right", whiteSpace: "nowrap" }}
-        >
-          {points.length === 1 && name === "at %" ? "" : name}
-        </Box>
-      ))}
-      {points.map((p, i) => {
-        const name = points.length === 1 ? "place" : pointName(i, points.length);
-        return (
-          <Box key={i} role="group" aria-label={name} sx={{ display: "contents" }}>
-            <Box sx={{ alignSelf: "center", whiteSpace: "nowrap" }}>{name}</Box>
-            {FIELDS.map(({ field, unit, per, hint }) => (
-              <NumberField
-                key={field}
-                bare
-                label={`${name}, ${NAMES[field]}`}
-                unit={unit}
-                digits={field === "opacity" ? 0 : 1}
-                value={p[field] / per}
-                hint={hint}
-                onChange={(v) => change(i, { [field]: v * per })}
-              />
-            ))}
-            {i > 0 ? (
-              <NumberField
-                bare
-                label={`${name}, at`}
-                unit="%"
-                digits={0}
-                value={p.at / 10}
-                hint="Of the time it is seen; after the last place it rests"
-                onChange={(v) => change(i, { at: between(points, i, v * 10) })}
-              />
-            ) : (
-              <span />
-            )}
-            {i > 0 && i < points.length - 1 ? (
-              <Button
-                aria-label={`Leave ${name} out`}
-                sx={{ minWidth: 0, px: 0 }}
-                onClick={() => onSet({ ...lie, points: points.filter((_, k) => k !== i) })}
-              >
-                ×
-              </Button>
-            ) : (
-              <span />
-            )}
-          </Box>
-        );
-      })}
-    </Box>
-  );
-}
-
-/** A time between those of the neighbours. */
-function between(points: readonly LiePoint[], index: number, at: number): number {
-  const least = (points[index - 1]?.at ?? 0) + 1;
-  const most = (points[index + 1]?.at ?? 1001) - 1;
-  return Math.max(least, Math.min(most, at));
 }

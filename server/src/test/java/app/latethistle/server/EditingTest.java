@@ -97,6 +97,11 @@ class EditingTest {
                 + cut.film.get("revision").asLong()
                 + "/joints/2/transition.jpg?kind=WIPE&amount=6&unit=FRAMES&holds=false&angle=0");
     assertThat(strip.status()).isEqualTo(200);
+    // Cut again, the shots still dissolve, and there is material for it.
+    cut.edit("first-cut", Map.of("everything", false));
+    assertThat(cut.joint(2).get("passing").get("how").get("kind").asString()).isEqualTo("DISSOLVE");
+    assertThat(cut.film.get("problems")).isEmpty();
+    cut.undo();
     Map<String, Object> endless = new HashMap<>(dissolve);
     endless.put("amount", 120);
     cut.edit("set-transition", Map.of("joints", List.of(2), "transition", endless));

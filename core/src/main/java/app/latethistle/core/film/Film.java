@@ -2,11 +2,13 @@ package app.latethistle.core.film;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Transition;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -181,10 +183,33 @@ public record Film(
     return new Film(newPlacements, newJoints, music, finish, overlays, sounds, markers);
   }
 
-  /** The cut and the use of the song of another film, under what lies over this one. */
+  /**
+   * The cut, the use of the song and the end of another film, under what lies over this one. Shots
+   * that follow each other in both become one another as they do in this one.
+   */
   public Film cutAs(Film other) {
     return new Film(
-        other.placements, other.joints, other.music, other.finish, overlays, sounds, markers);
+        other.placements,
+        IntStream.range(0, other.joints.size())
+            .mapToObj(j -> other.joints.get(j).withTransition(transitionInto(other, j)))
+            .toList(),
+        other.music,
+        finish.withEnd(other.finish.end()),
+        overlays,
+        sounds,
+        markers);
+  }
+
+  /** How this film goes over a joint of another; as that one does where the shots are not here. */
+  private Transition transitionInto(Film other, int joint) {
+    if (joint > 0 && joint < other.placements.size()) {
+      int here = indexOfShot(other.placements.get(joint).shot());
+      String before = other.placements.get(joint - 1).shot();
+      if (here > 0 && placements.get(here - 1).shot().equals(before)) {
+        return joints.get(here).transition();
+      }
+    }
+    return other.joints.get(joint).transition();
   }
 
   public Film withMusic(SongUse other) {

@@ -3,7 +3,15 @@ package app.latethistle.core.film;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException;
 
+import app.latethistle.core.look.EndFade;
+import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Span;
+import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.look.Treatment;
+import app.latethistle.core.look.TreatmentKind;
+import app.latethistle.core.look.Treatments;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -25,6 +33,36 @@ class EditTest {
       assertThat(after.joints())
           .hasSize(after.placements().isEmpty() ? 0 : after.placements().size() + 1);
       film = after;
+    }
+  }
+
+  /** Cut again, shots that still follow each other go over as they did, whatever lies on it. */
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void aNewCutKeepsItsTransitionsAndItsTreatments(long seed) {
+    Random random = new Random(seed);
+    Film planned = Films.film(random);
+    Transition dissolve = Transition.of(TransitionKind.DISSOLVE, Span.frames(6));
+    Film now = planned;
+    for (int j = 1; j < planned.placements().size(); j++) {
+      if (random.nextBoolean()) {
+        now = SetAspect.of(Aspect.TRANSITION, planned.jointName(j), dissolve).apply(now);
+      }
+    }
+    Finish glowing =
+        now.finish().withTreatments(Treatments.of(Treatment.usual(TreatmentKind.GLOW)));
+    now = SetAspect.of(Aspect.FINISH, "", glowing).apply(now);
+    Film again = now.cutAs(planned.withFinish(Finish.NONE.withEnd(new EndFade(9))));
+    assertThat(again.joints()).isEqualTo(now.joints());
+    assertThat(again.finish()).isEqualTo(glowing.withEnd(new EndFade(9)));
+    // The first shot is left out: its neighbour begins the film, the others stay as they were.
+    if (planned.placements().size() > 2) {
+      int n = planned.placements().size();
+      Film fewer =
+          planned.withCut(planned.placements().subList(1, n), planned.joints().subList(1, n + 1));
+      List<Joint> joints = now.cutAs(fewer).joints();
+      assertThat(joints.get(0).transition()).isEqualTo(Transition.CUT);
+      assertThat(joints.subList(1, n)).isEqualTo(now.joints().subList(2, n + 1));
     }
   }
 

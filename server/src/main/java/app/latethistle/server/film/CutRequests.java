@@ -3,6 +3,7 @@ package app.latethistle.server.film;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.Transition;
 import app.latethistle.core.plan.CutPlanner;
 import app.latethistle.core.plan.OrderedCut;
 import app.latethistle.core.plan.Pace;
@@ -98,7 +99,9 @@ class CutRequests {
       Placement placement = film.placements().get(i);
       Take take = state.takes().get(placement.take());
       if (take != null) {
-        CutPlanner.Wanted shot = asWanted(placement, state, speakers);
+        // What its transitions show beyond its own frames is kept to spare.
+        long spare = Math.max(reserved(state, i), reserved(state, i + 1));
+        CutPlanner.Wanted shot = asWanted(placement, state, speakers).sparing(spare);
         wanted.add(
             placement.locked()
                 ? shot.fixedAt(
@@ -115,6 +118,13 @@ class CutRequests {
       }
     }
     return wanted;
+  }
+
+  /** Frames that a joint's transition shows of either shot beyond its cut, at most. */
+  private static long reserved(FilmState state, int joint) {
+    long all = state.cutting().overlaps().get(joint).wanted();
+    boolean middle = state.film().joints().get(joint).transition().lies() == Transition.Lies.MIDDLE;
+    return middle ? (all + 1) / 2 : all;
   }
 
   /** The same with what was measured of their takes; what they look like only matters in a pool. */

@@ -381,11 +381,6 @@ public enum Scene {
       Scene.backing(c, 0x2FA349, 0.08);
       People.walker(c.depth(1), 640, 700, 640);
     }
-
-    @Override
-    boolean isBacking() {
-      return true;
-    }
   },
   /** The same standing, before a blue backing that is lit unevenly. */
   STANDING_BEFORE_BLUE {
@@ -394,18 +389,13 @@ public enum Scene {
       Scene.backing(c, 0x2E57C4, 0.22);
       People.standing(c.depth(1), 660, 700, 640);
     }
-
-    @Override
-    boolean isBacking() {
-      return true;
-    }
   };
 
   abstract void paint(Canvas c);
 
   /** Whether it is a backing with something before it, which nobody sees by chance. */
   boolean isBacking() {
-    return false;
+    return this == WALKER_BEFORE_GREEN || this == STANDING_BEFORE_BLUE;
   }
 
   /** A cloth of one colour, lit from the left. */
