@@ -41,11 +41,7 @@ public record Focus(List<Point> points, int across, int down, double from, doubl
    */
   public Focus {
     points = List.copyOf(points);
-    boolean starts = !points.isEmpty() && points.get(0).at == 0;
-    for (int i = 1; starts && i < points.size(); i++) {
-      starts = points.get(i).at > points.get(i - 1).at && points.get(i).at <= WHOLE;
-    }
-    if (!starts) {
+    if (!Stations.rise(points, Point::at)) {
       throw new Refused(
           "A focus goes through places each later than the one before, from the shot's start to"
               + " its end at most.");

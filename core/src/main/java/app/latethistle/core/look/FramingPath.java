@@ -15,8 +15,6 @@ import java.util.List;
  * @param to how much of it lies before the shot's end, after {@code from}
  */
 public record FramingPath(List<Point> points, Easing easing, double from, double to) {
-  private static final int WHOLE = 1000;
-
   /**
    * A view at a time.
    *
@@ -31,11 +29,7 @@ public record FramingPath(List<Point> points, Easing easing, double from, double
    */
   public FramingPath {
     points = List.copyOf(points);
-    boolean starts = points.size() >= 2 && points.get(0).at == 0;
-    for (int i = 1; starts && i < points.size(); i++) {
-      starts = points.get(i).at > points.get(i - 1).at && points.get(i).at <= WHOLE;
-    }
-    if (!starts) {
+    if (points.size() < 2 || !Stations.rise(points, Point::at)) {
       throw new Refused(
           "A move goes through two views or more, each later than the one before, from the shot's"
               + " start to its end at most.");
@@ -48,7 +42,10 @@ public record FramingPath(List<Point> points, Easing easing, double from, double
   /** A move over the whole shot. */
   public static FramingPath of(View first, View last, Easing easing) {
     return new FramingPath(
-        List.of(new Point(0, first), new Point(WHOLE, last)), easing, /* from= */ 0, /* to= */ 1);
+        List.of(new Point(0, first), new Point(Stations.END, last)),
+        easing,
+        /* from= */ 0,
+        /* to= */ 1);
   }
 
   /** A picture that is framed closer and does not move. */
@@ -74,12 +71,9 @@ public record FramingPath(List<Point> points, Easing easing, double from, double
    */
   public Window at(double time, PictureShape clip, double filmAspect) {
     double within = from + (to - from) * Math.max(0, Math.min(1, time));
-    double last = points.get(points.size() - 1).at / (double) WHOLE;
-    double on = easing.at(within / last) * last * WHOLE;
-    int next = 1;
-    while (next < points.size() - 1 && points.get(next).at < on) {
-      next++;
-    }
+    double last = points.get(points.size() - 1).at / (double) Stations.END;
+    double on = easing.at(within / last) * last * Stations.END;
+    int next = Math.max(1, Stations.after(points, Point::at, on));
     Point a = points.get(next - 1);
     Point b = points.get(next);
     double share = Math.max(0, Math.min(1, (on - a.at) / (b.at - a.at)));

@@ -14,7 +14,6 @@ public record LiePath(List<Point> points, Easing easing) {
   /** Over the whole picture. */
   public static final LiePath WHOLE = still(Lie.WHOLE);
 
-  private static final int END = 1000;
   private static final int MOST = 24;
 
   /**
@@ -42,11 +41,7 @@ public record LiePath(List<Point> points, Easing easing) {
    */
   public LiePath {
     points = List.copyOf(points);
-    boolean starts = !points.isEmpty() && points.get(0).at == 0 && points.size() <= MOST;
-    for (int i = 1; starts && i < points.size(); i++) {
-      starts = points.get(i).at > points.get(i - 1).at && points.get(i).at <= END;
-    }
-    if (!starts) {
+    if (points.size() > MOST || !Stations.rise(points, Point::at)) {
       throw new Refused(
           "What lies over the cut goes through 1 to "
               + MOST
@@ -61,7 +56,7 @@ public record LiePath(List<Point> points, Easing easing) {
 
   /** A layer that moves all the time it is seen. */
   public static LiePath of(Lie first, Lie last, Easing easing) {
-    return new LiePath(List.of(new Point(0, first), new Point(END, last)), easing);
+    return new LiePath(List.of(new Point(0, first), new Point(Stations.END, last)), easing);
   }
 
   /** Where it lies first. */
@@ -80,12 +75,9 @@ public record LiePath(List<Point> points, Easing easing) {
    * @param time share of the time it is seen, 0 to 1; before and after it as there
    */
   public Moment at(double time) {
-    double end = points.get(points.size() - 1).at / (double) END;
-    double on = end == 0 ? 0 : easing.at(Math.max(0, Math.min(1, time / end))) * end * END;
-    int next = 0;
-    while (next < points.size() - 1 && points.get(next).at < on) {
-      next++;
-    }
+    double end = points.get(points.size() - 1).at / (double) Stations.END;
+    double on = end == 0 ? 0 : easing.at(Math.max(0, Math.min(1, time / end))) * end * Stations.END;
+    int next = Stations.after(points, Point::at, on);
     Point b = points.get(next);
     Point a = points.get(Math.max(0, next - 1));
     double share = b.at == a.at ? 1 : Math.max(0, Math.min(1, (on - a.at) / (b.at - a.at)));
