@@ -13,6 +13,7 @@ import app.latethistle.media.RefusedMedia;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.DigestInputStream;
@@ -22,6 +23,7 @@ import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -51,34 +53,66 @@ record DocumentFiles(
       throws IOException {
     Map<MediumForm, MediumForm> names = new HashMap<>();
     Map<String, Originals.Original> files = new HashMap<>();
-    for (MediumForm medium : document.media()) {
-      Path file = find(medium, folder, store);
-      String hash = medium.path() == null ? medium.sha256() : hash(file);
-      if (medium.sha256() != null && !medium.sha256().equals(hash)) {
-        throw new IOException(
-            file
-                + ": this is another file than the document was made with. Put the one back whose"
-                + " SHA-256 is "
-                + medium.sha256()
-                + ", or take the sha256 out of the document.");
-      }
-      names.put(medium, MediumForm.ofHash(hash));
-      if (!files.containsKey(hash)) {
-        files.put(hash, new Originals.Original(file, facts(file)));
-      }
+    for (Found found : atOnce(document.media(), m -> found(m, folder, store))) {
+      names.put(found.medium, MediumForm.ofHash(found.hash));
+      files.put(found.hash, found.original);
     }
     FilmDocument named = document.naming(names);
+    FrameRate rate = document.frameRate();
     Map<String, Take> takes = new LinkedHashMap<>();
     Set<String> sounding = new LinkedHashSet<>();
+    for (Take take : atOnce(named.takes(), t -> take(t, files.get(t.media().sha256()), rate))) {
+      takes.put(take.id(), take);
+    }
     for (TakeForm take : named.takes()) {
-      Originals.Original original = files.get(take.media().sha256());
-      takes.put(take.id(), take(take, original, document.frameRate()));
-      boolean sounds = original.facts().sound();
+      boolean sounds = files.get(take.media().sha256()).facts().sound();
       if (sounds && !Boolean.FALSE.equals(take.sound())) {
         sounding.add(take.id());
       }
     }
     return new DocumentFiles(named, files, takes, sounding);
+  }
+
+  /** A file, what it holds, and the hash of its bytes. */
+  private record Found(MediumForm medium, String hash, Originals.Original original) {}
+
+  private static Found found(MediumForm medium, Path folder, Optional<Path> store)
+      throws IOException {
+    Path file = find(medium, folder, store);
+    String hash = medium.path() == null ? medium.sha256() : hash(file);
+    if (medium.sha256() != null && !medium.sha256().equals(hash)) {
+      throw new IOException(
+          file
+              + ": this is another file than the document was made with. Put the one back whose"
+              + " SHA-256 is "
+              + medium.sha256()
+              + ", or take the sha256 out of the document.");
+    }
+    return new Found(medium, hash, new Originals.Original(file, facts(file)));
+  }
+
+  /** Something that reads files. */
+  @FunctionalInterface
+  private interface Reading<T, R> {
+    R of(T what) throws IOException;
+  }
+
+  /** Reads files on all cores: each waits for a process of its own most of the time. */
+  private static <T, R> List<R> atOnce(List<T> all, Reading<T, R> reading) throws IOException {
+    try {
+      return all.parallelStream()
+          .map(
+              what -> {
+                try {
+                  return reading.of(what);
+                } catch (IOException e) {
+                  throw new UncheckedIOException(e);
+                }
+              })
+          .toList();
+    } catch (UncheckedIOException e) {
+      throw e.getCause();
+    }
   }
 
   private static Take take(TakeForm take, Originals.Original original, FrameRate rate)
