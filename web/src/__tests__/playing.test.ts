@@ -12,12 +12,13 @@ import {
   playTwoBars,
   sameColumn,
   select,
+  selectLaid,
   setRange,
   shuttle,
 } from "../rooms/score/playing";
 import { jointsOn, problemsOf, shotsOn } from "../rooms/score/staves";
 import { useRoom } from "../store";
-import type { Film, Joint } from "../api/client";
+import type { Film, Joint, Overlay } from "../api/client";
 import { film } from "./film";
 
 const FPS = 24;
@@ -35,6 +36,38 @@ const withJoint = (at: number, over: Partial<Joint>): Film => {
 
 const rulers = (made: Film, bars = 4) =>
   stavesOf(made, FPS, bars).map((stave) => new Ruler(stave, 96));
+
+describe("what lies over the cut", () => {
+  const over = (id: string, layer: number, start: number, end: number) =>
+    ({ layer, shot: { id, start, end } }) as Overlay;
+  const made: Film = {
+    ...film(),
+    overlays: [over("low", 1, 10, 40), over("high", 2, 20, 30), over("late", 1, 60, 70)],
+  };
+
+  it("is selected at the playhead, upper layers first", () => {
+    useRoom.setState({ frame: 25, place: 1 });
+    selectLaid(made);
+    expect(room().laid).toBe("high");
+    expect(room().place).toBeNull();
+    selectLaid(made);
+    expect(room().laid).toBe("low");
+    selectLaid(made);
+    expect(room().laid).toBe("high");
+  });
+
+  it("is gone to where nothing lies at the playhead", () => {
+    useRoom.setState({ frame: 45 });
+    selectLaid(made);
+    expect(room()).toMatchObject({ frame: 60, laid: "late" });
+    useRoom.setState({ frame: 90, laid: null });
+    selectLaid(made);
+    expect(room()).toMatchObject({ frame: 10, laid: "low" });
+    useRoom.setState({ frame: 90, laid: null });
+    selectLaid(film());
+    expect(room().laid).toBeNull();
+  });
+});
 
 describe("the playhead", () => {
   it("stays within the film", () => {

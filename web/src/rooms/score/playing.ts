@@ -9,6 +9,24 @@ export function goTo(film: Film, frame: number) {
 }
 
 /**
+ * Selects what lies over the cut at the playhead, upper layers first; pressed again what lies under
+ * it there. Where nothing lies, the playhead goes to what comes next.
+ */
+export function selectLaid(film: Film) {
+  const { frame, laid, set, jump } = useRoom.getState();
+  const here = film.overlays
+    .filter(({ shot }) => frame >= shot.start && frame < shot.end)
+    .sort((a, b) => b.layer - a.layer);
+  const now = here.findIndex((o) => o.shot.id === laid);
+  const later = [...film.overlays].sort((a, b) => a.shot.start - b.shot.start);
+  const next = here[(now + 1) % Math.max(1, here.length)];
+  const found = next ?? later.find((o) => o.shot.start > frame) ?? later[0];
+  if (!found) return;
+  if (!next) jump(found.shot.start);
+  set({ place: null, also: [], laid: found.shot.id });
+}
+
+/**
  * Selects a shot, with those it is grouped with, and, if the playhead is elsewhere, brings it to the
  * shot's first frame.
  *

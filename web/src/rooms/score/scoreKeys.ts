@@ -14,6 +14,7 @@ import {
   playTwoBars,
   sameColumn,
   select,
+  selectLaid,
   setRange,
   shuttle,
 } from "./playing";
@@ -159,6 +160,11 @@ function choosing({ film }: Surface): Key[] {
             film.shots.findIndex((s) => room().frame < s.end),
           ),
       },
+    },
+    {
+      shown: "Shift+S",
+      says: "select what lies over the cut there, then the next",
+      acts: { "Shift+S": () => selectLaid(film) },
     },
     {
       shown: "N, Shift+N",

@@ -286,8 +286,7 @@ class EditingJourneyTest {
   private static void keyedIntoAnother(Page page) {
     press(page, "Home", "s", "n", "Home", "o");
     page.locator("[data-overlay]").first().waitFor();
-    BoundingBox strip = page.locator("[data-overlay]").first().boundingBox();
-    page.mouse().click(strip.x + strip.width / 2, strip.y + strip.height / 2);
+    press(page, "Escape", "Shift+S");
     movedOnThePicture(page);
     maskedOnThePicture(page);
     Locator card = panel(page, "Backing");
