@@ -804,6 +804,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/steady-path": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["steadyPath"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/take-out": {
         parameters: {
             query?: never;
@@ -3662,6 +3678,13 @@ export interface components {
             start: number;
             words: components["schemas"]["HeardWord"][];
         };
+        SteadyShots: {
+            /** @enum {string} */
+            manner: "LOCKED" | "SMOOTHED";
+            places: number[];
+            /** Format: int64 */
+            revision: number;
+        };
         StepView: {
             label: string;
             /** Format: int64 */
@@ -5251,6 +5274,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Split"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    steadyPath: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SteadyShots"];
             };
         };
         responses: {

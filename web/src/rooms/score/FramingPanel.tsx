@@ -17,6 +17,9 @@ interface Props {
   actions: ScoreActions;
 }
 
+/** Views that are set one by one; more of them were worked out. */
+const TABLED = 8;
+
 /** A take pixel that fills more of the film's than this looks soft: common practice, no source. */
 const SOFT = 2;
 
@@ -45,7 +48,13 @@ export function FramingPanel({ production, shot, actions }: Props) {
         </ToggleButtonGroup>
       </Box>
       {many && <Box sx={{ pb: 1 }}>A move is set on all selected shots.</Box>}
-      <Views production={production} shot={shot} path={path} onSet={lay} />
+      {path.points.length > TABLED ? (
+        <Box sx={{ py: 1 }}>
+          Along {path.points.length} views, worked out from how the take moves.
+        </Box>
+      ) : (
+        <Views production={production} shot={shot} path={path} onSet={lay} />
+      )}
       <EasingChoice value={path.easing} onChoose={(easing) => lay({ ...path, easing })} />
       <Sharpness shot={shot} />
       <Box
@@ -62,6 +71,18 @@ export function FramingPanel({ production, shot, actions }: Props) {
           onClick={() => actions.proposePath()}
         >
           As asked
+        </Button>
+        <Button
+          title="The take’s shake goes, its pans stay"
+          onClick={() => actions.steadyPath("SMOOTHED")}
+        >
+          Steady
+        </Button>
+        <Button
+          title="All of the take’s own movement goes"
+          onClick={() => actions.steadyPath("LOCKED")}
+        >
+          Hold still
         </Button>
         <Button onClick={() => lay(turnedRound(path))}>Turn it round</Button>
         <Button

@@ -103,7 +103,7 @@ export function TakeFrames({ production, shot, actions }: Props) {
         fillOpacity={0.34}
         pointerEvents="none"
       />
-      {path.points.map((point, i) => (
+      {shownPoints(path).map(({ point, i }) => (
         <ViewFrame
           key={i}
           view={windowOf(point, picture, production)}
@@ -125,4 +125,12 @@ function outline({ x, y, width, height, turn }: Window): string {
   const corner = (a: number, b: number) =>
     `${x + (a * width * cos - b * height * sin) / 2} ${y + (a * width * sin + b * height * cos) / 2}`;
   return `M${corner(-1, -1)}L${corner(1, -1)}L${corner(1, 1)}L${corner(-1, 1)}Z`;
+}
+
+/** Frames that can be told apart; of a path worked out from the picture its ends alone. */
+const MOST_FRAMES = 8;
+
+function shownPoints({ points }: CameraPath) {
+  const all = points.map((point, i) => ({ point, i }));
+  return all.length > MOST_FRAMES ? all.filter(({ i }) => i === 0 || i === all.length - 1) : all;
 }

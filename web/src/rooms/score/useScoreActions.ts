@@ -174,6 +174,9 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       /** Moves the camera over the selected shots; null lets it stand. */
       setPath: (path: CameraPath | null) =>
         run("set-path", { places: places(), path: path && { ...path, fills: null } }),
+      /** Takes the takes' own movement out of the selected shots. */
+      steadyPath: (manner: "LOCKED" | "SMOOTHED") =>
+        void run("steady-path", { places: places(), manner }),
       /** Moves it as the story asked. */
       proposePath: () => void run("propose-path", { places: places() }),
       toggleLock: () => {

@@ -70,6 +70,20 @@ class EditingTest {
         length);
   }
 
+  /** A shot is steadied along the movement of its take, is seen otherwise, and goes with undo. */
+  @Test
+  void aShotIsSteadied() {
+    byte[] before = still(at(1) + 5);
+    for (String manner : List.of("SMOOTHED", "LOCKED")) {
+      cut.edit("steady-path", Map.of("places", List.of(1), "manner", manner));
+      JsonNode path = cut.shot(1).get("path");
+      assertThat(path.get("points").size()).isGreaterThan(8);
+      assertThat(path.get("points").get(0).get("size").asInt()).isBetween(1000, 1500);
+    }
+    assertThat(still(at(1) + 5)).isNotEqualTo(before);
+    undoes(2);
+  }
+
   /** A transition is laid, is seen in the preview, is too long, is mended, and goes with undo. */
   @Test
   void transitionsAreLaidAndMended() {

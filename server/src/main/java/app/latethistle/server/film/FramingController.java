@@ -5,15 +5,22 @@ import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.ShapedFraming;
+import app.latethistle.core.measure.Travel;
 import app.latethistle.core.plan.FramingProposal;
+import app.latethistle.core.plan.SteadyPath;
 import app.latethistle.core.story.StoryShot;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.server.material.Pictures;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.WantedShots;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,17 +38,21 @@ class FramingController {
   private final FilmEdits edits;
   private final FilmViews views;
   private final WantedShots wanted;
+  private final Pictures pictures;
 
-  FramingController(FilmEdits edits, FilmViews views, WantedShots wanted) {
+  FramingController(FilmEdits edits, FilmViews views, WantedShots wanted, Pictures pictures) {
     this.edits = edits;
     this.views = views;
     this.wanted = wanted;
+    this.pictures = pictures;
   }
 
   /** Sets a move over shots; null stands still again, as much as fills the picture. */
   record SetPath(long revision, List<Integer> places, @Schema(nullable = true) PathView path) {}
 
   record ProposePath(long revision, List<Integer> places) {}
+
+  record SteadyShots(long revision, List<Integer> places, SteadyPath.Manner manner) {}
 
   @PostMapping("/set-path")
   FilmView setPath(@PathVariable long productionId, @RequestBody SetPath s) {
@@ -96,6 +107,54 @@ class FramingController {
           }
           return SetAspect.of(Aspect.FRAMING, values).called("move the camera as asked");
         });
+  }
+
+  /** Takes the movement of their takes out of shots. */
+  @PostMapping("/steady-path")
+  FilmView steadyPath(@PathVariable long productionId, @RequestBody SteadyShots s) {
+    return edits.make(
+        productionId,
+        s.revision(),
+        state -> {
+          Map<String, ShapedFraming> values = new LinkedHashMap<>();
+          for (int place : s.places()) {
+            Placement shot = placement(state, state.film().placementAt(place).id());
+            FramingPath path =
+                SteadyPath.of(
+                        travel(state, place, shot),
+                        s.manner(),
+                        state.production().rate().perSecond(),
+                        clip(state, shot),
+                        film(state).aspect())
+                    .orElseThrow(
+                        () ->
+                            new Refused(
+                                "The picture moves too far to be held; a shorter part of it, or"
+                                    + " smoothing it, may do."));
+            values.put(shot.id(), shot.framing().withOwn(Framing.along(path)));
+          }
+          return SetAspect.of(Aspect.FRAMING, values).called("steady a shot");
+        });
+  }
+
+  /** How the picture moves in the frames in which a shot is seen. */
+  private List<Travel> travel(FilmState state, int place, Placement shot) {
+    FrameRange own = state.cutting().rangeOf(place);
+    FrameRange before = state.cutting().overlaps().get(place).frames();
+    FrameRange after = state.cutting().overlaps().get(place + 1).frames();
+    Take take = state.takes().get(shot.take());
+    long start = before.isEmpty() ? own.start() : before.start();
+    long end = after.isEmpty() ? own.end() : after.end();
+    List<Long> frames = new ArrayList<>();
+    for (long f = start; f < end; f++) {
+      long k = f - own.start();
+      frames.add(Math.round(shot.run().frame(shot.in(), take.frames(), k, own.length())));
+    }
+    try {
+      return pictures.travel(take.media(), state.production().rate(), frames);
+    } catch (IOException e) {
+      throw new UncheckedIOException("The pictures of a take could not be read.", e);
+    }
   }
 
   private static Placement placement(FilmState state, String id) {

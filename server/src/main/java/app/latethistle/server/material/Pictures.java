@@ -1,7 +1,9 @@
 package app.latethistle.server.material;
 
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.measure.CameraTravel;
 import app.latethistle.core.measure.FocusFinder;
+import app.latethistle.core.measure.Travel;
 import app.latethistle.core.picture.Backing;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
@@ -99,6 +101,23 @@ public class Pictures {
           Arrays.copyOfRange(small.data(), small.offset(2), small.data().length));
     }
     return finder.found();
+  }
+
+  /** How wide pictures are in which a camera's travel is followed. */
+  private static final int FOLLOWED_AT = 320;
+
+  /** How the camera moved from the first of some frames of a take to each of them. */
+  public List<Travel> travel(String hash, FrameRate rate, List<Long> frames) throws IOException {
+    ProxyFile proxy = proxy(hash, rate);
+    int h = Math.max(2, (int) Math.round(FOLLOWED_AT / proxy.shape().aspect() / 2) * 2);
+    Frame small = new Frame(FOLLOWED_AT, h);
+    Framer framer = Framer.of(proxy.shape(), FOLLOWED_AT, h, Framing.FILL);
+    CameraTravel travel = new CameraTravel(FOLLOWED_AT, h);
+    for (long at : frames) {
+      framer.draw(proxy.frame(at), small);
+      travel.add(Arrays.copyOf(small.data(), small.offset(1)));
+    }
+    return travel.fromFirst();
   }
 
   /** Pictures in a strip, and in each of its rows. */
