@@ -32,12 +32,17 @@ export function ColourPicker({
   const shown = Math.max(0, Math.min(shot.material - 1, shot.in + Math.max(0, frame - shot.start)));
   const press = (e: MouseEvent) => {
     const at = e.currentTarget.getBoundingClientRect();
-    const colour = colourAt(
-      picture.current,
-      (e.clientX - at.left) / at.width,
-      (e.clientY - at.top) / at.height,
-    );
-    if (colour) onPick(colour);
+    const x = (e.clientX - at.left) / at.width;
+    const y = (e.clientY - at.top) / at.height;
+    const image = picture.current;
+    // A press that comes before the picture is there waits for it.
+    void image
+      ?.decode()
+      .then(() => {
+        const colour = colourAt(image, x, y);
+        if (colour) onPick(colour);
+      })
+      .catch(() => undefined);
   };
   const key = (e: KeyboardEvent) => {
     if (e.key !== "Escape") return;

@@ -293,8 +293,10 @@ class EditingJourneyTest {
     assertThat(card).containsText("stays");
     // The colour is pressed in the picture, where the sky is blue at night.
     pressed(card, "pick a colour").click();
-    BoundingBox picture = card.getByLabel("Press the colour that goes").boundingBox();
-    page.mouse().click(picture.x + picture.width / 2, picture.y + 8);
+    Locator picture = card.getByLabel("Press the colour that goes");
+    page.waitForCondition(
+        () -> (boolean) picture.locator("img").evaluate("i => i.complete && i.naturalWidth > 0"));
+    picture.click(new Locator.ClickOptions().setPosition(160, 8));
     assertThat(card).containsText("taken out");
     Locator colour = card.getByLabel("Colour that is taken out");
     assertThat(colour).hasValue(Pattern.compile("#[01].[0-4].[2-8]."));
