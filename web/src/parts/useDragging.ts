@@ -6,16 +6,19 @@ export interface Point {
 }
 
 /**
- * Dragging on an SVG picture, in the picture's own units.
+ * Dragging on an SVG picture, or on a group of it, in its own units.
  *
  * @param move told what is dragged, from where, and where it is now
  * @param drop told when it is let go
  */
-export function useDragging<T>(move: (what: T, from: Point, at: Point) => void, drop: () => void) {
-  const svg = useRef<SVGSVGElement>(null);
+export function useDragging<T, E extends SVGGraphicsElement = SVGSVGElement>(
+  move: (what: T, from: Point, at: Point) => void,
+  drop: () => void,
+) {
+  const surface = useRef<E>(null);
   const drag = useRef<{ what: T; from: Point } | null>(null);
   const locate = (e: PointerEvent): Point | null => {
-    const matrix = svg.current?.getScreenCTM();
+    const matrix = surface.current?.getScreenCTM();
     if (!matrix) return null;
     const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix.inverse());
     return { x: at.x, y: at.y };
@@ -26,12 +29,12 @@ export function useDragging<T>(move: (what: T, from: Point, at: Point) => void, 
     drop();
   };
   return {
-    svg,
+    surface,
     take: (e: PointerEvent, what: T) => {
       const from = locate(e);
       if (!from || e.button !== 0) return;
       e.stopPropagation();
-      svg.current?.setPointerCapture(e.pointerId);
+      surface.current?.setPointerCapture(e.pointerId);
       drag.current = { what, from };
     },
     handlers: {

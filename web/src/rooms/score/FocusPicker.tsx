@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import type { KeyboardEvent, MouseEvent } from "react";
 import { takeFrameUrl, type Focus, type Placed, type Production } from "../../api/client";
+import { arrow } from "../../parts/arrow";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { focusAt, focusOf } from "./shapes";
@@ -28,13 +29,11 @@ export function FocusPicker({
     );
   };
   const key = (e: KeyboardEvent) => {
-    const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[
-      e.key
-    ];
+    const by = arrow(e.key);
     if (!by) return;
     e.preventDefault();
     e.stopPropagation();
-    onSet(focusAt(at.x + STEP * (by[0] ?? 0), at.y + STEP * (by[1] ?? 0), shot.focus));
+    onSet(focusAt(at.x + STEP * by.x, at.y + STEP * by.y, shot.focus));
   };
   const { focus } = shot;
   const percent = (v: number) => `${100 * v}%`;

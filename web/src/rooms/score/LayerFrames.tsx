@@ -44,7 +44,7 @@ export function LayerFrames({ production, film, overlay, actions }: Props) {
     if (draftLie) actions.changeOverlay(overlay.shot.id, { lie: draftLie });
   };
   const soon = useSoon(lay);
-  const { svg, take, handlers } = useDragging<Drag>((now, from, at) => {
+  const { surface, take, handlers } = useDragging<Drag>((now, from, at) => {
     const point = now.lie.points[now.index];
     if (!point) return;
     const box = boxOf(point, cover, sides);
@@ -83,7 +83,7 @@ export function LayerFrames({ production, film, overlay, actions }: Props) {
   const now = boxOf(lieAt(lie, timeIn(overlay, frame)), cover, sides);
   return (
     <svg
-      ref={svg}
+      ref={surface}
       viewBox={`0 0 ${sides.width} ${sides.height}`}
       style={{ position: "absolute", inset: 0, width: "100%", height: "100%", touchAction: "none" }}
       role="group"

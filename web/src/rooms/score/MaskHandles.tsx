@@ -1,6 +1,8 @@
-import { useRef, type KeyboardEvent, type PointerEvent } from "react";
+import type { KeyboardEvent } from "react";
 import type { Mask, Matte, Placed } from "../../api/client";
+import { useDragging } from "../../parts/useDragging";
 import { useSoon } from "../../parts/useSoon";
+import { arrow } from "../../parts/arrow";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { pointsOf, withMask, withSpot } from "./masks";
@@ -19,54 +21,41 @@ interface Props {
   actions: ScoreActions;
 }
 
+/** A point that is dragged, and the matte as it was. */
+interface Drag {
+  mask: number;
+  spot: number;
+  matte: Matte;
+}
+
 /** A layer's masks, with their points to be dragged or moved by the arrows. */
 export function MaskHandles({ shot, box, unit, actions }: Props) {
   const draft = useRoom((s) => s.draftMatte);
   const set = useRoom((s) => s.set);
   const matte = draft ?? shot.matte;
-  const group = useRef<SVGGElement>(null);
   const lay = () => {
     const { draftMatte } = useRoom.getState();
     if (draftMatte) actions.setMatte(shot.id, draftMatte);
   };
   const soon = useSoon(lay);
-  const place = (e: PointerEvent) => {
-    const matrix = group.current?.getScreenCTM();
-    if (!matrix) return null;
-    const at = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix.inverse());
-    return { x: 1000 * (at.x / box.width + 0.5), y: 1000 * (at.y / box.height + 0.5) };
-  };
-  const drag = (e: PointerEvent, mask: number, spot: number, from: Matte) => {
-    e.stopPropagation();
-    const handle = e.currentTarget as SVGElement;
-    handle.setPointerCapture(e.pointerId);
-    const move = (m: globalThis.PointerEvent) => {
-      const at = place(m as unknown as PointerEvent);
-      if (at) set({ draftMatte: withSpot(from, mask, spot, at) });
-    };
-    const end = () => {
-      handle.removeEventListener("pointermove", move);
-      lay();
-    };
-    handle.addEventListener("pointermove", move);
-    handle.addEventListener("pointerup", end, { once: true });
-  };
+  const { surface, take, handlers } = useDragging<Drag, SVGGElement>((now, _, at) => {
+    const to = { x: 1000 * (at.x / box.width + 0.5), y: 1000 * (at.y / box.height + 0.5) };
+    set({ draftMatte: withSpot(now.matte, now.mask, now.spot, to) });
+  }, lay);
   const press = (e: KeyboardEvent, mask: number, spot: number) => {
     const now = matte.masks[mask]?.points[spot];
-    const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[
-      e.key
-    ];
+    const by = arrow(e.key);
     if (!now || !by) return;
     e.preventDefault();
     e.stopPropagation();
     const step = e.shiftKey ? 5 * STEP : STEP;
-    const to = { x: now.x + step * (by[0] ?? 0), y: now.y + step * (by[1] ?? 0) };
+    const to = { x: now.x + step * by.x, y: now.y + step * by.y };
     set({ draftMatte: withSpot(matte, mask, spot, to) });
     soon();
   };
   const at = (v: number, side: number) => (v / 1000 - 0.5) * side;
   return (
-    <g ref={group} transform={`translate(${box.x} ${box.y}) rotate(${box.turn})`}>
+    <g ref={surface} {...handlers} transform={`translate(${box.x} ${box.y}) rotate(${box.turn})`}>
       <rect
         x={-box.width / 2}
         y={-box.height / 2}
@@ -105,7 +94,7 @@ export function MaskHandles({ shot, box, unit, actions }: Props) {
                     more.splice(i + 1, 0, middle);
                     const wider = withMask(matte, m, { ...mask, points: more });
                     set({ draftMatte: wider });
-                    drag(e, m, i + 1, wider);
+                    take(e, { mask: m, spot: i + 1, matte: wider });
                   }}
                 />
               );
@@ -124,7 +113,7 @@ export function MaskHandles({ shot, box, unit, actions }: Props) {
               stroke={ink.ink}
               strokeWidth={unit}
               style={{ cursor: "move" }}
-              onPointerDown={(e) => drag(e, m, i, matte)}
+              onPointerDown={(e) => take(e, { mask: m, spot: i, matte })}
               onKeyDown={(e) => press(e, m, i)}
               onDoubleClick={() => {
                 if (mask.kind !== "OUTLINE" || mask.points.length <= 3) return;

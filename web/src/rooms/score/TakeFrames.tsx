@@ -44,7 +44,7 @@ export function TakeFrames({ production, shot, actions }: Props) {
     if (draftPath) void actions.setPath(draftPath);
   };
   const soon = useSoon(lay);
-  const { svg, take, handlers } = useDragging<Drag>((now, from, at) => {
+  const { surface, take, handlers } = useDragging<Drag>((now, from, at) => {
     const view = now.path.points[now.index];
     if (!view) return;
     const start = windowOf(view, picture, production);
@@ -84,7 +84,7 @@ export function TakeFrames({ production, shot, actions }: Props) {
   const shown = Math.max(0, Math.min(shot.material - 1, shot.in + Math.max(0, frame - shot.start)));
   return (
     <svg
-      ref={svg}
+      ref={surface}
       viewBox={`0 0 ${picture.width} ${picture.height}`}
       style={{ position: "absolute", inset: 0, width: "100%", height: "100%", touchAction: "none" }}
       role="group"

@@ -1,4 +1,4 @@
-import type { Film, Lie, LiePoint, Overlay, Production } from "../../api/client";
+import type { Film, Lie, LiePoint, Overlay } from "../../api/client";
 import { eased, LAST, type Sides, type Window } from "./views";
 
 /** Units of a lie: its size and place in thousandths, its turn in hundredths of a degree. */
@@ -107,6 +107,3 @@ export const isSeen = ({ shot }: Overlay, frame: number) => frame >= shot.start 
 export function laidPicture(film: Film, name: string | null): Overlay | undefined {
   return film.overlays.find((o) => o.shot.id === name && o.shot.takeId !== 0);
 }
-
-/** The film's sides. */
-export const filmSides = ({ width, height }: Production): Sides => ({ width, height });

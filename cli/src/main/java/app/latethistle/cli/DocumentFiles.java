@@ -6,21 +6,16 @@ import app.latethistle.document.FilmDocument;
 import app.latethistle.document.MediumForm;
 import app.latethistle.document.TakeForm;
 import app.latethistle.media.ClipCheck;
+import app.latethistle.media.ContentStore;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Originals;
 import app.latethistle.media.Probe;
 import app.latethistle.media.RefusedMedia;
 import java.io.IOException;
-import java.io.InputStream;
-import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.security.DigestInputStream;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -79,7 +74,7 @@ record DocumentFiles(
   private static Found found(MediumForm medium, Path folder, Optional<Path> store)
       throws IOException {
     Path file = find(medium, folder, store);
-    String hash = medium.path() == null ? medium.sha256() : hash(file);
+    String hash = medium.path() == null ? medium.sha256() : ContentStore.hash(file);
     if (medium.sha256() != null && !medium.sha256().equals(hash)) {
       throw new IOException(
           file
@@ -145,8 +140,7 @@ record DocumentFiles(
     if (medium.path() != null) {
       file = folder.resolve(medium.path());
     } else if (store.isPresent()) {
-      String hash = medium.sha256();
-      file = store.get().resolve("originals").resolve(hash.substring(0, 2)).resolve(hash);
+      file = ContentStore.path(store.get(), medium.sha256());
     } else {
       throw new IOException(
           "The document names the file "
@@ -157,15 +151,5 @@ record DocumentFiles(
       throw new IOException(file + ": there is no such file, and the document uses it.");
     }
     return file;
-  }
-
-  private static String hash(Path file) throws IOException {
-    try (InputStream in = Files.newInputStream(file)) {
-      MessageDigest digest = MessageDigest.getInstance("SHA-256");
-      new DigestInputStream(in, digest).transferTo(OutputStream.nullOutputStream());
-      return HexFormat.of().formatHex(digest.digest());
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("Every Java platform has SHA-256.", e);
-    }
   }
 }

@@ -23,6 +23,7 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -77,9 +78,9 @@ public record FilmDocument(
   public static FilmDocument read(String json) throws IOException {
     FilmDocument document;
     try {
-      MAPPER.readTree(json);
-      FilmSchema.check(json);
-      document = MAPPER.readValue(json, FilmDocument.class);
+      JsonNode tree = MAPPER.readTree(json);
+      FilmSchema.check(tree);
+      document = MAPPER.treeToValue(tree, FilmDocument.class);
     } catch (JacksonException e) {
       String where =
           e.getLocation() == null

@@ -1,6 +1,5 @@
 package app.latethistle.document;
 
-import com.networknt.schema.InputFormat;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
@@ -9,6 +8,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.stream.Collectors;
+import tools.jackson.databind.JsonNode;
 
 /** The published schema of film documents. */
 public final class FilmSchema {
@@ -27,12 +27,12 @@ public final class FilmSchema {
   }
 
   /**
-   * Holds a text, which is JSON, against the schema.
+   * Holds a document against the schema.
    *
    * @throws BrokenDocument if it does not hold, with each place
    */
-  static void check(String document) throws BrokenDocument {
-    var wrong = SCHEMA.validate(document, InputFormat.JSON);
+  static void check(JsonNode document) throws BrokenDocument {
+    var wrong = SCHEMA.validate(document);
     if (wrong.isEmpty()) {
       return;
     }

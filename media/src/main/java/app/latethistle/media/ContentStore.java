@@ -29,6 +29,8 @@ public final class ContentStore {
 
   private static final long USE_NOTED_EVERY_MILLIS = 3_600_000;
 
+  private static final String ORIGINALS = "originals";
+
   private final Path originals;
   private final Path derived;
   private final Path incoming;
@@ -38,7 +40,7 @@ public final class ContentStore {
 
   /** Opens or makes a store in a folder. */
   public ContentStore(Path folder) throws IOException {
-    originals = Files.createDirectories(folder.resolve("originals"));
+    originals = Files.createDirectories(folder.resolve(ORIGINALS));
     derived = Files.createDirectories(folder.resolve("derived"));
     incoming = Files.createDirectories(folder.resolve("incoming"));
   }
@@ -47,13 +49,11 @@ public final class ContentStore {
   public Stored put(InputStream in) throws IOException {
     Path part = Files.createTempFile(incoming, "upload-", ".part");
     try {
-      MessageDigest digest = MessageDigest.getInstance("SHA-256");
-      long bytes;
-      try (DigestInputStream reading = new DigestInputStream(in, digest);
-          OutputStream out = Files.newOutputStream(part)) {
-        bytes = reading.transferTo(out);
+      String hash;
+      try (OutputStream out = Files.newOutputStream(part)) {
+        hash = copy(in, out);
       }
-      String hash = HexFormat.of().formatHex(digest.digest());
+      long bytes = Files.size(part);
       Path path = path(hash);
       boolean isNew = !Files.exists(path);
       if (isNew) {
@@ -62,10 +62,28 @@ public final class ContentStore {
         moveInto(part, path);
       }
       return new Stored(hash, bytes, path, isNew);
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("Every Java platform has SHA-256.", e);
     } finally {
       Files.deleteIfExists(part);
+    }
+  }
+
+  /** The name that a file has, or would have, in a store. */
+  public static String hash(Path file) throws IOException {
+    try (InputStream in = Files.newInputStream(file)) {
+      return copy(in, OutputStream.nullOutputStream());
+    }
+  }
+
+  /** Copies bytes, closes where they come from, and answers their SHA-256. */
+  private static String copy(InputStream in, OutputStream out) throws IOException {
+    try {
+      MessageDigest digest = MessageDigest.getInstance("SHA-256");
+      try (DigestInputStream reading = new DigestInputStream(in, digest)) {
+        reading.transferTo(out);
+      }
+      return HexFormat.of().formatHex(digest.digest());
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("Every Java platform has SHA-256.", e);
     }
   }
 
@@ -78,6 +96,15 @@ public final class ContentStore {
 
   /** Where an original is or would be. */
   public Path path(String hash) {
+    return within(originals, hash);
+  }
+
+  /** Where an original is in the store of a folder, which is neither opened nor made. */
+  public static Path path(Path folder, String hash) {
+    return within(folder.resolve(ORIGINALS), hash);
+  }
+
+  private static Path within(Path originals, String hash) {
     return originals.resolve(hash.substring(0, 2)).resolve(hash);
   }
 

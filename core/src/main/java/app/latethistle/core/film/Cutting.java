@@ -252,6 +252,15 @@ public record Cutting(
     return new FrameRange(frames.get(place), frames.get(place + 1));
   }
 
+  /** The frames in which a shot is seen: more than its own where a transition shows more. */
+  public FrameRange seenOf(int place) {
+    FrameRange before = overlaps.get(place).frames();
+    FrameRange after = overlaps.get(place + 1).frames();
+    return new FrameRange(
+        before.isEmpty() ? frames.get(place) : before.start(),
+        after.isEmpty() ? frames.get(place + 1) : after.end());
+  }
+
   /** The film's length in frames. */
   public long length() {
     return frames.isEmpty() ? 0 : frames.get(frames.size() - 1);

@@ -39,40 +39,6 @@ public final class Blend {
     }
   }
 
-  /**
-   * Lays what stays of a picture over a part of another: it is added to what shines through.
-   *
-   * @param frame over black, weighed by its own opacity already
-   * @param alpha its opacity, pixel by pixel, 0 to 255
-   * @param x its left side in the target, even
-   * @param y its top, even
-   * @param opacity of all of it, 0 to 1
-   */
-  public static void paste(Frame frame, byte[] alpha, Frame target, int x, int y, double opacity) {
-    int weight = weight(opacity);
-    byte[] under = target.data();
-    for (int plane = 0; plane < 3; plane++) {
-      int part = plane == 0 ? 1 : 2;
-      int zero = plane == 0 ? 16 : 128;
-      int w = frame.width() / part;
-      for (int row = 0; row < frame.height() / part; row++) {
-        int at = target.offset(plane) + (y / part + row) * (target.width() / part) + x / part;
-        int from = frame.offset(plane) + row * w;
-        for (int i = 0; i < w; i++) {
-          int opaque =
-              plane == 0
-                  ? alpha[row * w + i] & 0xff
-                  : Frame.meanOfFour(alpha, 2 * row * frame.width() + 2 * i, frame.width());
-          int below = (under[at + i] & 0xff) - zero;
-          int over = (frame.data()[from + i] & 0xff) - zero;
-          int laid = (255 * over + (255 - opaque) * below) / 255;
-          int value = zero + below + (((laid - below) * weight) >> BITS);
-          under[at + i] = (byte) Math.max(16, Math.min(plane == 0 ? 235 : 240, value));
-        }
-      }
-    }
-  }
-
   private static int weight(double share) {
     return (int) Math.round(share * (1 << BITS));
   }

@@ -209,9 +209,12 @@ public final class Overlaying {
     if (!same) {
       scaledTo = to;
       upright = new Frame(w, h);
-      uprightAlpha = new byte[w * h];
+      uprightAlpha = over.isWhole() ? null : new byte[w * h];
       scaler = new FrameScaler(seen, over.picture().width(), over.picture().height(), w, h);
-      alphaScaler = new Scaler(seen, over.picture().width(), over.picture().height(), w, h, false);
+      alphaScaler =
+          over.isWhole()
+              ? null
+              : new Scaler(seen, over.picture().width(), over.picture().height(), w, h, false);
     }
     scaler.draw(over.picture(), upright);
     if (!over.isWhole()) {

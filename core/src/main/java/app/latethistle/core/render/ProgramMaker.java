@@ -1,7 +1,6 @@
 package app.latethistle.core.render;
 
 import app.latethistle.core.film.Hits;
-import app.latethistle.core.film.Overlap;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
@@ -49,17 +48,13 @@ final class ProgramMaker {
     List<Layer.Passage> passages = new ArrayList<>();
     List<Placement> placements = film.film().placements();
     for (int i = 0; i < placements.size(); i++) {
-      Overlap before = film.cutting().overlaps().get(i);
-      Overlap after = film.cutting().overlaps().get(i + 1);
       FrameRange own = film.cutting().rangeOf(i);
-      FrameRange seen =
-          new FrameRange(
-              before.frames().isEmpty() ? own.start() : before.frames().start(),
-              after.frames().isEmpty() ? own.end() : after.frames().end());
+      FrameRange seen = film.cutting().seenOf(i);
+      FrameRange before = film.cutting().overlaps().get(i).frames();
       cut.add(new Layer.Part(seen, own.start(), shot(placements.get(i), own, seen)));
-      if (!before.frames().isEmpty()) {
+      if (!before.isEmpty()) {
         Transition how = film.film().joints().get(i).transition();
-        passages.add(new Layer.Passage(before.frames(), i, how.kind(), how.manner()));
+        passages.add(new Layer.Passage(before, i, how.kind(), how.manner()));
       }
     }
     return new Layer.Sequence(cut, passages);

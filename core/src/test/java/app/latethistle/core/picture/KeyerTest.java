@@ -3,6 +3,8 @@ package app.latethistle.core.picture;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.latethistle.core.look.Key;
+import app.latethistle.core.look.LiePath;
+import app.latethistle.core.look.Mixing;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
@@ -108,7 +110,12 @@ class KeyerTest {
     Frame target = before(0x301020, 0, 0, new double[alpha.length], seed);
     Keyer keyer = new Keyer(List.of(Key.of(Backing.of(frame).orElseThrow())), WIDTH, HEIGHT);
     Frame stays = keyer.draw(frame);
-    Blend.paste(stays, keyer.opacity(), target, 0, 0, 1);
+    new Overlaying(target.width(), target.height())
+        .draw(
+            Cutout.of(stays, keyer.opacity()),
+            LiePath.WHOLE.at(0),
+            new Overlaying.Manner(/* still= */ true, Mixing.NORMAL, /* wrap= */ 0),
+            target);
     double squares = 0;
     double colour = 0;
     for (int i = 0; i < frame.data().length; i++) {

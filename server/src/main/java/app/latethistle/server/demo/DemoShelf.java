@@ -40,7 +40,6 @@ import app.latethistle.standins.narrator.Narrator;
 import app.latethistle.standins.painter.Flaw;
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -304,7 +303,8 @@ class DemoShelf {
     for (TakeEntry entry : takes.findByProductionId(id)) {
       Take figure = state.takes().get(Long.toString(entry.id()));
       if (figure != null && entry.fileName().equals(NightPost.CARRIER)) {
-        backing(state, figure)
+        pictures
+            .backing(figure.media(), state.production().rate(), 0)
             .ifPresent(
                 colour ->
                     films.edit(
@@ -316,14 +316,6 @@ class DemoShelf {
                                     s.resolved(), Long.toString(entry.shotId()), figure, colour),
                                 "lay a figure into a shot")));
       }
-    }
-  }
-
-  private Optional<Integer> backing(FilmState state, Take figure) {
-    try {
-      return pictures.backing(figure.media(), state.production().rate(), 0);
-    } catch (IOException e) {
-      throw new UncheckedIOException("The pictures of a take could not be read.", e);
     }
   }
 

@@ -13,12 +13,11 @@ import app.latethistle.document.MediumForm;
 import app.latethistle.document.OutputForm;
 import app.latethistle.document.SongForm;
 import app.latethistle.document.TakeForm;
-import java.nio.charset.StandardCharsets;
+import app.latethistle.server.config.Attachment;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -41,13 +40,10 @@ class DocumentController {
       produces = MediaType.APPLICATION_JSON_VALUE)
   ResponseEntity<String> document(@PathVariable long productionId) {
     FilmState state = films.state(productionId);
-    String name = state.production().title().replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "_");
-    ContentDisposition file =
-        ContentDisposition.attachment()
-            .filename(name + ".film.json", StandardCharsets.UTF_8)
-            .build();
     return ResponseEntity.ok()
-        .header(HttpHeaders.CONTENT_DISPOSITION, file.toString())
+        .header(
+            HttpHeaders.CONTENT_DISPOSITION,
+            Attachment.named(state.production().title(), ".film.json"))
         .body(document(state).write());
   }
 

@@ -11,8 +11,6 @@ import app.latethistle.core.measure.FocusFinder;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.server.material.Pictures;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -58,11 +56,7 @@ public class FocusSearch {
       long frame = shown.start() + (shown.length() - 1) * i / (LOOKED_AT - 1);
       frames.add(Math.max(0, Math.min(take.frames() - 1, frame)));
     }
-    try {
-      return pictures.focus(take.media(), state.production().rate(), frames).map(FocusSearch::of);
-    } catch (IOException e) {
-      throw new UncheckedIOException("The pictures of a take could not be read.", e);
-    }
+    return pictures.focus(take.media(), state.production().rate(), frames).map(FocusSearch::of);
   }
 
   private static Focus of(FocusFinder.Found found) {

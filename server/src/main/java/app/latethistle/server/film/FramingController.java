@@ -18,8 +18,6 @@ import app.latethistle.server.material.Pictures;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.WantedShots;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -140,21 +138,14 @@ class FramingController {
   /** How the picture moves in the frames in which a shot is seen. */
   private List<Travel> travel(FilmState state, int place, Placement shot) {
     FrameRange own = state.cutting().rangeOf(place);
-    FrameRange before = state.cutting().overlaps().get(place).frames();
-    FrameRange after = state.cutting().overlaps().get(place + 1).frames();
+    FrameRange seen = state.cutting().seenOf(place);
     Take take = state.takes().get(shot.take());
-    long start = before.isEmpty() ? own.start() : before.start();
-    long end = after.isEmpty() ? own.end() : after.end();
     List<Long> frames = new ArrayList<>();
-    for (long f = start; f < end; f++) {
+    for (long f = seen.start(); f < seen.end(); f++) {
       long k = f - own.start();
       frames.add(Math.round(shot.run().frame(shot.in(), take.frames(), k, own.length())));
     }
-    try {
-      return pictures.travel(take.media(), state.production().rate(), frames);
-    } catch (IOException e) {
-      throw new UncheckedIOException("The pictures of a take could not be read.", e);
-    }
+    return pictures.travel(take.media(), state.production().rate(), frames);
   }
 
   private static Placement placement(FilmState state, String id) {

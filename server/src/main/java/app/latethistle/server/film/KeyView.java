@@ -1,7 +1,7 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.look.Key;
-import java.util.Locale;
+import app.latethistle.document.Colour;
 
 /**
  * A backing colour that is taken out, as the page shows and sets it; see {@link Key} for its units.
@@ -11,7 +11,7 @@ import java.util.Locale;
 record KeyView(String colour, int tolerance, int softness, int spill, int shadow) {
   static KeyView of(Key key) {
     return new KeyView(
-        String.format(Locale.ROOT, "#%06x", key.colour()),
+        new Colour(key.colour()).text(),
         key.tolerance(),
         key.softness(),
         key.spill(),

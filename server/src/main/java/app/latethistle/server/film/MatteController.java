@@ -11,8 +11,6 @@ import app.latethistle.core.look.Matte;
 import app.latethistle.core.take.Take;
 import app.latethistle.server.material.Pictures;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.io.IOException;
-import java.io.UncheckedIOException;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -91,17 +89,12 @@ class MatteController {
     if (take == null) {
       throw new Refused("This shot has lost its take; choose another one first.");
     }
-    try {
-      return pictures
-          .backing(
-              take.media(), state.production().rate(), state.resolved().shown(shot.id()).start())
-          .orElseThrow(
-              () ->
-                  new Refused(
-                      "No even colour stands along the edges of this picture; choose the colour"
-                          + " that is to go by hand."));
-    } catch (IOException e) {
-      throw new UncheckedIOException("The pictures of a take could not be read.", e);
-    }
+    return pictures
+        .backing(take.media(), state.production().rate(), state.resolved().shown(shot.id()).start())
+        .orElseThrow(
+            () ->
+                new Refused(
+                    "No even colour stands along the edges of this picture; choose the colour"
+                        + " that is to go by hand."));
   }
 }

@@ -6,8 +6,8 @@ import app.latethistle.core.look.Span;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.TransitionManner;
+import app.latethistle.document.Colour;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.Locale;
 
 /**
  * A transition as the page shows and sets it.
@@ -45,7 +45,7 @@ public record Passing(
         t.lies(),
         m.angle(),
         m.softness(),
-        String.format(Locale.ROOT, "#%06x", m.colour()),
+        new Colour(m.colour()).text(),
         m.pattern(),
         t.holds());
   }

@@ -8,6 +8,7 @@ import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.media.Quality;
+import app.latethistle.server.config.Attachment;
 import app.latethistle.server.config.Missing;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
@@ -17,14 +18,12 @@ import app.latethistle.server.jobs.Jobs;
 import app.latethistle.server.stored.StoredOrder;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
-import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -213,15 +212,9 @@ class MasterController {
     if (master.bytes() == null) {
       throw new Missing("Master '" + master.name() + "' has no file yet.");
     }
-    String name = master.name().replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "_") + ".mp4";
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType("video/mp4"))
-        .header(
-            HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment()
-                .filename(name, StandardCharsets.UTF_8)
-                .build()
-                .toString())
+        .header(HttpHeaders.CONTENT_DISPOSITION, Attachment.named(master.name(), ".mp4"))
         .body(new FileSystemResource(orders.fileOf(id)));
   }
 }

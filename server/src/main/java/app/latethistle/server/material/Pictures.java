@@ -17,6 +17,7 @@ import app.latethistle.media.MadeOnce;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.ProxyFile;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -72,17 +73,39 @@ public class Pictures {
   }
 
   /** The colour of the backing in a frame of a take, as 0xRRGGBB; empty if it has none. */
-  public Optional<Integer> backing(String hash, FrameRate rate, long frame) throws IOException {
-    return Backing.of(proxy(hash, rate).frame(frame));
+  public Optional<Integer> backing(String hash, FrameRate rate, long frame) {
+    return reading(hash, rate, proxy -> Backing.of(proxy.frame(frame)));
+  }
+
+  /** Something that is worked out from the pictures of a take. */
+  @FunctionalInterface
+  private interface Working<T> {
+    T on(ProxyFile proxy) throws IOException;
+  }
+
+  /**
+   * Works something out from a take's pictures.
+   *
+   * @throws UncheckedIOException if they cannot be read
+   */
+  private <T> T reading(String hash, FrameRate rate, Working<T> working) {
+    try {
+      return working.on(proxy(hash, rate));
+    } catch (IOException e) {
+      throw new UncheckedIOException("The pictures of a take could not be read.", e);
+    }
   }
 
   /** How wide pictures are in which it is looked for what matters; enough to tell where. */
   private static final int LOOKED_AT = 96;
 
   /** What matters in some frames of a take; empty if nothing stands out. */
-  public Optional<FocusFinder.Found> focus(String hash, FrameRate rate, List<Long> frames)
+  public Optional<FocusFinder.Found> focus(String hash, FrameRate rate, List<Long> frames) {
+    return reading(hash, rate, proxy -> focus(proxy, frames));
+  }
+
+  private static Optional<FocusFinder.Found> focus(ProxyFile proxy, List<Long> frames)
       throws IOException {
-    ProxyFile proxy = proxy(hash, rate);
     int w = LOOKED_AT;
     int h = Math.max(2, (int) Math.round(w / proxy.shape().aspect() / 2) * 2);
     // Chroma is half as fine, so the frame is twice as large as what is looked at.
@@ -107,8 +130,11 @@ public class Pictures {
   private static final int FOLLOWED_AT = 320;
 
   /** How the camera moved from the first of some frames of a take to each of them. */
-  public List<Travel> travel(String hash, FrameRate rate, List<Long> frames) throws IOException {
-    ProxyFile proxy = proxy(hash, rate);
+  public List<Travel> travel(String hash, FrameRate rate, List<Long> frames) {
+    return reading(hash, rate, proxy -> travel(proxy, frames));
+  }
+
+  private static List<Travel> travel(ProxyFile proxy, List<Long> frames) throws IOException {
     int h = Math.max(2, (int) Math.round(FOLLOWED_AT / proxy.shape().aspect() / 2) * 2);
     Frame small = new Frame(FOLLOWED_AT, h);
     Framer framer = Framer.of(proxy.shape(), FOLLOWED_AT, h, Framing.FILL);
