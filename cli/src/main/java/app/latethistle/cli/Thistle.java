@@ -21,6 +21,7 @@ import picocli.CommandLine.Command;
       ShotsCommand.class,
       PromptsCommand.class,
       FactsCommand.class,
+      MatchCommand.class,
       DemoCommand.class
     })
 public final class Thistle {

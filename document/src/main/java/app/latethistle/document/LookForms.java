@@ -1,7 +1,11 @@
 package app.latethistle.document;
 
 import app.latethistle.core.look.Appearance;
+import app.latethistle.core.look.Basics;
+import app.latethistle.core.look.Cdl;
 import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Curve;
+import app.latethistle.core.look.Curves;
 import app.latethistle.core.look.Dial;
 import app.latethistle.core.look.Drive;
 import app.latethistle.core.look.Easing;
@@ -21,6 +25,7 @@ import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
+import app.latethistle.core.look.Tones;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.TransitionManner;
@@ -130,10 +135,14 @@ public final class LookForms {
     }
   }
 
-  /** A correction has nothing to say yet; those stored first had no treatments and no matte. */
-  public record Look(Shaped framing, Done treatments, Cut matte) {
+  /** Those stored first had no treatments, no matte and no correction. */
+  public record Look(Shaped framing, Done treatments, Cut matte, Corrected correction) {
     public static Look of(Appearance look) {
-      return new Look(Shaped.of(look.framing()), Done.of(look.treatments()), Cut.of(look.matte()));
+      return new Look(
+          Shaped.of(look.framing()),
+          Done.of(look.treatments()),
+          Cut.of(look.matte()),
+          look.correction().isNone() ? null : Corrected.of(look.correction()));
     }
 
     public Appearance get() {
@@ -141,7 +150,105 @@ public final class LookForms {
           framing == null ? ShapedFraming.of(Framing.FILL) : framing.get(),
           Done.get(treatments),
           Cut.get(matte),
-          Correction.NONE);
+          correction == null ? Correction.NONE : correction.get());
+    }
+  }
+
+  /** What is done to a picture's colour; what is not said is left as it is. */
+  public record Corrected(
+      int exposure, int contrast, int warmth, int tint, int saturation, Toned tones, Listed cdl) {
+    public static Corrected of(Correction correction) {
+      Basics five = correction.basics();
+      return new Corrected(
+          five.exposure(),
+          five.contrast(),
+          five.warmth(),
+          five.tint(),
+          five.saturation(),
+          correction.tones().equals(Tones.NONE) ? null : Toned.of(correction.tones()),
+          correction.cdl().equals(Cdl.NONE) ? null : Listed.of(correction.cdl()));
+    }
+
+    public Correction get() {
+      return new Correction(
+          new Basics(exposure, contrast, warmth, tint, saturation),
+          tones == null ? Tones.NONE : tones.get(),
+          cdl == null ? Cdl.NONE : cdl.get());
+    }
+  }
+
+  /** What else is done to dark and light. */
+  public record Toned(
+      Integer pivot,
+      int blacks,
+      int whites,
+      int shoulder,
+      int toe,
+      int vibrance,
+      List<Bend> luma,
+      List<Bend> red,
+      List<Bend> green,
+      List<Bend> blue) {
+    /** A point of a curve. */
+    public record Bend(int from, int to) {}
+
+    static Toned of(Tones tones) {
+      Curves curves = tones.curves();
+      return new Toned(
+          tones.pivot(),
+          tones.blacks(),
+          tones.whites(),
+          tones.shoulder(),
+          tones.toe(),
+          tones.vibrance(),
+          bends(curves.luma()),
+          bends(curves.red()),
+          bends(curves.green()),
+          bends(curves.blue()));
+    }
+
+    private static List<Bend> bends(Curve curve) {
+      return curve.points().stream().map(p -> new Bend(p.from(), p.to())).toList();
+    }
+
+    Tones get() {
+      return new Tones(
+          Say.or(pivot, Tones.GREY),
+          blacks,
+          whites,
+          shoulder,
+          toe,
+          vibrance,
+          new Curves(curve(luma), curve(red), curve(green), curve(blue)));
+    }
+
+    private static Curve curve(List<Bend> bends) {
+      return new Curve(Say.or(bends).stream().map(b -> new Curve.Point(b.from, b.to)).toList());
+    }
+  }
+
+  /** A colour decision list; of each, red, green and blue. */
+  public record Listed(
+      List<Double> slope, List<Double> offset, List<Double> power, Double saturation) {
+    static Listed of(Cdl cdl) {
+      return new Listed(
+          three(cdl.slope()), three(cdl.offset()), three(cdl.power()), cdl.saturation());
+    }
+
+    private static List<Double> three(Cdl.Triple t) {
+      return List.of(t.red(), t.green(), t.blue());
+    }
+
+    Cdl get() {
+      return new Cdl(
+          triple(slope, Cdl.NONE.slope()),
+          triple(offset, Cdl.NONE.offset()),
+          triple(power, Cdl.NONE.power()),
+          Say.or(saturation, 1.0));
+    }
+
+    private static Cdl.Triple triple(List<Double> said, Cdl.Triple usual) {
+      return said == null ? usual : new Cdl.Triple(said.get(0), said.get(1), said.get(2));
     }
   }
 
@@ -370,13 +477,17 @@ public final class LookForms {
     }
   }
 
-  public record Finished(long fade, Done treatments) {
+  /** What holds for the whole film; those stored first had no treatments and no key shot. */
+  public record Finished(long fade, Done treatments, String key) {
     public static Finished of(Finish finish) {
-      return new Finished(finish.end().frames(), Done.of(finish.treatments()));
+      return new Finished(
+          finish.end().frames(),
+          Done.of(finish.treatments()),
+          finish.key().isEmpty() ? null : finish.key());
     }
 
     public Finish get() {
-      return new Finish(Done.get(treatments), new EndFade(fade));
+      return new Finish(Done.get(treatments), new EndFade(fade), key == null ? "" : key);
     }
   }
 }

@@ -18,7 +18,11 @@ import app.latethistle.core.film.Run;
 import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Appearance;
+import app.latethistle.core.look.Basics;
+import app.latethistle.core.look.Cdl;
 import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Curve;
+import app.latethistle.core.look.Curves;
 import app.latethistle.core.look.Dial;
 import app.latethistle.core.look.Drive;
 import app.latethistle.core.look.Easing;
@@ -39,6 +43,7 @@ import app.latethistle.core.look.Parameter;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
+import app.latethistle.core.look.Tones;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.TransitionManner;
@@ -156,9 +161,25 @@ class FilmDocumentTest {
     return new Placement(
         id,
         new Material("shot " + id, "take " + id, random.nextInt(20), run),
-        new Appearance(framing, treatments(random), matte, Correction.NONE),
+        new Appearance(framing, treatments(random), matte, correction(random)),
         new ClipSound(random.nextBoolean(), 3, -2, -6),
         new Held(random.nextBoolean(), random.nextInt(3)));
+  }
+
+  private static Correction correction(Random random) {
+    if (random.nextBoolean()) {
+      return Correction.NONE;
+    }
+    Curve curve = new Curve(List.of(new Curve.Point(0, 20), new Curve.Point(1000, 900)));
+    Curves curves = new Curves(Curve.STRAIGHT, curve, Curve.STRAIGHT, Curve.STRAIGHT);
+    return new Correction(
+        new Basics(random.nextInt(200), -12, 30, -5, 44),
+        new Tones(50, random.nextInt(100), -20, 30, 10, 25, curves),
+        new Cdl(
+            new Cdl.Triple(1.1, 0.9, random.nextDouble()),
+            Cdl.Triple.all(-0.02),
+            Cdl.Triple.all(0.8),
+            1.2));
   }
 
   private static Transition transition(Random random) {
@@ -196,7 +217,8 @@ class FilmDocumentTest {
         placements,
         joints,
         new SongUse(random.nextInt(90_000)),
-        new Finish(treatments(random), new EndFade(random.nextInt(40))),
+        new Finish(
+            treatments(random), new EndFade(random.nextInt(40)), random.nextBoolean() ? "" : "p1"),
         List.of(over),
         List.of(new FilmSound("birds", "take p0", 4, tie(random), 30, -3)),
         List.of(new Marker("here", tie(random), "the lamp \"goes\" out")));

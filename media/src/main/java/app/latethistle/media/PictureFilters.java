@@ -81,6 +81,20 @@ final class PictureFilters {
     return fills || fit == Fit.FIT;
   }
 
+  /** A picture as red, green and blue of 8 bits, chroma as fine as the file has it. */
+  static String fullColour(MediaFacts facts) {
+    boolean rgb = facts.kind() == MediaFacts.Kind.STILL || facts.container() == Container.GIF;
+    String space = facts.colour().replace(" full", "");
+    String from =
+        rgb || space.equals("other")
+            ? ""
+            : "in_color_matrix=%s:in_range=%s:"
+                .formatted(space, facts.colour().endsWith(" full") ? "pc" : "tv");
+    return "scale="
+        + from
+        + "flags=bicubic+accurate_rnd+full_chroma_int+full_chroma_inp,format=rgb24";
+  }
+
   /** A conversion to BT.709 of the range given, if the clip is not that already. */
   static Optional<String> colour(MediaFacts facts, String range) {
     boolean full = facts.colour().endsWith(" full");

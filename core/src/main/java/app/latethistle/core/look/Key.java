@@ -37,6 +37,11 @@ public record Key(int colour, int tolerance, int softness, int spill, int shadow
     return new Key(colour, /* tolerance= */ 15, /* softness= */ 20, /* spill= */ 100, 0);
   }
 
+  /** The same for another colour. */
+  public Key withColour(int other) {
+    return new Key(other, tolerance, softness, spill, shadow);
+  }
+
   private static void within(String what, int value, int most) {
     if (value < 0 || value > most) {
       throw new Refused(

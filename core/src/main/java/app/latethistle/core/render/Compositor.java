@@ -1,5 +1,8 @@
 package app.latethistle.core.render;
 
+import app.latethistle.core.grade.GradeTable;
+import app.latethistle.core.grade.Grading;
+import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.Mixing;
@@ -37,6 +40,8 @@ public final class Compositor {
   private final IdentityHashMap<Layer.Footage, Reel> reels = new IdentityHashMap<>();
   private final Map<Layer.Passage, TransitionPainter> painters = new HashMap<>();
   private final IdentityHashMap<Layer.Treated, Treater> treaters = new IdentityHashMap<>();
+  private final Map<Correction, GradeTable> tables = new HashMap<>();
+  private final IdentityHashMap<Layer.Corrected, Frame> corrected = new IdentityHashMap<>();
   private final IdentityHashMap<Layer.Matted, Matting> mattings = new IdentityHashMap<>();
   private final IdentityHashMap<Layer.Over, Overlaying> overlayings = new IdentityHashMap<>();
 
@@ -70,6 +75,8 @@ public final class Compositor {
     } finally {
       reels.clear();
       treaters.clear();
+      tables.clear();
+      corrected.clear();
       mattings.clear();
       overlayings.clear();
       close(open, Long.MAX_VALUE);
@@ -103,6 +110,8 @@ public final class Compositor {
       laidOver(faded.layer(), found);
     } else if (layer instanceof Layer.Treated treated) {
       laidOver(treated.layer(), found);
+    } else if (layer instanceof Layer.Corrected corrected) {
+      laidOver(corrected.layer(), found);
     } else if (layer instanceof Layer.Stack stack) {
       laidOver(stack.base(), found);
       stack.overs().forEach(o -> footage(o).ifPresent(found::add));
@@ -114,7 +123,8 @@ public final class Compositor {
     Layer layer = over.part().layer();
     Layer whole = layer instanceof Layer.Matted matted ? matted.layer() : layer;
     Layer plain = whole instanceof Layer.Treated treated ? treated.layer() : whole;
-    return plain instanceof Layer.Footage footage ? Optional.of(footage) : Optional.empty();
+    Layer bare = plain instanceof Layer.Corrected corrected ? corrected.layer() : plain;
+    return bare instanceof Layer.Footage footage ? Optional.of(footage) : Optional.empty();
   }
 
   /** A frame of a layer: the canvas, or a reel's own frame. */
@@ -138,6 +148,9 @@ public final class Compositor {
           .computeIfAbsent(matted, l -> new Matting(l.matte(), frame.width(), frame.height()))
           .draw(frame);
     }
+    if (layer instanceof Layer.Corrected correct) {
+      return draw(correct, draw(correct.layer(), k));
+    }
     if (layer instanceof Layer.Treated treated) {
       Frame frame = draw(treated.layer(), k);
       return treated.range().contains(k)
@@ -154,6 +167,12 @@ public final class Compositor {
       return canvas;
     }
     return black();
+  }
+
+  private Frame draw(Layer.Corrected layer, Frame frame) {
+    Frame into = corrected.computeIfAbsent(layer, l -> new Frame(frame.width(), frame.height()));
+    tables.computeIfAbsent(layer.correction(), c -> GradeTable.of(Grading.of(c))).draw(frame, into);
+    return into;
   }
 
   private Frame part(Layer.Part part, long k) throws IOException {

@@ -2,6 +2,11 @@ package app.latethistle.core.render;
 
 import app.latethistle.core.film.Run;
 import app.latethistle.core.key.KeyWriter;
+import app.latethistle.core.look.Basics;
+import app.latethistle.core.look.Cdl;
+import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Curve;
+import app.latethistle.core.look.Curves;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
@@ -11,6 +16,7 @@ import app.latethistle.core.look.LiePath;
 import app.latethistle.core.look.Mask;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Mixing;
+import app.latethistle.core.look.Tones;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.TransitionManner;
 import app.latethistle.core.look.View;
@@ -312,6 +318,40 @@ public sealed interface Layer {
           there,
           treats.stream().map(t -> t.over(there.length())).toList(),
           new Chance(chance.seed, to.frame(chance.count)));
+    }
+
+    @Override
+    public void footage(FrameRange part, long start, Visitor visitor) {
+      layer.footage(part, start, visitor);
+    }
+  }
+
+  /** A layer whose colours are corrected. */
+  record Corrected(Layer layer, Correction correction) implements Layer {
+    @Override
+    public void writeKey(KeyWriter key, FrameRange part) {
+      layer.writeKey(key, part);
+      Basics five = correction.basics();
+      key.put("corrected").put(five.exposure()).put(five.contrast()).put(five.warmth());
+      key.put(five.tint()).put(five.saturation());
+      Tones tones = correction.tones();
+      key.put(tones.pivot()).put(tones.blacks()).put(tones.whites());
+      key.put(tones.shoulder()).put(tones.toe()).put(tones.vibrance());
+      Curves curves = tones.curves();
+      for (Curve curve : List.of(curves.luma(), curves.red(), curves.green(), curves.blue())) {
+        key.put("curve");
+        curve.points().forEach(p -> key.put(p.from()).put(p.to()));
+      }
+      Cdl cdl = correction.cdl();
+      key.put("list").put(cdl.saturation());
+      for (Cdl.Triple triple : List.of(cdl.slope(), cdl.offset(), cdl.power())) {
+        key.put(triple.red()).put(triple.green()).put(triple.blue());
+      }
+    }
+
+    @Override
+    public Layer at(Retiming to, long start) {
+      return new Corrected(layer.at(to, start), correction);
     }
 
     @Override

@@ -4,6 +4,9 @@ import app.latethistle.core.film.Hits;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
+import app.latethistle.core.grade.Grading;
+import app.latethistle.core.grade.Signal;
+import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Shape;
@@ -116,16 +119,32 @@ final class ProgramMaker {
             own.length(),
             other.map(o -> p.framing().in(o, take.shape())).orElse(p.framing().own()),
             counted);
+    Correction correction = p.how().correction();
+    Layer corrected = correction.isNone() ? footage : new Layer.Corrected(footage, correction);
     long count = p.run().plain() ? p.in() : p.run().since();
     Layer picture =
         treated(
-            footage,
+            corrected,
             counted,
             own.start(),
             p.how().treatments(),
             new Layer.Chance(seed(take.id()), count));
-    Matte matte = p.how().matte();
+    Matte matte = corrected(p.how().matte(), correction);
     return matte.isNone() ? picture : new Layer.Matted(picture, matte);
+  }
+
+  /** A matte whose backings are sought as the correction shows them. */
+  private static Matte corrected(Matte matte, Correction correction) {
+    if (correction.isNone() || matte.keys().isEmpty()) {
+      return matte;
+    }
+    Grading grading = Grading.of(correction);
+    return new Matte(
+        matte.keys().stream()
+            .map(k -> k.withColour(grading.apply(Signal.of(k.colour())).rgb()))
+            .toList(),
+        matte.masks(),
+        matte.wrap());
   }
 
   private Layer treated(

@@ -227,9 +227,9 @@ class ProgramTest {
             new EndFade(12),
             50);
     assertThat(program(root, 50).key(new FrameRange(0, 50)))
-        .isEqualTo("25288ce2ab0bdc7d8793e26efcaeef3c10ea58978b52ddd51551882213b4dab6");
+        .isEqualTo("4130e5ff8242a85806cc0799e388f3977fc8d871f25cff0fa593bd0b1843d770");
     assertThat(program(root, 50).key(new FrameRange(15, 30)))
-        .isEqualTo("52e35d8da63fe9a8a4ad3fdefb73fcc6666e6aebf128326f14c36f372efe7356");
+        .isEqualTo("9a4f6e99f2eb22fcd335ae4f863abfa2df8d5a19ef49058f04c3daa6ec7f5e4e");
   }
 
   @Test

@@ -9,6 +9,8 @@ import app.latethistle.core.film.Put;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.Tie;
+import app.latethistle.core.look.Basics;
+import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Dial;
 import app.latethistle.core.look.Drive;
 import app.latethistle.core.look.Easing;
@@ -68,6 +70,9 @@ final class RandomPrograms {
         Matte matte = random.nextBoolean() ? Matte.of(key) : Matte.NONE.and(mask);
         over = over.withAppearance(over.how().withMatte(matte));
       }
+      if (random.nextInt(3) == 0) {
+        over = over.withAppearance(over.how().withCorrection(correction(random)));
+      }
       if (random.nextInt(4) == 0) {
         over =
             Placement.gap("o" + layer)
@@ -82,6 +87,17 @@ final class RandomPrograms {
       film = SetAspect.of(Aspect.FINISH, "", finish).apply(film);
     }
     return film;
+  }
+
+  /** The five numbers anywhere in their usual ranges. */
+  static Correction correction(Random random) {
+    return Correction.of(
+        new Basics(
+            random.nextInt(-100, 101),
+            random.nextInt(-40, 41),
+            random.nextInt(-40, 41),
+            random.nextInt(-40, 41),
+            random.nextInt(-60, 61)));
   }
 
   /** One or two of any kind, their values anywhere in their ranges, some of them driven. */

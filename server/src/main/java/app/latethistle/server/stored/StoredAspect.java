@@ -5,7 +5,6 @@ import app.latethistle.core.film.Material;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.SongUse;
-import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Transition;
 import app.latethistle.document.ItemForms;
@@ -26,9 +25,6 @@ import tools.jackson.databind.JsonNode;
  * @param <S> as which it is stored
  */
 final class StoredAspect<I, T, S> {
-  /** What is said with nothing more to say. */
-  private record Plain() {}
-
   private record Part(String take, long in) {}
 
   private record Between(TieForm start, TieForm end) {}
@@ -51,7 +47,10 @@ final class StoredAspect<I, T, S> {
           new StoredAspect<>(
               Aspect.MATTE, LookForms.Cut.class, LookForms.Cut::of, LookForms.Cut::get),
           new StoredAspect<>(
-              Aspect.CORRECTION, Plain.class, c -> new Plain(), p -> Correction.NONE),
+              Aspect.CORRECTION,
+              LookForms.Corrected.class,
+              LookForms.Corrected::of,
+              LookForms.Corrected::get),
           new StoredAspect<>(
               Aspect.SOUND, ItemForms.Heard.class, ItemForms.Heard::of, ItemForms.Heard::get),
           new StoredAspect<>(Aspect.LOCK, Boolean.class, b -> b, b -> b),

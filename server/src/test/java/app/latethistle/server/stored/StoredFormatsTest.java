@@ -26,6 +26,7 @@ import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Appearance;
+import app.latethistle.core.look.Basics;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Dial;
 import app.latethistle.core.look.Drive;
@@ -163,7 +164,7 @@ class StoredFormatsTest {
         SetAspect.of(Aspect.FRAMING, "7~2", SHOT.framing()),
         SetAspect.of(Aspect.TREATMENTS, "7~2", TREATED),
         SetAspect.of(Aspect.MATTE, "7~2", KEYED),
-        SetAspect.of(Aspect.CORRECTION, "7~2", Correction.NONE),
+        SetAspect.of(Aspect.CORRECTION, "7~2", Correction.of(new Basics(50, 10, -20, 5, 15))),
         SetAspect.of(Aspect.SOUND, "7~2", SHOT.heard()),
         SetAspect.of(Aspect.LOCK, "7~2", true).called("lock a shot"),
         SetAspect.of(Aspect.GROUP, "7~2", 4),

@@ -1,0 +1,124 @@
+package app.latethistle.core.grade;
+
+import app.latethistle.core.picture.Frame;
+
+/**
+ * A grading as a table from frames to frames. Luma has an entry for each of its codes and each
+ * second code of both chromas; what is added to chroma hangs on the mean luma of its four pixels.
+ *
+ * <p>A line of the table, all lumas of some chromas, is filled when it is first used: the grading
+ * is worked out at 52 codes of luma and laid out evenly between them. So a table is for one thread.
+ */
+public final class GradeTable {
+  /** Codes of luma between two at which the grading is worked out. */
+  private static final int STEP = 5;
+
+  private static final int KNOTS = 255 / STEP + 1;
+
+  /** Chroma codes that share a line, as a shift. */
+  private static final int SHARED = 1;
+
+  private static final int CHROMAS = 256 >> SHARED;
+
+  /** Luma codes that share what is added to chroma, as a shift. */
+  private static final int LUMAS_SHARED = 1;
+
+  private static final int LUMAS = 256 >> LUMAS_SHARED;
+
+  /** What is added to chroma is kept in parts of a code. */
+  private static final int PARTS = 64;
+
+  private final Grading grading;
+  private final Signal[] knots = new Signal[KNOTS];
+  private final boolean[] filled = new boolean[CHROMAS * CHROMAS];
+  private final byte[] luma = new byte[CHROMAS * CHROMAS * 256];
+  private final short[] chromaBlue = new short[CHROMAS * CHROMAS * LUMAS];
+  private final short[] chromaRed = new short[CHROMAS * CHROMAS * LUMAS];
+
+  private GradeTable(Grading grading) {
+    this.grading = grading;
+  }
+
+  /** A table of a grading. */
+  public static GradeTable of(Grading grading) {
+    return new GradeTable(grading);
+  }
+
+  private void fill(int line, int u, int v) {
+    // Of the codes that share a line the middle one is meant.
+    double middle = ((1 << SHARED) - 1) / 2.0;
+    double cb = (u << SHARED) + middle;
+    double cr = (v << SHARED) + middle;
+    for (int i = 0; i < KNOTS; i++) {
+      double luma = (i * STEP - 16) / 219.0;
+      double blue = luma + 1.8556 * (cb - 128) / 224.0;
+      double red = luma + 1.5748 * (cr - 128) / 224.0;
+      double green = (luma - 0.2126 * red - 0.0722 * blue) / 0.7152;
+      knots[i] = grading.apply(new Signal(red, green, blue));
+    }
+    for (int y = 0; y < 256; y++) {
+      Signal out = at(y / (double) STEP);
+      luma[line * 256 + y] = (byte) Math.round(16 + 219 * out.luma());
+    }
+    double middleLuma = ((1 << LUMAS_SHARED) - 1) / 2.0;
+    for (int y = 0; y < LUMAS; y++) {
+      Signal out = at(((y << LUMAS_SHARED) + middleLuma) / STEP);
+      double l = out.luma();
+      double blue = 128 + 224 * (out.blue() - l) / 1.8556 - cb;
+      double red = 128 + 224 * (out.red() - l) / 1.5748 - cr;
+      chromaBlue[line * LUMAS + y] = (short) Math.round(PARTS * blue);
+      chromaRed[line * LUMAS + y] = (short) Math.round(PARTS * red);
+    }
+    filled[line] = true;
+  }
+
+  private Signal at(double y) {
+    int y0 = Math.min(KNOTS - 2, (int) y);
+    double part = y - y0;
+    Signal a = knots[y0];
+    Signal b = knots[y0 + 1];
+    return new Signal(
+            a.red() + part * (b.red() - a.red()),
+            a.green() + part * (b.green() - a.green()),
+            a.blue() + part * (b.blue() - a.blue()))
+        .held();
+  }
+
+  /** Draws a frame graded into another of its size, or into itself. */
+  public void draw(Frame from, Frame into) {
+    byte[] source = from.data();
+    byte[] target = into.data();
+    int width = from.width();
+    int cb = from.offset(1);
+    int cr = from.offset(2);
+    for (int y = 0; y < from.height(); y += 2) {
+      int top = y * width;
+      for (int x = 0; x < width; x += 2, cb++, cr++, top += 2) {
+        int u = source[cb] & 0xff;
+        int v = source[cr] & 0xff;
+        int line = (u >> SHARED) * CHROMAS + (v >> SHARED);
+        if (!filled[line]) {
+          fill(line, u >> SHARED, v >> SHARED);
+        }
+        int below = top + width;
+        int y0 = source[top] & 0xff;
+        int y1 = source[top + 1] & 0xff;
+        int y2 = source[below] & 0xff;
+        int y3 = source[below + 1] & 0xff;
+        int of = line << 8;
+        target[top] = luma[of + y0];
+        target[top + 1] = luma[of + y1];
+        target[below] = luma[of + y2];
+        target[below + 1] = luma[of + y3];
+        int at = line * LUMAS + ((y0 + y1 + y2 + y3 + 2) >> (2 + LUMAS_SHARED));
+        target[cb] = code(u * PARTS + chromaBlue[at]);
+        target[cr] = code(v * PARTS + chromaRed[at]);
+      }
+    }
+  }
+
+  private static byte code(int parts) {
+    int code = (parts + PARTS / 2) / PARTS;
+    return (byte) (code < 16 ? 16 : Math.min(code, 240));
+  }
+}
