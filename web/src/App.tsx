@@ -1,6 +1,6 @@
 import { Navigate, Route, Routes } from "react-router";
 import { ProductionFrame } from "./ProductionFrame";
-import { Cues, MasterRoom, Score, StoryRoom, Takes } from "./rooms";
+import { Cues, LookRoom, MasterRoom, Score, StoryRoom, Takes } from "./rooms";
 import { Shelf } from "./rooms/shelf/Shelf";
 
 /** Which room an address shows. */
@@ -14,6 +14,7 @@ export function App() {
         <Route path="takes" element={<Takes />} />
         <Route path="cues" element={<Cues />} />
         <Route path="score" element={<Score />} />
+        <Route path="look" element={<LookRoom />} />
         <Route path="master" element={<MasterRoom />} />
       </Route>
       <Route path="*" element={<Navigate to="/" replace />} />

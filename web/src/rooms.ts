@@ -5,6 +5,7 @@ const loading = {
   takes: () => import("./rooms/takes/Takes").then((m) => ({ default: m.Takes })),
   cues: () => import("./rooms/cues/Cues").then((m) => ({ default: m.Cues })),
   score: () => import("./rooms/score/Score").then((m) => ({ default: m.Score })),
+  look: () => import("./rooms/look/LookRoom").then((m) => ({ default: m.LookRoom })),
   narrow: () => import("./rooms/TooNarrow").then((m) => ({ default: m.TooNarrow })),
   master: () => import("./rooms/master/MasterRoom").then((m) => ({ default: m.MasterRoom })),
 };
@@ -13,6 +14,7 @@ export const StoryRoom = lazy(loading.story);
 export const Takes = lazy(loading.takes);
 export const Cues = lazy(loading.cues);
 export const Score = lazy(loading.score);
+export const LookRoom = lazy(loading.look);
 export const TooNarrow = lazy(loading.narrow);
 export const MasterRoom = lazy(loading.master);
 

@@ -58,6 +58,7 @@ export function film(shots = 12, over: Partial<Film> = {}): Film {
     shapes: [],
     treatments: [],
     amounts: null,
+    corrected: false,
     picture: { width: 1920, height: 1080 },
     locked: false,
     run: { way: "FORWARD", from: 100, to: 100, between: "NEAREST" },

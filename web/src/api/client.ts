@@ -46,6 +46,9 @@ export type Mixing = Overlay["mixing"];
 /** A shape the film can leave in. */
 export type OtherShape = Schemas["OtherShape"];
 /** A treatment of a picture as it is set. */
+export type Basics = Schemas["BasicsView"];
+export type Look = Schemas["LookView"];
+export type LookShot = Schemas["LookShot"];
 export type Treatment = Schemas["TreatmentView"];
 export type TreatmentKind = Schemas["TreatmentKindView"];
 export type Moment = Schemas["Moment"];
@@ -181,6 +184,23 @@ export const inShape = (revision: number | string, shape: string | null) =>
 
 export const stillUrl = (production: number, revision: number | string, frame: number) =>
   `${under(production)}/preview/${revision}/frames/${Math.round(frame)}.jpg`;
+
+/** A frame of the film as its takes came. */
+export const uncorrectedUrl = (production: number, revision: number, frame: number) =>
+  `${under(production)}/preview/${revision}/frames/${Math.round(frame)}/uncorrected.jpg`;
+
+/** A frame of the film as it would be with other five numbers for a shot. */
+export function correctedUrl(
+  production: number,
+  revision: number,
+  frame: number,
+  item: string,
+  five: Basics,
+) {
+  const query = new URLSearchParams({ item });
+  for (const [name, value] of Object.entries(five)) query.set(name, String(value));
+  return `${under(production)}/preview/${revision}/frames/${Math.round(frame)}/corrected.jpg?${query}`;
+}
 
 /** A joint's transition as a strip of small pictures. */
 export function passingUrl(production: number, revision: number, joint: number, how: Passing) {

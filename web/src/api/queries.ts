@@ -13,6 +13,7 @@ export const keys = {
   proposals: (id: number) => ["production", id, "proposals"] as const,
   songs: (id: number) => ["production", id, "songs"] as const,
   peaks: (id: number, song: number) => ["production", id, "peaks", song] as const,
+  look: (id: number, revision: number | undefined) => ["production", id, "look", revision] as const,
   film: (id: number) => ["production", id, "film"] as const,
   history: (id: number) => ["production", id, "history"] as const,
   voice: (id: number) => ["production", id, "voice"] as const,
@@ -139,6 +140,20 @@ export const useFilm = (id: number) =>
       answerTo(
         api.GET("/api/productions/{productionId}/film", { params: { path: { productionId: id } } }),
       ),
+  });
+
+/** How alike the shots of the film look at a revision; the last known stays until it is there. */
+export const useLook = (id: number, revision: number | undefined) =>
+  useQuery({
+    queryKey: keys.look(id, revision),
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/film/look", {
+          params: { path: { productionId: id } },
+        }),
+      ),
+    enabled: revision !== undefined,
+    placeholderData: (last) => last,
   });
 
 export const useVoice = (id: number) =>

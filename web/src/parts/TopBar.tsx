@@ -27,6 +27,7 @@ export function TopBar({ production, heard }: { production: Production; heard: H
     { room: "takes", name: "Takes", state: takesState(material) },
     { room: "cues", name: "Cues", state: cuesState(songs) },
     { room: "score", name: "Score", state: scoreState(film, production), wrong: looks > 0 },
+    { room: "look", name: "Look", state: lookState(film) },
     { room: "master", name: "Master", state: masterState(masters) },
   ];
   return (
@@ -37,6 +38,8 @@ export function TopBar({ production, heard }: { production: Production; heard: H
         flex: "none",
         display: "flex",
         bgcolor: ink.band,
+        // Where colour is judged nothing else has any.
+        filter: here === "look" ? "grayscale(1)" : "none",
         borderBottom: `1px solid ${ink.rule2}`,
       }}
     >
@@ -195,6 +198,14 @@ function scoreState(film: Film | undefined, production: Production): string {
   if (film.shots.length === 0) return "not cut yet";
   if (film.problems.length > 0) return `${film.problems.length} to look at`;
   return `${(film.length / production.framesPerSecond).toFixed(1)} s, ${plural(film.shots.length, "shot")}`;
+}
+
+function lookState(film: Film | undefined): string {
+  if (!film) return " ";
+  const shots = film.shots.filter((s) => s.takeId !== 0);
+  const corrected = shots.filter((s) => s.corrected).length;
+  if (shots.length === 0) return "no shots yet";
+  return corrected === 0 ? "not begun" : `${corrected} of ${shots.length} corrected`;
 }
 
 function masterState(masters: readonly Master[] | undefined): string {

@@ -228,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/choose-key": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["chooseKey"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/choose-take": {
         parameters: {
             query?: never;
@@ -238,6 +254,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["chooseTake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/correct": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["correct_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -356,6 +388,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["look_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/marker-out": {
         parameters: {
             query?: never;
@@ -366,6 +414,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["markerOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/match": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["match"];
         delete?: never;
         options?: never;
         head?: never;
@@ -852,6 +916,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/uncorrect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["uncorrect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/versions": {
         parameters: {
             query?: never;
@@ -1060,6 +1140,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/preview/{revision}/frames/{frame}/corrected.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["corrected"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/preview/{revision}/frames/{frame}/treatment.jpg": {
         parameters: {
             query?: never;
@@ -1068,6 +1164,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["treatment"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/preview/{revision}/frames/{frame}/uncorrected.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["uncorrected"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1937,7 +2049,7 @@ export interface paths {
         delete?: never;
         options?: never;
         head?: never;
-        patch: operations["correct_1"];
+        patch: operations["correct_2"];
         trace?: never;
     };
     "/api/productions/{productionId}/takes/{takeId}/again": {
@@ -2286,6 +2398,18 @@ export interface components {
             /** Format: int32 */
             from: number;
         };
+        BasicsView: {
+            /** Format: int32 */
+            contrast: number;
+            /** Format: int32 */
+            exposure: number;
+            /** Format: int32 */
+            saturation: number;
+            /** Format: int32 */
+            tint: number;
+            /** Format: int32 */
+            warmth: number;
+        };
         Box: {
             /** Format: double */
             bottom: number;
@@ -2343,6 +2467,11 @@ export interface components {
             run: components["schemas"]["Speed"] | null;
             start: components["schemas"]["Moment"] | null;
         };
+        ChooseKey: {
+            item: string;
+            /** Format: int64 */
+            revision: number;
+        };
         ChooseTake: {
             /** Format: int32 */
             place: number;
@@ -2372,6 +2501,12 @@ export interface components {
             /** Format: int64 */
             song: number | null;
             title: string;
+        };
+        Correct: {
+            correction: components["schemas"]["BasicsView"];
+            items: string[];
+            /** Format: int64 */
+            revision: number;
         };
         CorrectionAsked: {
             /** Format: double */
@@ -2427,6 +2562,16 @@ export interface components {
         };
         DrawnPace: {
             speeds: number[];
+        };
+        Drift: {
+            /** Format: double */
+            colour: number;
+            /** Format: double */
+            lightness: number;
+            /** Format: double */
+            warmth: number;
+            /** Format: double */
+            whole: number;
         };
         ElementView: {
             /** @enum {string} */
@@ -2770,6 +2915,25 @@ export interface components {
             shape: string;
             tone: string;
         };
+        LookShot: {
+            before: components["schemas"]["Drift"] | null;
+            correction: components["schemas"]["BasicsView"];
+            /** Format: int64 */
+            frame: number;
+            item: string;
+            label: string;
+            more: boolean;
+            now: components["schemas"]["Drift"] | null;
+            title: string;
+        };
+        LookView: {
+            /** Format: double */
+            close: number;
+            key: string | null;
+            /** Format: int64 */
+            revision: number;
+            shots: components["schemas"]["LookShot"][];
+        };
         MachineView: {
             fenced: boolean;
         };
@@ -2816,6 +2980,13 @@ export interface components {
             state: "WAITING" | "RENDERING" | "CHECKING" | "DONE" | "DOUBTFUL" | "FAILED" | "CANCELLED";
             /** Format: int32 */
             width: number;
+        };
+        MatchShots: {
+            items: string[];
+            /** Format: int64 */
+            revision: number;
+            /** Format: int32 */
+            strength: number;
         };
         MaterialView: {
             doubled: string[];
@@ -3093,6 +3264,7 @@ export interface components {
         };
         PlacedView: {
             amounts: number[] | null;
+            corrected: boolean;
             /** Format: int64 */
             end: number;
             focus: components["schemas"]["FocusView"] | null;
@@ -3870,6 +4042,11 @@ export interface components {
             /** Format: double */
             thenBpm: number;
         };
+        Uncorrect: {
+            items: string[];
+            /** Format: int64 */
+            revision: number;
+        };
         Usual: {
             /** Format: double */
             fast: number;
@@ -4353,6 +4530,32 @@ export interface operations {
             };
         };
     };
+    chooseKey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChooseKey"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     chooseTake: {
         parameters: {
             query?: never;
@@ -4365,6 +4568,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ChooseTake"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    correct_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Correct"];
             };
         };
         responses: {
@@ -4561,6 +4790,28 @@ export interface operations {
             };
         };
     };
+    look_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookView"];
+                };
+            };
+        };
+    };
     markerOut: {
         parameters: {
             query?: never;
@@ -4573,6 +4824,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Named"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    match: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MatchShots"];
             };
         };
         responses: {
@@ -5366,6 +5643,32 @@ export interface operations {
             };
         };
     };
+    uncorrect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Uncorrect"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     versions: {
         parameters: {
             query?: never;
@@ -5717,12 +6020,67 @@ export interface operations {
             };
         };
     };
+    corrected: {
+        parameters: {
+            query: {
+                item: string;
+                exposure?: number;
+                contrast?: number;
+                warmth?: number;
+                tint?: number;
+                saturation?: number;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                revision: string;
+                frame: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
     treatment: {
         parameters: {
             query: {
                 item?: string;
                 kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET";
             };
+            header?: never;
+            path: {
+                productionId: number;
+                revision: string;
+                frame: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    uncorrected: {
+        parameters: {
+            query?: never;
             header?: never;
             path: {
                 productionId: number;
@@ -7120,7 +7478,7 @@ export interface operations {
             };
         };
     };
-    correct_1: {
+    correct_2: {
         parameters: {
             query?: never;
             header?: never;

@@ -4,7 +4,6 @@ import app.latethistle.core.grade.ColourPicture;
 import app.latethistle.core.grade.Grading;
 import app.latethistle.core.grade.Match;
 import app.latethistle.core.grade.NearestList;
-import app.latethistle.core.grade.Signal;
 import app.latethistle.core.interchange.CdlText;
 import app.latethistle.core.interchange.CubeText;
 import app.latethistle.core.look.Basics;
@@ -57,7 +56,7 @@ final class MatchCommand implements Callable<Integer> {
 
   @Option(
       names = "--cdl",
-      paramLabel = "FILE.cdl",
+      paramLabel = "FILE.cdl|FILE.cc",
       description = "The nearest colour decision list (ASC CDL 1.2).")
   private Path cdl;
 
@@ -79,7 +78,9 @@ final class MatchCommand implements Callable<Integer> {
     }
     if (cdl != null) {
       Cdl list = NearestList.of(grading, pictures);
-      Files.writeString(cdl, CdlText.of(shot.getFileName().toString(), list));
+      String id = shot.getFileName().toString();
+      boolean alone = cdl.toString().toLowerCase(Locale.ROOT).endsWith(".cc");
+      Files.writeString(cdl, alone ? CdlText.correction(id, list) : CdlText.decision(id, list));
     }
     if (cube != null) {
       Files.writeString(cube, CubeText.of(shot.getFileName().toString(), grading, CUBE));
@@ -109,9 +110,10 @@ final class MatchCommand implements Callable<Integer> {
   private void write(ColourPicture picture, Grading grading) throws IOException {
     BufferedImage image =
         new BufferedImage(picture.width(), picture.height(), BufferedImage.TYPE_INT_RGB);
+    ColourPicture matched = picture.graded(grading);
     for (int y = 0; y < picture.height(); y++) {
       for (int x = 0; x < picture.width(); x++) {
-        image.setRGB(x, y, grading.apply(Signal.of(picture.at(x, y))).rgb());
+        image.setRGB(x, y, matched.at(x, y));
       }
     }
     if (!ImageIO.write(image, "png", out.toFile())) {

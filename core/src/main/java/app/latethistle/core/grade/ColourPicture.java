@@ -62,6 +62,15 @@ public final class ColourPicture {
         ((((red + n / 2) / n) << 16) | (((green + n / 2) / n) << 8) | ((blue + n / 2) / n));
   }
 
+  /** The same as a grading shows it, rounded. */
+  public ColourPicture graded(Grading grading) {
+    int[] graded = new int[rgb.length];
+    for (int i = 0; i < rgb.length; i++) {
+      graded[i] = grading.apply(Signal.of(rgb[i])).rgb();
+    }
+    return new ColourPicture(width, height, graded);
+  }
+
   public int width() {
     return width;
   }

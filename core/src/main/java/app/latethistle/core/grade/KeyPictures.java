@@ -22,18 +22,22 @@ public final class KeyPictures {
    * Of the key shot as it is to look.
    *
    * @param pictures several frames of it, in order
+   * @param correction of it
    */
-  public static KeyPictures of(List<ColourPicture> pictures) {
-    ColourPicture picture = middle(pictures);
-    return new KeyPictures(
-        picture,
-        Landmarks.of(picture),
-        Summary.of(Summary.samples(pictures), Grading.of(Correction.NONE)));
+  public static KeyPictures of(List<ColourPicture> pictures, Correction correction) {
+    ColourPicture picture = middle(pictures).graded(Grading.of(correction));
+    return new KeyPictures(picture, Landmarks.of(picture), Summary.of(pictures, correction));
   }
 
-  /** What brings a shot to it. */
-  public Match match(List<ColourPicture> shot) {
-    return Match.of(this, shot);
+  /**
+   * What brings a shot to it.
+   *
+   * @param strength 0 to 1: how much of a difference is put down to how the two were made. At .5
+   *     what they show explains as much as it does in parts of one scene, at 1 a tenth of that, at
+   *     0 ten times. It does not matter where both show the same places.
+   */
+  public Match match(List<ColourPicture> shot, double strength) {
+    return Match.of(this, shot, strength);
   }
 
   /** The picture of a clip in which places are sought. */

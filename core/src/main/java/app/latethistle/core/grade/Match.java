@@ -47,6 +47,9 @@ public record Match(Correction correction, By by) {
   /** Windows lie side by side and err together: about ten tell as much as one alone would. */
   private static final double ALONE = Math.sqrt(10);
 
+  /** How strongly a match is made where it is not said. */
+  public static final double USUAL_STRENGTH = 0.5;
+
   private static final int ROUNDS = 4;
 
   /** Windows that places are believed from. */
@@ -55,12 +58,12 @@ public record Match(Correction correction, By by) {
   /** CIE Lab; places that are further apart count for less than half. */
   private static final double ALIKE = 2;
 
-  /** Between pictures of each, several frames of a clip. */
+  /** Between pictures of each, several frames of a clip, as strongly as usual. */
   public static Match between(List<ColourPicture> key, List<ColourPicture> shot) {
-    return KeyPictures.of(key).match(shot);
+    return KeyPictures.of(key, Correction.NONE).match(shot, USUAL_STRENGTH);
   }
 
-  static Match of(KeyPictures key, List<ColourPicture> shot) {
+  static Match of(KeyPictures key, List<ColourPicture> shot, double strength) {
     ColourPicture picture = KeyPictures.middle(shot);
     List<PairedColours> pairs =
         SharedPlaces.of(Landmarks.of(picture), key.landmarks())
@@ -68,7 +71,7 @@ public record Match(Correction correction, By by) {
             .orElse(List.of());
     return pairs.size() >= ENOUGH
         ? new Match(byPlaces(pairs), By.PLACES)
-        : new Match(byWhole(key.summary(), Summary.samples(shot)), By.WHOLE);
+        : new Match(byWhole(key.summary(), Summary.samples(shot), strength), By.WHOLE);
   }
 
   private static Correction byPlaces(List<PairedColours> pairs) {
@@ -129,14 +132,16 @@ public record Match(Correction correction, By by) {
     return numbers;
   }
 
-  private static Correction byWhole(Summary key, List<Signal> shot) {
+  private static Correction byWhole(Summary key, List<Signal> shot, double strength) {
+    double content = Math.pow(10, 1 - 2 * strength);
+    double heldBack = HELD_BACK * 2 * (1 - strength);
     double[] wanted = key.numbers();
     double[] numbers = new double[5];
     double[] weights = new double[5];
     for (int round = 0; round < ROUNDS; round++) {
       double[] is = Summary.of(shot, Grading.of(five(numbers), Cdl.NONE)).numbers();
       for (int i = 0; i < 5; i++) {
-        weights[i] = 1 / (1 + sq(HELD_BACK * (is[i] - wanted[i]) / CONTENT[i]));
+        weights[i] = 1 / (1 + sq(heldBack * (is[i] - wanted[i]) / CONTENT[i]));
       }
       numbers =
           Fitting.least(
@@ -151,7 +156,7 @@ public record Match(Correction correction, By by) {
                 public void of(double[] now, double[] residuals) {
                   double[] is = Summary.of(shot, Grading.of(five(now), Cdl.NONE)).numbers();
                   for (int i = 0; i < 5; i++) {
-                    residuals[i] = weights[i] * (is[i] - wanted[i]) / CONTENT[i];
+                    residuals[i] = weights[i] * (is[i] - wanted[i]) / (CONTENT[i] * content);
                     residuals[5 + i] = now[i] / USUAL[i];
                   }
                 }

@@ -1,5 +1,6 @@
 package app.latethistle.core.grade;
 
+import app.latethistle.core.look.Correction;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -19,6 +20,11 @@ public record Summary(double lightness, double spread, double a, double b, doubl
 
   /** Pixels of a picture that are looked at. */
   private static final int LOOKED_AT = 800;
+
+  /** Of pictures as a correction shows them. */
+  public static Summary of(List<ColourPicture> pictures, Correction correction) {
+    return of(samples(pictures), Grading.of(correction));
+  }
 
   /** Some pixels from all over pictures. */
   static List<Signal> samples(List<ColourPicture> pictures) {

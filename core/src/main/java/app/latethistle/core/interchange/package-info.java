@@ -3,7 +3,7 @@
  *
  * <pre>{@code
  * CubeText.of("warmer", Grading.of(correction), 33);     // a .cube file
- * CdlText.of("warmer", list);                            // a .cdl file with one correction
+ * CdlText.decision("warmer", list);                      // a .cdl file with one correction
  * }</pre>
  */
 package app.latethistle.core.interchange;

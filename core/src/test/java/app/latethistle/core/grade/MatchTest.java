@@ -32,12 +32,12 @@ class MatchTest {
                     random.nextInt(-30, 31),
                     random.nextInt(-20, 21),
                     random.nextInt(-40, 41))));
-    ColourPicture altered = graded(plain, altering);
+    ColourPicture altered = plain.graded(altering);
 
     Match match = Match.between(List.of(key), List.of(altered));
 
     assertThat(match.by()).isEqualTo(Match.By.PLACES);
-    assertThat(distance(graded(altered, Grading.of(match.correction())), plain))
+    assertThat(distance(altered.graded(Grading.of(match.correction())), plain))
         .isLessThan(0.45 * distance(altered, plain));
   }
 
@@ -50,7 +50,7 @@ class MatchTest {
     Match match = Match.between(List.of(key), List.of(shot));
 
     assertThat(match.by()).isEqualTo(Match.By.WHOLE);
-    assertThat(distance(graded(shot, Grading.of(match.correction())), shot)).isLessThan(4);
+    assertThat(distance(shot.graded(Grading.of(match.correction())), shot)).isLessThan(4);
   }
 
   @Test
@@ -59,7 +59,7 @@ class MatchTest {
 
     Match match = Match.between(List.of(picture), List.of(picture));
 
-    assertThat(distance(graded(picture, Grading.of(match.correction())), picture)).isLessThan(0.3);
+    assertThat(distance(picture.graded(Grading.of(match.correction())), picture)).isLessThan(0.3);
   }
 
   @Test
@@ -77,14 +77,6 @@ class MatchTest {
     int[] pixels = new int[64 * 36];
     Arrays.fill(pixels, rgb);
     return new ColourPicture(64, 36, pixels);
-  }
-
-  private static ColourPicture graded(ColourPicture picture, Grading grading) {
-    int[] rgb = new int[picture.count()];
-    for (int i = 0; i < rgb.length; i++) {
-      rgb[i] = grading.apply(Signal.of(picture.at(i))).rgb();
-    }
-    return new ColourPicture(picture.width(), picture.height(), rgb);
   }
 
   private static double distance(ColourPicture one, ColourPicture other) {

@@ -1,15 +1,21 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Clocks;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Joins;
 import app.latethistle.core.film.Narration;
+import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.Treating;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.Basics;
+import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Shape;
@@ -113,6 +119,23 @@ public record FilmState(
    */
   public FilmState with(String item, Treatment more) {
     return of(Treating.set(film(), List.of(item), now -> now.and(more.onHit())).apply(film()));
+  }
+
+  /** The film as it would be with other five numbers for a shot, for a look at it. */
+  public FilmState with(String item, Basics five) {
+    Placement shot =
+        ItemKind.PLACEMENT
+            .find(film(), item)
+            .orElseThrow(() -> new Refused("That shot is not in the film any more."));
+    Correction correction = shot.how().correction().withBasics(five);
+    return of(SetAspect.of(Aspect.CORRECTION, item, correction).apply(film()));
+  }
+
+  /** The film as its takes came: without any correction. */
+  public FilmState uncorrected() {
+    Map<String, Correction> none = new HashMap<>();
+    film().placements().forEach(p -> none.put(p.id(), Correction.NONE));
+    return of(SetAspect.of(Aspect.CORRECTION, none).apply(film()));
   }
 
   /** The same production with other edits. */

@@ -60,6 +60,7 @@ record FilmView(
    * @param treatments what is done to its picture
    * @param amounts how far its first value that follows something is from rest in each of its
    *     frames, in percent; null if none does
+   * @param corrected whether anything is done to its colour
    * @param picture the take's own picture
    * @param sounding whether the clip has a sound of its own
    * @param group shots of one number are taken hold of together; 0 is none
@@ -83,6 +84,7 @@ record FilmView(
       MatteView matte,
       List<TreatmentView> treatments,
       @Schema(nullable = true) List<Integer> amounts,
+      boolean corrected,
       PictureView picture,
       boolean locked,
       Speed run,

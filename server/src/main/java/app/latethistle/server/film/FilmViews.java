@@ -179,6 +179,7 @@ class FilmViews {
         MatteView.of(p.how().matte()),
         TreatmentView.of(p.how().treatments()),
         amounts(hits, p, range),
+        !p.how().correction().isNone(),
         PictureView.of(take == null ? state.production().shape() : take.shape()),
         p.locked(),
         Speed.of(p.run(), range.length()),

@@ -1,5 +1,6 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.grade.ColourPicture;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.measure.CameraTravel;
 import app.latethistle.core.measure.FocusFinder;
@@ -8,6 +9,7 @@ import app.latethistle.core.picture.Backing;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
 import app.latethistle.core.picture.MeanColours;
+import app.latethistle.core.picture.Rgb;
 import app.latethistle.core.render.PictureSource;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
@@ -20,6 +22,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.LinkedHashMap;
@@ -124,6 +127,26 @@ public class Pictures {
           Arrays.copyOfRange(small.data(), small.offset(2), small.data().length));
     }
     return finder.found();
+  }
+
+  /** The longer side of pictures whose colours are looked at. */
+  private static final int COLOURS_AT = 360;
+
+  /** Some frames of a take in colour, small. */
+  public List<ColourPicture> colours(String hash, FrameRate rate, List<Long> frames) {
+    return reading(hash, rate, proxy -> colours(proxy, frames));
+  }
+
+  private static List<ColourPicture> colours(ProxyFile proxy, List<Long> frames)
+      throws IOException {
+    List<ColourPicture> pictures = new ArrayList<>();
+    for (long at : frames) {
+      Frame frame = proxy.frame(at);
+      int[] rgb = new int[frame.width() * frame.height()];
+      Rgb.fromFrame(frame, rgb);
+      pictures.add(new ColourPicture(frame.width(), frame.height(), rgb).atMost(COLOURS_AT));
+    }
+    return pictures;
   }
 
   /** How wide pictures are in which a camera's travel is followed. */

@@ -8,6 +8,7 @@ import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Segment;
 import app.latethistle.core.time.Samples;
 import app.latethistle.server.config.Missing;
+import app.latethistle.server.film.BasicsView;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.film.OtherShape;
@@ -64,6 +65,34 @@ class PreviewController {
         .contentType(MediaType.IMAGE_JPEG)
         .cacheControl(current ? CacheControl.maxAge(1, TimeUnit.HOURS) : CacheControl.noStore())
         .body(previews.still(state, shape(revision), frame));
+  }
+
+  /** A frame of the film as it would be with other five numbers for a shot. */
+  @GetMapping("/frames/{frame}/corrected.jpg")
+  ResponseEntity<byte[]> corrected(
+      @PathVariable long productionId,
+      @PathVariable String revision,
+      @PathVariable long frame,
+      @RequestParam String item,
+      @ParameterObject BasicsView five)
+      throws IOException {
+    FilmState state = current(productionId, revision).with(item, five.basics());
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_JPEG)
+        .cacheControl(CacheControl.noStore())
+        .body(previews.still(state, shape(revision), frame));
+  }
+
+  /** A frame of the film as its takes came, without any correction. */
+  @GetMapping("/frames/{frame}/uncorrected.jpg")
+  ResponseEntity<byte[]> uncorrected(
+      @PathVariable long productionId, @PathVariable String revision, @PathVariable long frame)
+      throws IOException {
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_JPEG)
+        .cacheControl(CacheControl.maxAge(1, TimeUnit.HOURS))
+        .body(
+            previews.still(current(productionId, revision).uncorrected(), shape(revision), frame));
   }
 
   /** A transition made of a joint's two shots, small: its pictures side by side. */

@@ -1,0 +1,98 @@
+import Box from "@mui/material/Box";
+import { useRef } from "react";
+import { Still } from "../../parts/Still";
+import { grey } from "./grey";
+
+/** A picture as it came at the left of a line, as it is at the right; the line is dragged. */
+export function SplitPicture({
+  before,
+  now,
+  split,
+  aspect,
+  onSplit,
+}: {
+  before: string;
+  now: string;
+  /** Where the line is, 0 to 1 from the left. */
+  split: number;
+  aspect: number;
+  onSplit: (to: number) => void;
+}) {
+  const box = useRef<HTMLDivElement>(null);
+  const move = (clientX: number) => {
+    const at = box.current?.getBoundingClientRect();
+    if (at) onSplit(Math.max(0, Math.min(1, (clientX - at.left) / at.width)));
+  };
+  return (
+    <Box
+      ref={box}
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        move(e.clientX);
+      }}
+      onPointerMove={(e) => {
+        if (e.buttons === 1) move(e.clientX);
+      }}
+      sx={{
+        position: "relative",
+        aspectRatio: aspect,
+        // As large as its place allows, whichever side ends first.
+        width: `min(100%, calc(100cqh * ${aspect}))`,
+        bgcolor: "#000",
+        overflow: "hidden",
+        cursor: "ew-resize",
+        touchAction: "none",
+      }}
+    >
+      <Still src={now} alt="The shot as it is" />
+      <Box sx={{ position: "absolute", inset: 0, clipPath: `inset(0 ${100 - split * 100}% 0 0)` }}>
+        <Still src={before} alt="The shot as it came" />
+      </Box>
+      <Box
+        role="slider"
+        tabIndex={0}
+        aria-label="Line between before and now"
+        aria-valuenow={Math.round(split * 100)}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        onKeyDown={(e) => {
+          const step = e.key === "ArrowLeft" ? -0.05 : e.key === "ArrowRight" ? 0.05 : 0;
+          if (step === 0) return;
+          e.preventDefault();
+          e.stopPropagation();
+          onSplit(Math.max(0, Math.min(1, split + step)));
+        }}
+        sx={{
+          position: "absolute",
+          top: 0,
+          bottom: 0,
+          left: `calc(${split * 100}% - 1px)`,
+          width: 2,
+          bgcolor: "#FFFFFF",
+        }}
+      />
+      <Name side="left">before</Name>
+      <Name side="right">now</Name>
+    </Box>
+  );
+}
+
+function Name({ side, children }: { side: "left" | "right"; children: string }) {
+  return (
+    <Box
+      sx={{
+        position: "absolute",
+        top: 8,
+        [side]: 8,
+        px: 2,
+        bgcolor: grey.bar,
+        color: grey.text,
+        fontSize: 12,
+        fontWeight: 600,
+        pointerEvents: "none",
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
