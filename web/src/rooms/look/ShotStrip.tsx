@@ -18,13 +18,12 @@ export function ShotStrip({
 }) {
   const url = before ? uncorrectedUrl : stillUrl;
   return (
-    <Box role="listbox" aria-label="Shots" sx={{ display: "flex", pl: "134px", mb: 1 }}>
+    <Box role="group" aria-label="Shots" sx={{ display: "flex", pl: "134px", mb: 1 }}>
       {look.shots.map((s) => (
         <Box
           key={s.item}
           component="button"
-          role="option"
-          aria-selected={s.item === chosen}
+          aria-pressed={s.item === chosen}
           aria-label={`${s.label} ${s.title}`}
           onClick={() => onChoose(s.item)}
           sx={{

@@ -53,7 +53,36 @@ class EditingJourneyTest {
       plannedAgain(page, steps);
       followsAnotherReading(page, steps);
       inTwoWindows(page, browsers);
+      madeToLookAlike(page);
     }
+  }
+
+  /** A key shot is chosen, all are matched, one is bettered by hand, and all goes with undo. */
+  private static void madeToLookAlike(Page page) {
+    Locator rooms = page.getByRole(AriaRole.NAVIGATION);
+    rooms.getByText("Look").click();
+    assertThat(page.getByText("Pick one shot all others should look like")).isVisible();
+    page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Shots"))
+        .getByRole(AriaRole.BUTTON)
+        .nth(1)
+        .click();
+    page.keyboard().press("e");
+    assertThat(page.getByText("measured from the key shot")).isVisible();
+    page.keyboard().press("Shift+M");
+    assertThat(page.getByText(Pattern.compile("\\d of \\d corrected"))).isVisible();
+    page.keyboard().press("ArrowLeft");
+    Locator exposure = page.getByLabel("Exposure, stops");
+    exposure.fill("0.5");
+    exposure.press("Enter");
+    assertThat(exposure).hasValue("0.50");
+    assertThat(page.getByText(Pattern.compile("came .* away from it"))).isVisible();
+    page.keyboard().press("0");
+    assertThat(exposure).hasValue("0.00");
+    for (int i = 0; i < 4; i++) {
+      page.keyboard().press("Control+z");
+    }
+    assertThat(page.getByText("Pick one shot all others should look like")).isVisible();
+    rooms.getByText("Score").click();
   }
 
   /** The cut list that the terminal writes for the same files is the one the page shows. */
