@@ -32,16 +32,20 @@ class IntroductionsTest {
 
   /** What an example speaks of without saying where it is from. */
   private static final Map<String, String> GIVEN =
-      Map.of(
-          "film", "Film film, Resolved resolved",
-          "measure", "List<byte[]> planes",
-          "mix", "String hash, long length, SoundSource source",
-          "music", "float[] samples",
-          "picture", "Frame source, Frame target",
-          "plan", "CutPlanner.Request request",
-          "render", "Resolved resolved, PictureSource source",
-          "signal", "MonoSound sound",
-          "voice", "MonoSound reading, ModelReading model, long length");
+      Map.ofEntries(
+          Map.entry("film", "Film film, Resolved resolved"),
+          Map.entry(
+              "grade",
+              "Frame frame, Frame into, List<ColourPicture> key, List<ColourPicture> shot"),
+          Map.entry("interchange", "Correction correction"),
+          Map.entry("measure", "List<byte[]> planes"),
+          Map.entry("mix", "String hash, long length, SoundSource source"),
+          Map.entry("music", "float[] samples"),
+          Map.entry("picture", "Frame source, Frame target"),
+          Map.entry("plan", "CutPlanner.Request request"),
+          Map.entry("render", "Resolved resolved, PictureSource source"),
+          Map.entry("signal", "MonoSound sound"),
+          Map.entry("voice", "MonoSound reading, ModelReading model, long length"));
 
   static List<String> packages() throws IOException {
     try (Stream<Path> folders = Files.list(CORE)) {

@@ -20,10 +20,10 @@
  *
  * <pre>{@code
  * Correction warmer = Correction.of(new Basics(50, 0, 20, 0, 0));    // half a stop, 20 mired
- * Grading.of(warmer).apply(new Signal(.5, .5, .5));                  // .59, .57, .53
+ * Grading.of(warmer).apply(new Signal(0.5, 0.5, 0.5));
  * GradeTable.of(Grading.of(warmer)).draw(frame, into);
- * Match match = Match.between(key, shot);                            // samples of both pictures
- * match.correction();                                                // the shot's five numbers
+ * Match match = Match.between(key, shot);           // pictures of both
+ * match.correction().basics().exposure();           // hundredths of a stop for the shot
  * }</pre>
  */
 package app.latethistle.core.grade;
