@@ -60,7 +60,7 @@ class EditingJourneyTest {
   /** A key shot is chosen, all are matched, one is bettered by hand, and all goes with undo. */
   private static void madeToLookAlike(Page page) {
     Locator rooms = page.getByRole(AriaRole.NAVIGATION);
-    rooms.getByText("Look").click();
+    rooms.getByText("Look", new Locator.GetByTextOptions().setExact(true)).click();
     assertThat(page.getByText("Pick one shot all others should look like")).isVisible();
     page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Shots"))
         .getByRole(AriaRole.BUTTON)
