@@ -14,7 +14,7 @@ import {
   type LookShot,
   type Production,
 } from "../../api/client";
-import { useFilm, useFilmEdit, useLook } from "../../api/queries";
+import { useFilm, useFilmEdit, useLook, type FilmEdit } from "../../api/queries";
 import { NotYet } from "../../parts/NotYet";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { plural } from "../../parts/words";
@@ -71,20 +71,22 @@ function Judging({
   const others = look.shots.filter((s) => s.item !== look.key).map((s) => s.item);
   const far = furthest(look);
 
+  // What goes wrong is told where edits are sent.
+  const make = (wanted: FilmEdit) =>
+    edit(wanted).then(
+      () => undefined,
+      () => undefined,
+    );
   const correct = (five: Basics) =>
-    void edit({ name: "correct", values: { items: [chosen.item], correction: five } })
-      .catch(() => undefined)
-      .finally(() => setMoving(null));
+    void make({ name: "correct", values: { items: [chosen.item], correction: five } }).then(() =>
+      setMoving(null),
+    );
   const match = (items: string[]) => {
     setWorking(true);
-    void edit({ name: "match", values: { items, strength } })
-      .catch(() => undefined)
-      .finally(() => setWorking(false));
+    void make({ name: "match", values: { items, strength } }).then(() => setWorking(false));
   };
-  const reset = () =>
-    void edit({ name: "uncorrect", values: { items: [chosen.item] } }).catch(() => undefined);
-  const makeKey = () =>
-    void edit({ name: "choose-key", values: { item: chosen.item } }).catch(() => undefined);
+  const reset = () => void make({ name: "uncorrect", values: { items: [chosen.item] } });
+  const makeKey = () => void make({ name: "choose-key", values: { item: chosen.item } });
   const at = look.shots.indexOf(chosen);
   const asBefore = () => {
     const last = look.shots[at - 1];

@@ -19,9 +19,10 @@ export function SplitPicture({
   onSplit: (to: number) => void;
 }) {
   const box = useRef<HTMLDivElement>(null);
+  const set = (to: number) => onSplit(Math.max(0, Math.min(1, to)));
   const move = (clientX: number) => {
     const at = box.current?.getBoundingClientRect();
-    if (at) onSplit(Math.max(0, Math.min(1, (clientX - at.left) / at.width)));
+    if (at) set((clientX - at.left) / at.width);
   };
   return (
     <Box
@@ -60,7 +61,7 @@ export function SplitPicture({
           if (step === 0) return;
           e.preventDefault();
           e.stopPropagation();
-          onSplit(Math.max(0, Math.min(1, split + step)));
+          set(split + step);
         }}
         sx={{
           position: "absolute",

@@ -4,11 +4,8 @@ import app.latethistle.core.measure.MoveVerdict;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.story.CameraMove;
 import app.latethistle.media.MediaFacts;
-import app.latethistle.media.Probe;
-import app.latethistle.media.RefusedMedia;
 import app.latethistle.media.TakeMeasure;
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -21,7 +18,6 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Measures takes. */
 @Command(name = "facts", description = "Measures what is right and wrong with takes, as JSON.")
@@ -36,48 +32,39 @@ final class FactsCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    CameraMove move = null;
-    if (asked != null) {
-      try {
-        move = CameraMove.parse(asked);
-      } catch (IllegalArgumentException e) {
-        throw new ParameterException(spec.commandLine(), e.getMessage(), e);
-      }
-    }
+    CameraMove move = asked == null ? null : move();
     List<Map<String, Object>> out = new ArrayList<>();
     for (Path file : files) {
-      out.add(facts(file, move));
+      out.add(KnownFile.with(file, media -> facts(file, media, move)));
     }
-    spec.commandLine()
-        .getOut()
-        .println(
-            JsonMapper.builder().build().writerWithDefaultPrettyPrinter().writeValueAsString(out));
+    Thistle.print(spec, out);
     return 0;
   }
 
-  private static Map<String, Object> facts(Path file, CameraMove move) throws IOException {
-    if (!Files.isRegularFile(file)) {
-      throw new IOException("There is no file " + file + ".");
-    }
+  private CameraMove move() {
     try {
-      MediaFacts media = Probe.probe(file);
-      TakeFacts facts = TakeMeasure.measure(file, media, done -> {}).facts();
-      Map<String, Object> said = new LinkedHashMap<>();
-      said.put("file", file.toString());
-      said.put("seconds", media.seconds());
-      said.put("width", media.shape().orElseThrow().width());
-      said.put("height", media.shape().orElseThrow().height());
-      said.put("measured", facts);
-      said.put("move", MoveVerdict.name(facts.travel()));
-      if (move != null) {
-        MoveVerdict verdict = MoveVerdict.of(move, facts.travel());
-        said.put("asked", move.label());
-        said.put("match", verdict.match());
-        said.put("verdict", verdict.inWords());
-      }
-      return said;
-    } catch (RefusedMedia e) {
-      throw new IOException(file + ": " + e.getMessage(), e);
+      return CameraMove.parse(asked);
+    } catch (IllegalArgumentException e) {
+      throw new ParameterException(spec.commandLine(), e.getMessage(), e);
     }
+  }
+
+  private static Map<String, Object> facts(Path file, MediaFacts media, CameraMove move)
+      throws IOException {
+    TakeFacts facts = TakeMeasure.measure(file, media, done -> {}).facts();
+    Map<String, Object> said = new LinkedHashMap<>();
+    said.put("file", file.toString());
+    said.put("seconds", media.seconds());
+    said.put("width", media.shape().orElseThrow().width());
+    said.put("height", media.shape().orElseThrow().height());
+    said.put("measured", facts);
+    said.put("move", MoveVerdict.name(facts.travel()));
+    if (move != null) {
+      MoveVerdict verdict = MoveVerdict.of(move, facts.travel());
+      said.put("asked", move.label());
+      said.put("match", verdict.match());
+      said.put("verdict", verdict.inWords());
+    }
+    return said;
   }
 }

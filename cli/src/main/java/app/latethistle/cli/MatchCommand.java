@@ -10,9 +10,6 @@ import app.latethistle.core.look.Basics;
 import app.latethistle.core.look.Cdl;
 import app.latethistle.core.look.Correction;
 import app.latethistle.media.ColourPictures;
-import app.latethistle.media.MediaFacts;
-import app.latethistle.media.Probe;
-import app.latethistle.media.RefusedMedia;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -28,7 +25,6 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Spec;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Brings a shot's colours to those of a key shot. */
 @Command(
@@ -85,26 +81,12 @@ final class MatchCommand implements Callable<Integer> {
     if (cube != null) {
       Files.writeString(cube, CubeText.of(shot.getFileName().toString(), grading, CUBE));
     }
-    spec.commandLine()
-        .getOut()
-        .println(
-            JsonMapper.builder()
-                .build()
-                .writerWithDefaultPrettyPrinter()
-                .writeValueAsString(said(match)));
+    Thistle.print(spec, said(match));
     return 0;
   }
 
   private static List<ColourPicture> read(Path file) throws IOException {
-    if (!Files.isRegularFile(file)) {
-      throw new IOException("There is no file " + file + ".");
-    }
-    try {
-      MediaFacts facts = Probe.probe(file);
-      return ColourPictures.read(file, facts, LOOKED_AT);
-    } catch (RefusedMedia e) {
-      throw new IOException(file + ": " + e.getMessage(), e);
-    }
+    return KnownFile.with(file, facts -> ColourPictures.read(file, facts, LOOKED_AT));
   }
 
   private void write(ColourPicture picture, Grading grading) throws IOException {

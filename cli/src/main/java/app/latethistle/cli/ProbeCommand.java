@@ -14,8 +14,6 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import tools.jackson.databind.SerializationFeature;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Prints what files hold, as JSON. */
 @Command(name = "probe", description = "Prints what clips, pictures and sounds hold, as JSON.")
@@ -44,9 +42,7 @@ final class ProbeCommand implements Callable<Integer> {
       }
       all.add(entry);
     }
-    JsonMapper json = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
-    spec.commandLine().getOut().println(json.writeValueAsString(all));
-    spec.commandLine().getOut().flush();
+    Thistle.print(spec, all);
     return failed == 0 ? 0 : 1;
   }
 

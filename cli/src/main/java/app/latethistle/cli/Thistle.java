@@ -2,6 +2,9 @@ package app.latethistle.cli;
 
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The command line. */
 @Command(
@@ -30,6 +33,13 @@ public final class Thistle {
   /** Runs one command and ends with its exit code. */
   public static void main(String[] args) {
     System.exit(run(args));
+  }
+
+  /** Prints what a command found, as JSON for reading. */
+  static void print(CommandSpec spec, Object found) {
+    JsonMapper json = JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+    spec.commandLine().getOut().println(json.writeValueAsString(found));
+    spec.commandLine().getOut().flush();
   }
 
   /** Runs one command and answers its exit code. */

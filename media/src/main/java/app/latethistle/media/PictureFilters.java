@@ -83,34 +83,36 @@ final class PictureFilters {
 
   /** A picture as red, green and blue of 8 bits, chroma as fine as the file has it. */
   static String fullColour(MediaFacts facts) {
-    boolean rgb = facts.kind() == MediaFacts.Kind.STILL || facts.container() == Container.GIF;
-    String space = facts.colour().replace(" full", "");
-    String from =
-        rgb || space.equals("other")
-            ? ""
-            : "in_color_matrix=%s:in_range=%s:"
-                .formatted(space, facts.colour().endsWith(" full") ? "pc" : "tv");
     return "scale="
-        + from
-        + "flags=bicubic+accurate_rnd+full_chroma_int+full_chroma_inp,format=rgb24";
+        + coded(facts)
+        + ":flags=bicubic+accurate_rnd+full_chroma_int+full_chroma_inp,format=rgb24";
   }
 
   /** A conversion to BT.709 of the range given, if the clip is not that already. */
   static Optional<String> colour(MediaFacts facts, String range) {
-    boolean full = facts.colour().endsWith(" full");
-    String space = facts.colour().replace(" full", "");
-    boolean rgb = facts.kind() == MediaFacts.Kind.STILL || facts.container() == Container.GIF;
-    if (space.equals("bt709") && full == range.equals("pc") && !rgb) {
-      return Optional.empty();
-    }
-    String in = space.equals("other") || rgb ? "auto" : space;
-    String inRange = rgb ? "auto" : full ? "pc" : "tv";
-    return Optional.of(
-        "scale=in_color_matrix="
-            + in
-            + ":in_range="
-            + inRange
-            + ":out_color_matrix=bt709:out_range="
-            + range);
+    boolean there = space(facts).equals("bt709") && isFull(facts) == range.equals("pc");
+    return there && !isRgb(facts)
+        ? Optional.empty()
+        : Optional.of("scale=" + coded(facts) + ":out_color_matrix=bt709:out_range=" + range);
+  }
+
+  /** How a file's colours are coded, as a scaler is told. */
+  private static String coded(MediaFacts facts) {
+    boolean rgb = isRgb(facts);
+    String matrix = rgb || space(facts).equals("other") ? "auto" : space(facts);
+    String range = rgb ? "auto" : isFull(facts) ? "pc" : "tv";
+    return "in_color_matrix=" + matrix + ":in_range=" + range;
+  }
+
+  private static boolean isRgb(MediaFacts facts) {
+    return facts.kind() == MediaFacts.Kind.STILL || facts.container() == Container.GIF;
+  }
+
+  private static boolean isFull(MediaFacts facts) {
+    return facts.colour().endsWith(" full");
+  }
+
+  private static String space(MediaFacts facts) {
+    return facts.colour().replace(" full", "");
   }
 }

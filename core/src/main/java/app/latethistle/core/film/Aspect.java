@@ -137,7 +137,7 @@ public final class Aspect<I, T> {
   /** What lies over the whole film. */
   public static final Aspect<Film, Finish> FINISH =
       new Aspect<>(
-          "finish", "change the whole film's look", ItemKind.FILM, Film::finish, Film::withFinish);
+          "finish", "change the film's end", ItemKind.FILM, Film::finish, Film::withFinish);
 
   private static final List<Aspect<Placement, ?>> OF_PLACEMENTS =
       List.of(SOURCE, RUN, FRAMING, TREATMENTS, MATTE, CORRECTION, SOUND, LOCK, GROUP);

@@ -12,15 +12,17 @@ final class Fitting {
   private Fitting() {}
 
   /** How far off some numbers are. */
+  @FunctionalInterface
   interface Residuals {
-    /** How many there are. */
-    int count();
-
     void of(double[] numbers, double[] residuals);
   }
 
-  /** The numbers with the least sum of squares that is found from a start. */
-  static double[] least(double[] start, Residuals residuals) {
+  /**
+   * The numbers with the least sum of squares that is found from a start.
+   *
+   * @param count of residuals
+   */
+  static double[] least(double[] start, int count, Residuals residuals) {
     FunctionNtoM function =
         new FunctionNtoM() {
           @Override
@@ -35,7 +37,7 @@ final class Fitting {
 
           @Override
           public int getNumOfOutputsM() {
-            return residuals.count();
+            return count;
           }
         };
     UnconstrainedLeastSquares<DMatrixRMaj> search =

@@ -28,8 +28,7 @@ public final class Grading {
     this.cdl = cdl;
     lit = basics.exposure() != 0 || basics.warmth() != 0 || basics.tint() != 0;
     light =
-        Matrix.TO_XYZ
-            .inverse()
+        Matrix.FROM_XYZ
             .times(
                 Matrix.adapting(White.D65, White.away(basics.warmth(), basics.tint() * TINT_STEP)))
             .times(Matrix.TO_XYZ)

@@ -26,6 +26,16 @@ public record Lab(double lightness, double a, double b) {
     return t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116;
   }
 
+  /** What has to be added to another to come here. */
+  Lab minus(Lab other) {
+    return new Lab(lightness - other.lightness, a - other.a, b - other.b);
+  }
+
+  /** How far it lies from the origin, 1976: of a difference, how large it is. */
+  double length() {
+    return Math.sqrt(lightness * lightness + a * a + b * b);
+  }
+
   /** How far from neutral. */
   public double chroma() {
     return Math.hypot(a, b);

@@ -97,36 +97,24 @@ public record Match(Correction correction, By by) {
       numbers =
           Fitting.least(
               numbers,
-              new Fitting.Residuals() {
-                @Override
-                public int count() {
-                  return 3 * n + start.length;
+              3 * n + start.length,
+              (now, residuals) -> {
+                Grading grading = made.of(now);
+                for (int i = 0; i < n; i++) {
+                  Lab off = Lab.of(grading.apply(pairs.get(i).shot())).minus(wanted[i]);
+                  double w = Math.sqrt(weights[i]);
+                  residuals[3 * i] = w * off.lightness();
+                  residuals[3 * i + 1] = w * off.a();
+                  residuals[3 * i + 2] = w * off.b();
                 }
-
-                @Override
-                public void of(double[] now, double[] residuals) {
-                  Grading grading = made.of(now);
-                  for (int i = 0; i < n; i++) {
-                    Lab lab = Lab.of(grading.apply(pairs.get(i).shot()));
-                    double w = Math.sqrt(weights[i]);
-                    residuals[3 * i] = w * (lab.lightness() - wanted[i].lightness());
-                    residuals[3 * i + 1] = w * (lab.a() - wanted[i].a());
-                    residuals[3 * i + 2] = w * (lab.b() - wanted[i].b());
-                  }
-                  for (int i = 0; i < start.length; i++) {
-                    residuals[3 * n + i] = ALONE * (now[i] - start[i]) / usual[i];
-                  }
+                for (int i = 0; i < start.length; i++) {
+                  residuals[3 * n + i] = ALONE * (now[i] - start[i]) / usual[i];
                 }
               });
       Grading grading = made.of(numbers);
       for (int i = 0; i < n; i++) {
-        Lab lab = Lab.of(grading.apply(pairs.get(i).shot()));
-        double off =
-            Math.sqrt(
-                sq(lab.lightness() - wanted[i].lightness())
-                    + sq(lab.a() - wanted[i].a())
-                    + sq(lab.b() - wanted[i].b()));
-        weights[i] = 1 / (1 + sq(off / ALIKE));
+        Lab off = Lab.of(grading.apply(pairs.get(i).shot())).minus(wanted[i]);
+        weights[i] = 1 / (1 + sq(off.length() / ALIKE));
       }
     }
     return numbers;
@@ -146,19 +134,12 @@ public record Match(Correction correction, By by) {
       numbers =
           Fitting.least(
               numbers,
-              new Fitting.Residuals() {
-                @Override
-                public int count() {
-                  return 10;
-                }
-
-                @Override
-                public void of(double[] now, double[] residuals) {
-                  double[] is = Summary.of(shot, Grading.of(five(now), Cdl.NONE)).numbers();
-                  for (int i = 0; i < 5; i++) {
-                    residuals[i] = weights[i] * (is[i] - wanted[i]) / (CONTENT[i] * content);
-                    residuals[5 + i] = now[i] / USUAL[i];
-                  }
+              10,
+              (now, residuals) -> {
+                double[] there = Summary.of(shot, Grading.of(five(now), Cdl.NONE)).numbers();
+                for (int i = 0; i < 5; i++) {
+                  residuals[i] = weights[i] * (there[i] - wanted[i]) / (CONTENT[i] * content);
+                  residuals[5 + i] = now[i] / USUAL[i];
                 }
               });
     }

@@ -15,6 +15,9 @@ final class Matrix {
           0.11919477979462599,
           0.9505321522496607);
 
+  /** CIE XYZ to linear light of BT.709's primaries. */
+  static final Matrix FROM_XYZ = TO_XYZ.inverse();
+
   /** CIE XYZ to cones, after Bradford (Lindbloom, Chromatic Adaptation). */
   private static final Matrix CONES =
       new Matrix(0.8951, 0.2664, -0.1614, -0.7502, 1.7135, 0.0367, 0.0389, -0.0685, 1.0296);

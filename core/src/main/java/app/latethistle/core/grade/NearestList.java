@@ -13,22 +13,15 @@ public final class NearestList {
     List<Signal> wanted = samples.stream().map(s -> grading.apply(s).held()).toList();
     double[] found =
         Fitting.least(
-            Lists.NEUTRAL.clone(),
-            new Fitting.Residuals() {
-              @Override
-              public int count() {
-                return 3 * samples.size();
-              }
-
-              @Override
-              public void of(double[] numbers, double[] residuals) {
-                Cdl list = Lists.of(numbers);
-                for (int i = 0; i < samples.size(); i++) {
-                  Signal is = Grading.listed(list, samples.get(i), /* held= */ false);
-                  residuals[3 * i] = is.red() - wanted.get(i).red();
-                  residuals[3 * i + 1] = is.green() - wanted.get(i).green();
-                  residuals[3 * i + 2] = is.blue() - wanted.get(i).blue();
-                }
+            Lists.NEUTRAL,
+            3 * samples.size(),
+            (numbers, residuals) -> {
+              Cdl list = Lists.of(numbers);
+              for (int i = 0; i < samples.size(); i++) {
+                Signal is = Grading.listed(list, samples.get(i), /* held= */ false);
+                residuals[3 * i] = is.red() - wanted.get(i).red();
+                residuals[3 * i + 1] = is.green() - wanted.get(i).green();
+                residuals[3 * i + 2] = is.blue() - wanted.get(i).blue();
               }
             });
     return Lists.of(found);

@@ -39,14 +39,4 @@ public record Basics(int exposure, int contrast, int warmth, int tint, int satur
       throw new Refused(name + " goes from -" + most + " to " + most + ", not " + value + ".");
     }
   }
-
-  /** A part of them, rounded to whole numbers; 1 is all. */
-  public Basics times(double part) {
-    return new Basics(
-        (int) Math.round(exposure * part),
-        (int) Math.round(contrast * part),
-        (int) Math.round(warmth * part),
-        (int) Math.round(tint * part),
-        (int) Math.round(saturation * part));
-  }
 }

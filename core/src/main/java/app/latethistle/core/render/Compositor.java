@@ -21,6 +21,7 @@ import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -34,13 +35,22 @@ public final class Compositor {
   /** Frames before a reel's turn at which its decoder is started. */
   private static final int AHEAD = 24;
 
+  /** Tables that are kept, 12 MB each: a frame shows two shots of the cut and three over it. */
+  private static final int TABLES = 5;
+
   private final Program program;
   private final PictureSource source;
   private final Frame canvas;
   private final IdentityHashMap<Layer.Footage, Reel> reels = new IdentityHashMap<>();
   private final Map<Layer.Passage, TransitionPainter> painters = new HashMap<>();
   private final IdentityHashMap<Layer.Treated, Treater> treaters = new IdentityHashMap<>();
-  private final Map<Correction, GradeTable> tables = new HashMap<>();
+  private final Map<Correction, GradeTable> tables =
+      new LinkedHashMap<>(TABLES, 0.75f, /* accessOrder= */ true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Correction, GradeTable> eldest) {
+          return size() > TABLES;
+        }
+      };
   private final IdentityHashMap<Layer.Corrected, Frame> corrected = new IdentityHashMap<>();
   private final IdentityHashMap<Layer.Matted, Matting> mattings = new IdentityHashMap<>();
   private final IdentityHashMap<Layer.Over, Overlaying> overlayings = new IdentityHashMap<>();

@@ -1,7 +1,6 @@
 package app.latethistle.core.grade;
 
 import java.awt.Graphics2D;
-import java.awt.RenderingHints;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -113,8 +112,6 @@ final class MatchBench {
     int height = photograph.getHeight() * WIDTH / photograph.getWidth();
     BufferedImage small = new BufferedImage(WIDTH, height, BufferedImage.TYPE_INT_RGB);
     Graphics2D g = small.createGraphics();
-    g.setRenderingHint(
-        RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
     g.drawImage(
         photograph.getScaledInstance(WIDTH, height, BufferedImage.SCALE_AREA_AVERAGING),
         0,

@@ -91,8 +91,7 @@ final class Rivals {
     double y = (lab[0] + 16) / 116;
     double x = white(y + lab[1] / 500) * White.D65[0];
     double z = white(y - lab[2] / 200) * White.D65[2];
-    Matrix back = Matrix.TO_XYZ.inverse();
-    double[] light = back.times(x, white(y), z);
+    double[] light = Matrix.FROM_XYZ.times(x, white(y), z);
     return new Signal(
         Transfer.toShow(light[0]), Transfer.toShow(light[1]), Transfer.toShow(light[2]));
   }

@@ -121,13 +121,20 @@ public record FilmState(
     return of(Treating.set(film(), List.of(item), now -> now.and(more.onHit())).apply(film()));
   }
 
+  /**
+   * A shot, or what lies over the cut, by its id.
+   *
+   * @throws IllegalArgumentException if the film has none, with a sentence for the person
+   */
+  Placement shot(String item) {
+    return ItemKind.PLACEMENT
+        .find(film(), item)
+        .orElseThrow(() -> new Refused("That shot is not in the film any more."));
+  }
+
   /** The film as it would be with other five numbers for a shot, for a look at it. */
   public FilmState with(String item, Basics five) {
-    Placement shot =
-        ItemKind.PLACEMENT
-            .find(film(), item)
-            .orElseThrow(() -> new Refused("That shot is not in the film any more."));
-    Correction correction = shot.how().correction().withBasics(five);
+    Correction correction = shot(item).how().correction().withBasics(five);
     return of(SetAspect.of(Aspect.CORRECTION, item, correction).apply(film()));
   }
 

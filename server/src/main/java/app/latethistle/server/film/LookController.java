@@ -2,7 +2,6 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
-import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.grade.KeyPictures;
@@ -134,10 +133,11 @@ class LookController {
   }
 
   private static Placement shot(FilmState state, String item) {
-    return ItemKind.PLACEMENT
-        .find(state.film(), item)
-        .filter(Placement::hasPicture)
-        .orElseThrow(() -> new Refused("That shot is not in the film any more."));
+    Placement shot = state.shot(item);
+    if (!shot.hasPicture()) {
+      throw new Refused("That shot is not in the film any more.");
+    }
+    return shot;
   }
 
   private static Map<String, Correction> some(Map<String, Correction> values) {

@@ -6,21 +6,22 @@ import app.latethistle.core.grade.ColourPicture;
 import app.latethistle.core.grade.Drift;
 import app.latethistle.core.grade.Summary;
 import app.latethistle.core.look.Correction;
+import app.latethistle.core.time.FrameRange;
 import app.latethistle.server.material.Shot;
-import app.latethistle.server.material.Shots;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** Measures how alike the shots of a film look. */
 @Component
 class LookViews {
-  private final Shots shots;
+  private final FilmViews films;
   private final ShotColours colours;
 
-  LookViews(Shots shots, ShotColours colours) {
-    this.shots = shots;
+  LookViews(FilmViews films, ShotColours colours) {
+    this.films = films;
     this.colours = colours;
   }
 
@@ -32,15 +33,18 @@ class LookViews {
   }
 
   LookView of(FilmState state) {
+    Map<Long, Shot> shots = films.shotsOf(state.production().id());
     Optional<Placement> key = key(state.film());
-    Optional<Summary> wanted = key.flatMap(k -> summary(state, k, k.how().correction()));
+    Optional<Summary> wanted =
+        key.flatMap(k -> colours.of(state, k).map(p -> Summary.of(p, k.how().correction())));
     List<LookView.LookShot> list = new ArrayList<>();
     List<Placement> placements = state.film().placements();
     for (int i = 0; i < placements.size(); i++) {
       Placement p = placements.get(i);
       if (p.hasPicture()) {
-        long frame = (state.cutting().rangeOf(i).start() + state.cutting().rangeOf(i).end()) / 2;
-        list.add(shot(state, p, frame, wanted));
+        FrameRange range = state.cutting().rangeOf(i);
+        Shot shot = shots.get(Long.valueOf(p.shot()));
+        list.add(shot(state, p, shot, (range.start() + range.end()) / 2, wanted));
       }
     }
     return new LookView(
@@ -48,9 +52,16 @@ class LookViews {
   }
 
   private LookView.LookShot shot(
-      FilmState state, Placement p, long frame, Optional<Summary> wanted) {
-    Shot shot = shots.findById(Long.parseLong(p.shot())).orElse(null);
+      FilmState state, Placement p, Shot shot, long frame, Optional<Summary> wanted) {
     Correction correction = p.how().correction();
+    Drift before = null;
+    Drift now = null;
+    Optional<List<ColourPicture>> pictures =
+        wanted.isPresent() ? colours.of(state, p) : Optional.empty();
+    if (pictures.isPresent()) {
+      before = drift(wanted.get(), pictures.get(), Correction.NONE);
+      now = correction.isNone() ? before : drift(wanted.get(), pictures.get(), correction);
+    }
     return new LookView.LookShot(
         p.id(),
         shot == null ? "?" : shot.label(),
@@ -58,19 +69,11 @@ class LookViews {
         frame,
         BasicsView.of(correction.basics()),
         !correction.withBasics(Correction.NONE.basics()).isNone(),
-        drift(state, p, wanted, Correction.NONE),
-        drift(state, p, wanted, correction));
+        before,
+        now);
   }
 
-  private Drift drift(
-      FilmState state, Placement p, Optional<Summary> wanted, Correction correction) {
-    return wanted
-        .flatMap(key -> summary(state, p, correction).map(s -> Drift.between(key, s)))
-        .orElse(null);
-  }
-
-  private Optional<Summary> summary(FilmState state, Placement p, Correction correction) {
-    Optional<List<ColourPicture>> pictures = colours.of(state, p);
-    return pictures.map(list -> Summary.of(list, correction));
+  private static Drift drift(Summary key, List<ColourPicture> shot, Correction correction) {
+    return Drift.between(key, Summary.of(shot, correction));
   }
 }

@@ -2,7 +2,6 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
-import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.look.Key;
@@ -59,7 +58,7 @@ class MatteController {
         productionId,
         a.revision(),
         state -> {
-          Matte matte = shot(state, a.item()).how().matte();
+          Matte matte = state.shot(a.item()).how().matte();
           return SetAspect.of(Aspect.MATTE, a.item(), matte.and(Mask.usual(a.kind())))
               .called("mask a picture");
         });
@@ -71,17 +70,11 @@ class MatteController {
         productionId,
         t.revision(),
         state -> {
-          Placement shot = shot(state, t.item());
+          Placement shot = state.shot(t.item());
           int colour = t.colour() == null ? backing(state, shot) : Passing.rgb(t.colour());
           return SetAspect.of(Aspect.MATTE, t.item(), shot.how().matte().and(Key.of(colour)))
               .called("take the backing out");
         });
-  }
-
-  private static Placement shot(FilmState state, String item) {
-    return ItemKind.PLACEMENT
-        .find(state.film(), item)
-        .orElseThrow(() -> new Refused("That shot is not in the film any more."));
   }
 
   private int backing(FilmState state, Placement shot) {

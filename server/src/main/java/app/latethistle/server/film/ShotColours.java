@@ -4,10 +4,9 @@ import app.latethistle.core.film.Placement;
 import app.latethistle.core.grade.ColourPicture;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.server.material.Kept;
 import app.latethistle.server.material.Pictures;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
@@ -22,8 +21,7 @@ class ShotColours {
   private static final int KEPT = 80;
 
   private final Pictures pictures;
-  private final Map<String, List<ColourPicture>> kept =
-      new LinkedHashMap<>(16, 0.75f, /* accessOrder= */ true);
+  private final Kept<String, List<ColourPicture>> kept = new Kept<>(KEPT);
 
   ShotColours(Pictures pictures) {
     this.pictures = pictures;
@@ -42,18 +40,12 @@ class ShotColours {
             .map(f -> Math.max(0, Math.min(take.frames() - 1, f)))
             .toList();
     String key = take.media() + " " + state.production().rate() + " " + frames;
-    synchronized (kept) {
-      if (kept.containsKey(key)) {
-        return Optional.of(kept.get(key));
-      }
+    Optional<List<ColourPicture>> known = kept.get(key);
+    if (known.isPresent()) {
+      return known;
     }
     List<ColourPicture> read = pictures.colours(take.media(), state.production().rate(), frames);
-    synchronized (kept) {
-      kept.put(key, read);
-      if (kept.size() > KEPT) {
-        kept.remove(kept.keySet().iterator().next());
-      }
-    }
+    kept.put(key, read);
     return Optional.of(read);
   }
 }

@@ -24,10 +24,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Iterator;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 
@@ -40,7 +37,7 @@ public class Pictures {
   private final ProxyPaths paths;
   private final Media media;
   private final ContentStore store;
-  private final Map<String, ProxyFile> known = new LinkedHashMap<>(16, 0.75f, true);
+  private final Kept<String, ProxyFile> known = new Kept<>(KNOWN);
   private final MadeOnce made = new MadeOnce();
 
   Pictures(ProxyPaths paths, Media media, ContentStore store) {
@@ -192,21 +189,12 @@ public class Pictures {
 
   private ProxyFile proxy(String hash, FrameRate rate) throws IOException {
     String key = hash + " " + rate;
-    synchronized (known) {
-      ProxyFile proxy = known.get(key);
-      if (proxy != null) {
-        return proxy;
-      }
+    Optional<ProxyFile> proxy = known.get(key);
+    if (proxy.isPresent()) {
+      return proxy.get();
     }
     ProxyFile opened = opened(hash, rate);
-    synchronized (known) {
-      known.put(key, opened);
-      Iterator<ProxyFile> oldest = known.values().iterator();
-      while (known.size() > KNOWN) {
-        oldest.next();
-        oldest.remove();
-      }
-    }
+    known.put(key, opened);
     return opened;
   }
 
