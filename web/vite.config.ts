@@ -7,7 +7,12 @@ const target = `http://127.0.0.1:${process.env["PORT"] ?? "8787"}`;
 export default defineConfig({
   plugins: [react()],
   server: { proxy: { "/api": { target, changeOrigin: true, headers: { origin: target } } } },
-  build: { chunkSizeWarningLimit: 1500, assetsInlineLimit: 0 },
+  build: {
+    chunkSizeWarningLimit: 1500,
+    assetsInlineLimit: 0,
+    // The cutting room, and the page for watching alone.
+    rollupOptions: { input: { index: "index.html", watch: "watch.html" } },
+  },
   test: {
     environment: "jsdom",
     reporters: ["default", ["junit", { outputFile: "target/surefire-reports/TEST-web.xml" }]],

@@ -1,6 +1,6 @@
 import { Navigate, Route, Routes } from "react-router";
 import { ProductionFrame } from "./ProductionFrame";
-import { Cues, LookRoom, MasterRoom, Score, StoryRoom, Takes } from "./rooms";
+import { Cues, LookRoom, MasterRoom, MixRoom, Score, StoryRoom, Takes, WordsRoom } from "./rooms";
 import { Shelf } from "./rooms/shelf/Shelf";
 
 /** Which room an address shows. */
@@ -15,6 +15,8 @@ export function App() {
         <Route path="cues" element={<Cues />} />
         <Route path="score" element={<Score />} />
         <Route path="look" element={<LookRoom />} />
+        <Route path="words" element={<WordsRoom />} />
+        <Route path="mix" element={<MixRoom />} />
         <Route path="master" element={<MasterRoom />} />
       </Route>
       <Route path="*" element={<Navigate to="/" replace />} />

@@ -4,6 +4,7 @@ import { Outlet, useLocation, useNavigate, useParams } from "react-router";
 import { filesOf, useArrivals } from "./api/arrivals";
 import { ApiProblem } from "./api/client";
 import { usePulse } from "./api/events";
+import { useMasterNews } from "./api/masterNews";
 import { useProduction } from "./api/queries";
 import { KeyHelp } from "./parts/KeyHelp";
 import { MeetingDialog } from "./parts/meeting";
@@ -24,6 +25,7 @@ export function ProductionFrame() {
   const id = Number(useParams()["id"]);
   const production = useProduction(id);
   const heard = usePulse(id);
+  useMasterNews(id);
   const room = useLocation().pathname;
   const bring = useArrivals((s) => s.bring);
   const look = useArrivals((s) => s.look);

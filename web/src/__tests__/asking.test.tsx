@@ -45,6 +45,7 @@ const service = (kind: "STILL" | "CLIP", over: Partial<Service> = {}): Service =
     period: "DAY",
     atOnce: 2,
     waitSeconds: 10,
+    marks: "UNSAID",
   },
   ...over,
 });

@@ -4,6 +4,7 @@ import { FURTHEST, furthest, heightOf } from "../rooms/look/drift";
 
 const shot = (item: string, whole: number) => ({
   item,
+  keyOf: item === "k" ? "FILM" : "NONE",
   now: { lightness: 0, warmth: 0, colour: 0, whole },
 });
 

@@ -66,7 +66,7 @@ describe("masks", () => {
   });
 
   it("have their points moved, not too far", () => {
-    const matte: Matte = { keys: [], masks: [ellipse], wrap: 0 };
+    const matte: Matte = { keys: [], masks: [ellipse], part: "ALL", wrap: 0 };
     expect(withSpot(matte, 0, 1, { x: 5000.3, y: 12.6 }).masks[0]?.points[1]).toEqual({
       x: 2000,
       y: 13,

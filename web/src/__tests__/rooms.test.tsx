@@ -1,15 +1,15 @@
 // @vitest-environment jsdom
 import { ThemeProvider } from "@mui/material/styles";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Film, Master, Material, Take } from "../api/client";
+import type { Film, Master, Material, Output, Take } from "../api/client";
 import { useFilmEdit, type FilmEdit } from "../api/queries";
 import { MeetingDialog } from "../parts/meeting";
 import { NoticeLine } from "../parts/notice";
-import { MasterRow } from "../rooms/master/MasterRow";
+import { OutputRow } from "../rooms/master/OutputRow";
 import { FilmCard } from "../rooms/score/FilmCard";
 import { Foot } from "../rooms/score/Foot";
 import { ShotCard } from "../rooms/score/ShotCard";
@@ -21,6 +21,7 @@ import { ShotRow } from "../rooms/takes/ShotRow";
 import { useRoom } from "../store";
 import { theme } from "../theme";
 import { film } from "./film";
+import { output } from "./output";
 import { production, take } from "./server";
 
 const material = (takes: Take[]): Material => ({
@@ -314,10 +315,12 @@ describe("a row of takes", () => {
   });
 });
 
-describe("a master", () => {
+describe("an output", () => {
   const master = (over: Partial<Master>): Master => ({
     id: 9,
     name: "Night Post",
+    output: 4,
+    encoding: "MP4",
     width: 1280,
     height: 720,
     rate: "24000/1001",
@@ -331,33 +334,85 @@ describe("a master", () => {
     createdAt: "2026-01-01T00:00:00Z",
     ...over,
   });
-
-  it("tells how far it is and can be cancelled", async () => {
-    const it9 = master({ state: "RENDERING", framesDone: 300, secondsLeft: 95 });
-    render(inside(<MasterRow master={it9} production={production} />));
-    expect(screen.getByText("300 of 1409 frames")).toBeTruthy();
-    expect(screen.getByText("about 1 min 35 s left")).toBeTruthy();
-    expect(screen.queryByText(/Download/)).toBeNull();
-    fireEvent.click(screen.getByText("Cancel"));
-    await waitFor(() =>
-      expect(asked[0]).toMatchObject({
-        method: "POST",
-        path: "/api/productions/3/masters/9/cancel",
-      }),
+  const made = (of: Partial<Master>, over: Partial<Output> = {}) =>
+    output({ master: master(of), ...over });
+  const shown = (one: Output, waits = false) => {
+    const onCancel = vi.fn();
+    const onFirst = vi.fn();
+    const onMeasure = vi.fn();
+    const onRender = vi.fn();
+    render(
+      inside(
+        <OutputRow
+          production={production}
+          film={film(12)}
+          output={one}
+          chosen={false}
+          onChoose={vi.fn()}
+          onTick={vi.fn()}
+          onRender={onRender}
+          onCancel={onCancel}
+          onFirst={onFirst}
+          onMeasure={onMeasure}
+          measuring={false}
+          waits={waits}
+        />,
+      ),
     );
+    return { onCancel, onFirst, onMeasure, onRender };
+  };
+
+  it("tells how far it is and can be stopped", () => {
+    const { onCancel } = shown(made({ state: "RENDERING", framesDone: 300, secondsLeft: 95 }));
+    expect(screen.getByText("300 of 1409 frames, 1 min 35 s")).toBeTruthy();
+    expect(screen.queryByText(/Download/)).toBeNull();
+    fireEvent.click(screen.getByText("Stop"));
+    expect(onCancel).toHaveBeenCalledWith(9);
+  });
+
+  it("is measured by a few seconds where nothing tells its size", () => {
+    const { onMeasure } = shown(output());
+    fireEvent.click(screen.getByText("Size?"));
+    expect(onMeasure).toHaveBeenCalledTimes(1);
+    cleanup();
+    shown(output({ bytes: 12_300_000 }));
+    expect(screen.getByText("≈ 12.3 MB")).toBeTruthy();
+    cleanup();
+    shown(output({ measurable: false }));
+    expect(screen.queryByText("Size?")).toBeNull();
+  });
+
+  it("can go before others that wait", () => {
+    const { onFirst } = shown(made({ state: "WAITING" }), true);
+    fireEvent.click(screen.getByText("First"));
+    expect(onFirst).toHaveBeenCalledWith(9);
+    cleanup();
+    shown(made({ state: "WAITING" }));
+    expect(screen.queryByText("First")).toBeNull();
   });
 
   it("gives its file when it is checked, and says what a check found", () => {
-    const done = master({ state: "DONE", bytes: 15_957_140, message: "1409 frames." });
-    render(inside(<MasterRow master={done} production={production} />));
-    const link = screen.getByText("Download, 16.0 MB");
-    expect(link.closest("a")?.getAttribute("href")).toBe("/api/productions/3/masters/9/file");
+    shown(made({ state: "DONE", bytes: 31_000_000, message: "1409 frames" }));
     expect(screen.getByText("Checked")).toBeTruthy();
+    expect(screen.getByText(/1409 frames/)).toBeTruthy();
+    expect(screen.getByText("Download").getAttribute("href")).toBe(
+      "/api/productions/3/masters/9/file",
+    );
     cleanup();
-    const doubtful = master({ state: "DOUBTFUL", bytes: 5, message: "Black from frame 48." });
-    render(inside(<MasterRow master={doubtful} production={production} />));
+    shown(made({ state: "DOUBTFUL", bytes: 31_000_000, message: "black for 1.0 s" }));
     expect(screen.getByText("Look at this")).toBeTruthy();
-    expect(screen.getByText("Black from frame 48.")).toBeTruthy();
+    expect(screen.getByText(/black for 1.0 s/)).toBeTruthy();
+  });
+
+  it("offers to be made again when the film has changed, and not when it cannot be made", () => {
+    const { onRender } = shown(made({ state: "DONE", bytes: 9 }, { stale: true }));
+    expect(screen.queryByText("Download")).toBeNull();
+    fireEvent.click(screen.getByText("Render again"));
+    expect(onRender).toHaveBeenCalled();
+    cleanup();
+    shown(output({ fault: "It would end before it begins." }));
+    expect(screen.getByText("It would end before it begins.")).toBeTruthy();
+    expect(screen.queryByText("Render it")).toBeNull();
   });
 });
 

@@ -82,6 +82,7 @@ export const take = (over: Partial<Take> = {}): Take => ({
   width: 1280,
   height: 720,
   rotation: 0,
+  wide: null,
   sound: false,
   still: false,
   framing: "FILL",

@@ -4,7 +4,17 @@ import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { inShape, type Focus, type Framing, type Placed } from "../api/client";
 import { ShapesPanel } from "../rooms/score/ShapesPanel";
-import { focusAt, focusOf, framedIn, nextShape, sidesOf, watched } from "../rooms/score/shapes";
+import {
+  focusAt,
+  focusOf,
+  focusThrough,
+  focusWithout,
+  framedIn,
+  nextShape,
+  sidesOf,
+  timeIn,
+  watched,
+} from "../rooms/score/shapes";
 import type { ScoreActions } from "../rooms/score/useScoreActions";
 import { useRoom } from "../store";
 import { theme } from "../theme";
@@ -72,6 +82,41 @@ describe("a focus", () => {
     expect(focusOf(moving, 150).x).toBeCloseTo(0.5);
     expect(focusOf(moving, 900)).toEqual({ x: 0.8, y: 0.4 });
     expect(focusOf(shot(), 0)).toEqual({ x: 0.5, y: 0.5 });
+  });
+
+  it("is led through places at their times", () => {
+    const begun = focusThrough(0.2, 0.5, 400, null);
+    expect(begun.points.map((p) => p.at)).toEqual([0, 400]);
+    const led = focusThrough(0.8, 0.4, 1000, begun);
+    expect(led.points).toEqual([
+      { at: 0, x: 200, y: 500 },
+      { at: 400, x: 200, y: 500 },
+      { at: 1000, x: 800, y: 400 },
+    ]);
+    expect(focusThrough(0.3, 0.5, 405, led).points[1]).toEqual({ at: 405, x: 300, y: 500 });
+    expect(focusThrough(0.1, 0.1, 0, led).points.map((p) => p.x)).toEqual([100, 200, 800]);
+    expect(focusWithout(0, led)?.points.map((p) => p.at)).toEqual([0, 1000]);
+    expect(focusWithout(600, led)).toBeNull();
+    expect(timeIn({ start: 100, end: 200 }, 125)).toBe(250);
+  });
+
+  it("is set at the playhead where it moves", () => {
+    const setFocus = vi.fn();
+    useRoom.setState({ place: 0, frame: 12 });
+    const still = focusAt(0.5, 0.5, null);
+    render(
+      <ThemeProvider theme={theme}>
+        <ShapesPanel
+          production={production}
+          film={made}
+          shot={shot({ focus: still, start: 0, end: 24 })}
+          actions={{ setFocus } as unknown as ScoreActions}
+        />
+      </ThemeProvider>,
+    );
+    fireEvent.click(screen.getByText("at the playhead"));
+    fireEvent.keyDown(screen.getByRole("slider"), { key: "ArrowLeft" });
+    expect(setFocus).toHaveBeenLastCalledWith(focusThrough(0.48, 0.5, 500, still));
   });
 
   it("is set by keys, and stays inside the take", () => {

@@ -7,8 +7,8 @@ import { RoomBoundary } from "../parts/Trouble";
 import { MasterRoom } from "../rooms/master/MasterRoom";
 import { Shelf } from "../rooms/shelf/Shelf";
 import { Route, Routes, Outlet } from "react-router";
-import { useRoom } from "../store";
 import { film } from "./film";
+import { output } from "./output";
 import { Server, page, production } from "./server";
 
 let server: Server;
@@ -118,57 +118,103 @@ describe("the list of masters", () => {
       ),
     );
 
-  it("is not empty but unreadable when it cannot be read", async () => {
+  const finding = (over: object) => ({
+    key: "k1",
+    check: "MARKS",
+    verdict: "MUST",
+    shot: "080",
+    item: "s1",
+    frame: 12,
+    said: "corner mark seen for 3.4 s",
+    room: "TAKES",
+    mends: [{ label: "Frame it out, 6 % closer", cost: "11 % of the picture is lost" }],
+    ...over,
+  });
+  const leaving = () =>
     server
       .on("GET /api/productions/3/film", film(12))
-      .on("GET /api/productions/3/masters", { detail: "The database is gone." }, 500);
+      .on("GET /api/productions/3/masters", [])
+      .on("GET /api/productions/3/outputs", [output()])
+      .on("GET /api/productions/3/film/thumbnails", [])
+      .on("GET /api/productions/3/film/checks", {
+        revision: 7,
+        findings: [finding({}), finding({ key: "k2", verdict: "FINE", said: "no clicks" })],
+        done: 1,
+        of: 1,
+      })
+      .on("GET /api/productions/3/release", {
+        sheet: {
+          title: "Night Post",
+          description: "",
+          chapters: true,
+          tags: ["winter"],
+          generated: true,
+          thumbnail: null,
+          rights: {},
+        },
+        mostTitle: 100,
+        mostDescription: 5000,
+        chapters: "0:00 The valley",
+        chapterFault: "1 chapter is too few; three are asked for",
+        disclosure: "All pictures are generated.",
+        hints: [],
+        suggested: [],
+        assets: [{ key: "song:1", kind: "song", name: "Slow bellows", note: "", rights: "" }],
+      });
+
+  it("is not empty but unreadable when it cannot be read", async () => {
+    leaving().on("GET /api/productions/3/outputs", { detail: "The database is gone." }, 500);
     room();
     expect(await screen.findByText("The database is gone.")).toBeTruthy();
-    server.on("GET /api/productions/3/masters", []);
+    server.on("GET /api/productions/3/outputs", [output()]);
     fireEvent.click(screen.getByText("Try again"));
-    expect(await screen.findByText("Not made yet.")).toBeTruthy();
+    expect(await screen.findByText("What will come out")).toBeTruthy();
   });
 
-  it("orders what is chosen", async () => {
-    server
-      .on("GET /api/productions/3/film", film(12))
-      .on("GET /api/productions/3/masters", [])
-      .on("POST /api/productions/3/masters", {}, 201);
+  it("renders what is ticked, and puts a finding right", async () => {
+    leaving()
+      .on("POST /api/productions/3/outputs/render", [], 201)
+      .on("POST /api/productions/3/film/checks/mend", { revision: 8 });
     room();
-    const name = await screen.findByLabelText("Name");
-    fireEvent.change(name, { target: { value: "For the lake" } });
-    fireEvent.submit(name);
+    fireEvent.click(await screen.findByText("Render what is ticked"));
     await waitFor(() =>
-      expect(server.sent("POST /api/productions/3/masters")).toEqual({
-        name: "For the lake",
-        size: "PRODUCTION",
-        shape: null,
-        rate: "24",
-        quality: "STANDARD",
-        from: null,
-        to: null,
+      expect(server.sent("POST /api/productions/3/outputs/render")).not.toBeUndefined(),
+    );
+    // Each of the three groups tells it here; in one group each finding is told once.
+    fireEvent.click((await screen.findAllByText("Frame it out, 6 % closer"))[0] as HTMLElement);
+    await waitFor(() =>
+      expect(server.sent("POST /api/productions/3/film/checks/mend")).toMatchObject({
+        group: "FILM",
+        key: "k1",
+        way: 0,
       }),
     );
   });
 
-  it("orders a chosen stretch in another shape", async () => {
-    useRoom.setState({ range: { from: 24, to: 72 } });
-    server
-      .on("GET /api/productions/3/film", film(12))
-      .on("GET /api/productions/3/masters", [])
-      .on("POST /api/productions/3/masters", {}, 201);
+  it("keeps what is changed of an output", async () => {
+    leaving().on("PUT /api/productions/3/outputs/4", output());
     room();
+    fireEvent.click(await screen.findByLabelText("Night Post, change it"));
     fireEvent.click(await screen.findByText("9:16"));
-    fireEvent.click(screen.getByText("the chosen 2.0 s"));
-    fireEvent.submit(screen.getByLabelText("Name"));
     await waitFor(() =>
-      expect(server.sent("POST /api/productions/3/masters")).toMatchObject({
+      expect(server.sent("PUT /api/productions/3/outputs/4")).toEqual({
+        ...output().said,
         shape: "9:16",
-        from: 24,
-        to: 72,
       }),
     );
-    useRoom.setState({ range: null });
+  });
+
+  it("keeps what is written on the sheet", async () => {
+    leaving().on("PUT /api/productions/3/release", {});
+    room();
+    const rights = await screen.findByLabelText("rights of Slow bellows");
+    fireEvent.change(rights, { target: { value: "own" } });
+    fireEvent.blur(rights);
+    await waitFor(() =>
+      expect(server.sent("PUT /api/productions/3/release")).toMatchObject({
+        rights: { "song:1": "own" },
+      }),
+    );
   });
 });
 

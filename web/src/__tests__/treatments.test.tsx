@@ -19,6 +19,7 @@ const usual = (kind: Treatment["kind"], values: number[]): Treatment => ({
   kind,
   values: values.map((value) => ({ value, follows: null })),
   bypassed: false,
+  table: null,
 });
 const KINDS: TreatmentKind[] = [
   { kind: "GLOW", parameters: [amount, size], usual: usual("GLOW", [40, 30]) },

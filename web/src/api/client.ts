@@ -46,9 +46,33 @@ export type Mixing = Overlay["mixing"];
 /** A shape the film can leave in. */
 export type OtherShape = Schemas["OtherShape"];
 /** A treatment of a picture as it is set. */
-export type Basics = Schemas["BasicsView"];
+export type ColourCorrection = Schemas["Correction"];
+export type Basics = Schemas["Basics"];
+export type Tones = Schemas["Tones"];
+export type Curves = Schemas["Curves"];
+export type Curve = Schemas["Curve"];
+export type ColourRange = Schemas["ColourRange"];
+export type ColourList = Schemas["Cdl"];
+export type Finish = Schemas["FinishView"];
+export type Beyond = Schemas["Beyond"];
 export type Look = Schemas["LookView"];
 export type LookShot = Schemas["LookShot"];
+export type Mix = Schemas["MixView"];
+export type LaidSound = Schemas["Laid"];
+export type SoundManner = Schemas["Manner"];
+export type HeardMix = Schemas["HeardMix"];
+export type ShelfSound = Schemas["ShelfSound"];
+export type WantedSound = Schemas["Wanted"];
+export type BusFader = Schemas["Fader"];
+export type Tie = Schemas["TieView"];
+export type Words = Schemas["WordsView"];
+export type Title = Schemas["TitleView"];
+export type TitleChange = Schemas["TitleChange"];
+export type TitleSight = Schemas["TitleSight"];
+export type Caption = Schemas["CaptionView"];
+export type WordChoices = Schemas["WordChoices"];
+export type Lettering = Schemas["Lettering"];
+export type TitleMovement = Schemas["Movement"];
 export type Treatment = Schemas["TreatmentView"];
 export type TreatmentKind = Schemas["TreatmentKindView"];
 export type Moment = Schemas["Moment"];
@@ -63,6 +87,13 @@ export type Pace = Proposal["pace"];
 export type Clock = Schemas["ClockView"];
 export type Master = Schemas["MasterView"];
 export type NewMaster = Schemas["NewMaster"];
+export type Output = Schemas["OutputView"];
+export type OutputSaid = Schemas["OutputSaid"];
+export type Encoding = OutputSaid["encoding"];
+export type Finding = Schemas["FindingView"];
+export type Sheet = Schemas["SheetView"];
+export type SheetForm = Schemas["SheetForm"];
+export type Receipt = Schemas["Receipt"];
 export type Pulse = Schemas["Pulse"];
 export type Fault = Take["faults"][number];
 export type Story = Schemas["StoryView"];
@@ -189,18 +220,81 @@ export const stillUrl = (production: number, revision: number | string, frame: n
 export const uncorrectedUrl = (production: number, revision: number, frame: number) =>
   `${under(production)}/preview/${revision}/frames/${Math.round(frame)}/uncorrected.jpg`;
 
-/** A frame of the film as it would be with other five numbers for a shot. */
+/** A frame of the film as it would be with a shot corrected otherwise. */
 export function correctedUrl(
   production: number,
   revision: number,
   frame: number,
   item: string,
-  five: Basics,
+  correction: ColourCorrection,
 ) {
-  const query = new URLSearchParams({ item });
-  for (const [name, value] of Object.entries(five)) query.set(name, String(value));
+  const query = new URLSearchParams({ item, correction: JSON.stringify(correction) });
   return `${under(production)}/preview/${revision}/frames/${Math.round(frame)}/corrected.jpg?${query}`;
 }
+
+/** A frame of the film as it would be with another finish. */
+export function finishedUrl(
+  production: number,
+  revision: number,
+  frame: number,
+  treatments: readonly Treatment[],
+  small = false,
+) {
+  const query = new URLSearchParams({ treatments: JSON.stringify(treatments), small: `${small}` });
+  return `${under(production)}/preview/${revision}/frames/${Math.round(frame)}/finished.jpg?${query}`;
+}
+
+/** A frame of the film as it would be with a title otherwise. */
+export function titledUrl(
+  production: number,
+  revision: number | string,
+  frame: number,
+  change: Partial<TitleChange>,
+) {
+  const query = new URLSearchParams({ change: JSON.stringify(change) });
+  return `${under(production)}/preview/${revision}/frames/${Math.round(frame)}/titled.jpg?${query}`;
+}
+
+/** A frame of the film with a title of a design on it, small. */
+export function designUrl(
+  production: number,
+  revision: number,
+  frame: number,
+  design: string,
+  text: string,
+) {
+  const query = new URLSearchParams({ design, text });
+  return `${under(production)}/preview/${revision}/frames/${Math.round(frame)}/design.jpg?${query}`;
+}
+
+/** Captions as a file, or as a table to translate in. */
+export function captionsUrl(
+  production: number,
+  form: "srt" | "vtt" | "ttml" | "csv",
+  language: string,
+  shape: string | null,
+) {
+  const query = new URLSearchParams({ language, ...(shape === null ? {} : { shape }) });
+  return `${under(production)}/film/captions.${form}?${query}`;
+}
+
+/** What a scope shows of a frame of the film. */
+export const scopeUrl = (
+  production: number,
+  revision: number,
+  frame: number,
+  scope: "waveform" | "parade" | "vectors" | "histogram",
+) => `${under(production)}/preview/${revision}/frames/${Math.round(frame)}/${scope}.png`;
+
+/** A shot's correction as a file. */
+export const gradeUrl = (production: number, item: string, kind: "cube" | "cdl") =>
+  `${under(production)}/film/shots/${encodeURIComponent(item)}/grade.${kind}`;
+
+/** The film's look: a table of each corrected shot and one of the finish. */
+export const looksUrl = (production: number) => `${under(production)}/film/looks.zip`;
+
+/** A finish as a file. */
+export const finishFileUrl = (id: number) => `/api/finishes/${id}.json`;
 
 /** A joint's transition as a strip of small pictures. */
 export function passingUrl(production: number, revision: number, joint: number, how: Passing) {

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { useMeeting } from "../parts/meeting";
 import { useNotice } from "../parts/notice";
 import { useRoom } from "../store";
@@ -14,6 +14,11 @@ export const keys = {
   songs: (id: number) => ["production", id, "songs"] as const,
   peaks: (id: number, song: number) => ["production", id, "peaks", song] as const,
   look: (id: number, revision: number | undefined) => ["production", id, "look", revision] as const,
+  mix: (id: number, revision: number | undefined) => ["production", id, "mix", revision] as const,
+  wordsOf: (id: number) => ["production", id, "words"] as const,
+  words: (id: number, revision: number | undefined) =>
+    ["production", id, "words", revision] as const,
+  sounds: (id: number) => ["production", id, "sounds"] as const,
   film: (id: number) => ["production", id, "film"] as const,
   history: (id: number) => ["production", id, "history"] as const,
   voice: (id: number) => ["production", id, "voice"] as const,
@@ -23,6 +28,7 @@ export const keys = {
   masters: (id: number) => ["production", id, "masters"] as const,
   transitions: ["transitions"] as const,
   treatments: ["treatments"] as const,
+  finishes: ["finishes"] as const,
 };
 
 export const useShelf = () =>
@@ -62,28 +68,24 @@ export const useDrawFreePace = (id: number) =>
 /** Draws how quickly the sections of a song are to move; none to follow its energy. */
 export function useDrawPace(id: number, song: number) {
   const client = useQueryClient();
-  const tell = useNotice((s) => s.tell);
-  return useMutation({
-    mutationFn: (speeds: readonly number[]) =>
-      answerTo(
-        api.PUT("/api/productions/{productionId}/songs/{songId}/pace", {
-          params: { path: { productionId: id, songId: song } },
-          body: { speeds: [...speeds] },
-        }),
-      ),
-    onMutate: (speeds) => {
-      client.setQueryData<Song[]>(keys.songs(id), (songs) =>
-        songs?.map((s) => (s.id === song ? { ...s, pace: [...speeds] } : s)),
-      );
+  return useChange<readonly number[]>(
+    id,
+    (speeds) =>
+      api.PUT("/api/productions/{productionId}/songs/{songId}/pace", {
+        params: { path: { productionId: id, songId: song } },
+        body: { speeds: [...speeds] },
+      }),
+    {
+      inOrder: "pace",
+      shows: {
+        queryKey: keys.songs(id),
+        write: (speeds) =>
+          client.setQueryData<Song[]>(keys.songs(id), (songs) =>
+            songs?.map((s) => (s.id === song ? { ...s, pace: [...speeds] } : s)),
+          ),
+      },
     },
-    onError: (error) => tell(error.message, "wrong"),
-    onSettled: () =>
-      Promise.all([
-        readAnew(client, keys.songs(id)),
-        readAnew(client, keys.proposals(id)),
-        readAnew(client, keys.history(id)),
-      ]),
-  });
+  );
 }
 
 /** The film's versions, compared with it as it is. */
@@ -108,6 +110,12 @@ export const useMaterial = (id: number) =>
         }),
       ),
   });
+
+/** A take of a production, once its material is read. */
+export const useTake = (id: number, take: number) =>
+  useMaterial(id)
+    .data?.shots.flatMap((s) => s.takes)
+    .find((t) => t.id === take);
 
 export const useSongs = (id: number) =>
   useQuery({
@@ -154,6 +162,19 @@ export const useLook = (id: number, revision: number | undefined) =>
       ),
     enabled: revision !== undefined,
     placeholderData: (last) => last,
+  });
+
+/** What of a frame of the film lies beyond what may be broadcast. */
+export const useBeyond = (id: number, revision: number, frame: number) =>
+  useQuery({
+    queryKey: ["production", id, "beyond", revision, frame],
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/preview/{revision}/frames/{frame}/beyond", {
+          params: { path: { productionId: id, revision: String(revision), frame } },
+        }),
+      ),
+    staleTime: Infinity,
   });
 
 export const useVoice = (id: number) =>
@@ -219,22 +240,50 @@ export const useLedger = (id: number) =>
       ),
   });
 
+/** How a change is made that others may follow at once. */
+interface Manner<Body> {
+  /** Changes of the same name are sent one after the other. */
+  inOrder: string;
+  /** Shows it before the answer is there; until the last of its name is answered, that stays. */
+  shows?: Shows<Body>;
+}
+
+interface Shows<Body> {
+  /** The queries that show it. */
+  queryKey: readonly unknown[];
+  write: (body: Body) => void;
+}
+
 /** A change that is told when it fails and after which parts of the production are read again. */
 export function useChange<Body, Answer = unknown>(
   id: number,
   send: (body: Body) => Promise<Fetched<Answer>>,
+  manner?: Manner<Body>,
 ) {
   const client = useQueryClient();
   const tell = useNotice((s) => s.tell);
+  const mutationKey = manner && [manner.inOrder, id];
   return useMutation({
     mutationFn: (body: Body) => answerTo(send(body)),
+    ...(manner && { mutationKey, scope: { id: `${manner.inOrder} ${id}` } }),
+    ...(manner?.shows && { onMutate: showing(client, manner.shows) }),
     onError: (error) => tell(error.message, "wrong"),
     onSettled: async () => {
+      // What is read before the last of them is answered would hide what it shows already.
+      if (mutationKey && client.isMutating({ mutationKey }) > 1) return;
       await readAnew(client, keys.production(id));
       await readAnew(client, keys.shelf);
     },
   });
 }
+
+/** Shows a change at once: what is being read is of the time before it. */
+const showing =
+  <Body>(client: QueryClient, { queryKey, write }: Shows<Body>) =>
+  async (body: Body) => {
+    await client.cancelQueries({ queryKey });
+    write(body);
+  };
 
 /** Makes a take its shot's pick. */
 export const useSetPick = (id: number) =>

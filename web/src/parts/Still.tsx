@@ -7,10 +7,13 @@ import { useEffect, useRef, useState } from "react";
 export function Still({
   src,
   alt,
+  stretched = false,
   onShown,
 }: {
   src: string | null;
   alt: string;
+  /** Whether it fills its place whatever the shape, as a graph may. */
+  stretched?: boolean;
   /** Told when a picture that was wished for is there. */
   onShown?: () => void;
 }) {
@@ -19,11 +22,12 @@ export function Still({
   useEffect(() => {
     if (src === null) return;
     loader.want(src, (image) => {
+      if (stretched) image.style.objectFit = "fill";
       // The decoded element itself is shown: another one would have to load it again.
       box.current?.replaceChildren(image);
       onShown?.();
     });
-  }, [loader, src, onShown]);
+  }, [loader, src, stretched, onShown]);
   return <div ref={box} role="img" aria-label={alt} style={{ width: "100%", height: "100%" }} />;
 }
 

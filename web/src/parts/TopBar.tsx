@@ -27,7 +27,9 @@ export function TopBar({ production, heard }: { production: Production; heard: H
     { room: "takes", name: "Takes", state: takesState(material) },
     { room: "cues", name: "Cues", state: cuesState(songs) },
     { room: "score", name: "Score", state: scoreState(film, production), wrong: looks > 0 },
+    { room: "words", name: "Words", state: wordsState(film) },
     { room: "look", name: "Look", state: lookState(film) },
+    { room: "mix", name: "Mix", state: mixState(film) },
     { room: "master", name: "Master", state: masterState(masters) },
   ];
   return (
@@ -48,7 +50,7 @@ export function TopBar({ production, heard }: { production: Production; heard: H
         to="/"
         aria-label="Shelf"
         sx={{
-          width: 213,
+          width: 200,
           pl: 4,
           display: "flex",
           alignItems: "center",
@@ -93,8 +95,9 @@ export function TopBar({ production, heard }: { production: Production; heard: H
               to={`/productions/${id}/${step.room}`}
               aria-current={current ? "page" : undefined}
               sx={{
-                px: 4,
-                minWidth: 112,
+                px: 2.5,
+                minWidth: 90,
+                whiteSpace: "nowrap",
                 display: "flex",
                 flexDirection: "column",
                 justifyContent: "center",
@@ -129,7 +132,7 @@ function Work({ heard: { pulse, reached } }: { heard: Heard }) {
   const first = pulse?.work[0];
   return (
     <Box
-      sx={{ width: 232, px: 4, alignSelf: "center", typography: "body2", color: ink.ink2 }}
+      sx={{ width: 176, pl: 2, pr: 4, alignSelf: "center", typography: "body2", color: ink.ink2 }}
       aria-live="polite"
     >
       {!reached ? (
@@ -200,12 +203,24 @@ function scoreState(film: Film | undefined, production: Production): string {
   return `${(film.length / production.framesPerSecond).toFixed(1)} s, ${plural(film.shots.length, "shot")}`;
 }
 
+function wordsState(film: Film | undefined): string {
+  if (!film) return " ";
+  if (film.shots.length === 0) return "no film yet";
+  return film.titled === 0 ? "no titles yet" : plural(film.titled, "title");
+}
+
 function lookState(film: Film | undefined): string {
   if (!film) return " ";
   const shots = film.shots.filter((s) => s.takeId !== 0);
   const corrected = shots.filter((s) => s.corrected).length;
   if (shots.length === 0) return "no shots yet";
   return corrected === 0 ? "not begun" : `${corrected} of ${shots.length} corrected`;
+}
+
+function mixState(film: Film | undefined): string {
+  if (!film) return " ";
+  if (film.shots.length === 0) return "no film yet";
+  return film.laid === 0 ? "no sounds yet" : `${plural(film.laid, "sound")} laid`;
 }
 
 function masterState(masters: readonly Master[] | undefined): string {

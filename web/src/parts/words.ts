@@ -2,6 +2,9 @@
 export const plural = (count: number, one: string, many = `${one}s`) =>
   `${count} ${count === 1 ? one : many}`;
 
+/** "−3.5": a number with so many digits behind its point, and a true minus sign. */
+export const decimal = (value: number, digits = 1) => value.toFixed(digits).replace("-", "−");
+
 /** "16:9" for the usual shapes, else "1000×400". */
 export function shapeName(width: number, height: number): string {
   for (const [w, h] of [

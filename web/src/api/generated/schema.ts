@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/encodings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["encodings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/events": {
         parameters: {
             query?: never;
@@ -52,6 +68,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/finishes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_6"];
+        put?: never;
+        post: operations["save"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/finishes/bring-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringIn_4"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/finishes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_9"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/finishes/{id}.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/machine": {
         parameters: {
             query?: never;
@@ -60,6 +140,70 @@ export interface paths {
             cookie?: never;
         };
         get: operations["machine"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/presets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_5"];
+        put?: never;
+        post: operations["keep_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/presets/document": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["write_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/presets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_8"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/presets/{id}/document": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["document_2"];
         put?: never;
         post?: never;
         delete?: never;
@@ -84,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/packed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["unpack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{id}": {
         parameters: {
             query?: never;
@@ -94,10 +254,10 @@ export interface paths {
         get: operations["one"];
         put?: never;
         post?: never;
-        delete: operations["remove_3"];
+        delete: operations["remove_4"];
         options?: never;
         head?: never;
-        patch: operations["change_3"];
+        patch: operations["change_5"];
         trace?: never;
     };
     "/api/productions/{productionId}/band": {
@@ -109,7 +269,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["ask"];
+        post: operations["ask_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -125,7 +285,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["file"];
+        post: operations["file_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -155,9 +315,25 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["document"];
+        get: operations["document_1"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/add-language": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["language"];
         delete?: never;
         options?: never;
         head?: never;
@@ -180,6 +356,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/add-title": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/bend-lid": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/bring-back": {
         parameters: {
             query?: never;
@@ -190,6 +398,86 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["bringBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/bring-captions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringIn_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/bring-in-colours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringIn_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/caption-look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["look_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/captions.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["table"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/captions.{format}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["captions"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -222,6 +510,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["changeOverlay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/change-title": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["change_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["checks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/checks/mend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["mend_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -276,6 +612,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/correct-as": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["correctAs"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/cues.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["cues"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/cut-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringIn_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/cut.edl": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["edl"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/detach": {
         parameters: {
             query?: never;
@@ -324,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/formats.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_8"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/group": {
         parameters: {
             query?: never;
@@ -334,6 +750,86 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["group"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/group-by-place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["groupByPlace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/group-shots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["group_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/land-sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["land_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/land-title": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["land"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/language-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["languageOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -356,6 +852,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/lay-sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/lay-treatments": {
         parameters: {
             query?: never;
@@ -366,6 +878,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["layTreatments"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/lift-subject": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["liftSubject"];
         delete?: never;
         options?: never;
         head?: never;
@@ -395,7 +923,23 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["look_1"];
+        get: operations["look_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/looks.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["looks"];
         put?: never;
         post?: never;
         delete?: never;
@@ -414,6 +958,86 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["markerOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/marks/{takeId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ways"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/marks/{takeId}/badge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["badge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/marks/{takeId}/badge-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["badgeOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/marks/{takeId}/bars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bars"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/marks/{takeId}/frame-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["frameOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -452,6 +1076,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/mix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mix"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/mix.wav": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["mix_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/mix/heard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["heard"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/move-joint": {
         parameters: {
             query?: never;
@@ -478,6 +1150,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["moveShot"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/nudge-sounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["nudge"];
         delete?: never;
         options?: never;
         head?: never;
@@ -548,6 +1236,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/propose-sounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["propose_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/remove": {
         parameters: {
             query?: never;
@@ -557,7 +1261,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_2"];
+        post: operations["remove_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -612,6 +1316,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/set-bus": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bus"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/set-clip-sound": {
         parameters: {
             query?: never;
@@ -660,6 +1380,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/set-manners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["manners"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/set-marker": {
         parameters: {
             query?: never;
@@ -702,6 +1438,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["setPath"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/set-rule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["rule"];
         delete?: never;
         options?: never;
         head?: never;
@@ -804,6 +1556,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/set-voice-care": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["care"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/shots.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shots"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/shots/{item}/grade.cdl": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["cdl"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/shots/{item}/grade.cube": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["cube"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/slide": {
         parameters: {
             query?: never;
@@ -852,6 +1668,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/sounds-on-cuts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["onCuts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/sounds-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["out_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/split": {
         parameters: {
             query?: never;
@@ -878,6 +1726,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["steadyPath"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/stems.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stems"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/swap-sound": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["swap"];
         delete?: never;
         options?: never;
         head?: never;
@@ -916,6 +1796,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/thumbnail.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["thumbnail"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/thumbnails": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["candidates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/tick-marker": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tickMarker"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/timeline.otio": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["otio"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/titles-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/titles/{title}/sight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sight"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/uncorrect": {
         parameters: {
             query?: never;
@@ -932,6 +1908,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/ungroup-shots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ungroup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/versions": {
         parameters: {
             query?: never;
@@ -941,7 +1933,7 @@ export interface paths {
         };
         get: operations["versions"];
         put?: never;
-        post: operations["keep"];
+        post: operations["keep_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -958,7 +1950,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_5"];
+        delete: operations["remove_7"];
         options?: never;
         head?: never;
         patch?: never;
@@ -974,6 +1966,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["words"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/words/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/write-caption": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["write_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1035,7 +2075,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_2"];
+        get: operations["all_4"];
         put?: never;
         post: operations["order"];
         delete?: never;
@@ -1067,7 +2107,39 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["file_1"];
+        get: operations["file_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/masters/{id}/first": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["first"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/masters/{id}/segments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["segments"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1086,6 +2158,86 @@ export interface paths {
         get: operations["material"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/outputs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_3"];
+        put?: never;
+        post: operations["add_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/outputs/render": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renderTicked"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/outputs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_1"];
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/outputs/{id}/measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["measure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/outputs/{id}/render": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["render"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1140,6 +2292,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/preview/{revision}/frames/{frame}/beyond": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["beyond"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/preview/{revision}/frames/{frame}/corrected.jpg": {
         parameters: {
             query?: never;
@@ -1148,6 +2316,70 @@ export interface paths {
             cookie?: never;
         };
         get: operations["corrected"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/preview/{revision}/frames/{frame}/design.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["design"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/preview/{revision}/frames/{frame}/finished.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["finished"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/preview/{revision}/frames/{frame}/range": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["range"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/preview/{revision}/frames/{frame}/titled.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["titled"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1180,6 +2412,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["uncorrected"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/preview/{revision}/frames/{frame}/{scope}.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["scope"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1284,6 +2532,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/production.zip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/refusals": {
         parameters: {
             query?: never;
@@ -1300,6 +2564,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet"];
+        put: operations["write"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/release/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handOver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/release/sheet.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/release/sheet.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pdf_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/release/sheet.txt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["text_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/repairs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["stop_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/requests": {
         parameters: {
             query?: never;
@@ -1307,9 +2667,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["all_1"];
+        get: operations["all_2"];
         put?: never;
-        post: operations["make_1"];
+        post: operations["make_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1460,6 +2820,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/screenings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post: operations["make_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/screenings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/shots/{shotId}": {
         parameters: {
             query?: never;
@@ -1473,7 +2865,7 @@ export interface paths {
         delete?: never;
         options?: never;
         head?: never;
-        patch: operations["change_2"];
+        patch: operations["change_4"];
         trace?: never;
     };
     "/api/productions/{productionId}/songs": {
@@ -1549,7 +2941,7 @@ export interface paths {
         };
         get: operations["lengths"];
         put?: never;
-        post: operations["take_1"];
+        post: operations["take_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1661,7 +3053,7 @@ export interface paths {
         };
         get: operations["look"];
         put?: never;
-        post: operations["take"];
+        post: operations["take_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1669,6 +3061,70 @@ export interface paths {
         trace?: never;
     };
     "/api/productions/{productionId}/songs/{songId}/then/{otherId}/join.wav": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["hear_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/sounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/sounds/ask": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/sounds/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/sounds/{soundId}/file": {
         parameters: {
             query?: never;
             header?: never;
@@ -1741,7 +3197,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["cut"];
+        post: operations["cut_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1917,7 +3373,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["change_1"];
+        post: operations["change_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1981,7 +3437,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_1"];
+        post: operations["remove_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2036,6 +3492,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/style": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["taken"];
+        put?: never;
+        post?: never;
+        delete: operations["leave_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/style/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/style/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/takes/{takeId}": {
         parameters: {
             query?: never;
@@ -2075,7 +3579,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["frame"];
+        get: operations["frame_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2100,6 +3604,22 @@ export interface paths {
         patch: operations["judge"];
         trace?: never;
     };
+    "/api/productions/{productionId}/takes/{takeId}/repairs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of_1"];
+        put?: never;
+        post: operations["fill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/takes/{takeId}/strip.jpg": {
         parameters: {
             query?: never;
@@ -2110,6 +3630,54 @@ export interface paths {
         get: operations["strip"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/takes/{takeId}/subject": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["of"];
+        put?: never;
+        post: operations["cut"];
+        delete: operations["away"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/takes/{takeId}/subject/frames/{frame}.jpg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["frame"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/takes/{takeId}/subject/outline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["outline"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2222,7 +3790,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_4"];
+        delete: operations["remove_6"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2324,6 +3892,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/styles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_7"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/styles/document": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/styles/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_5"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/styles/{id}/document": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["document"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/transitions": {
         parameters: {
             query?: never;
@@ -2356,10 +3988,48 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/watch/{key}/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["leave"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/watch/{key}/reels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["reels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AddLanguage: {
+            language: string;
+            /** Format: int64 */
+            revision: number;
+            translated: boolean;
+        };
         AddMask: {
             item: string;
             /** @enum {string} */
@@ -2367,20 +4037,50 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        AddTitle: {
+            at: components["schemas"]["TieView"];
+            design: string;
+            /** Format: int64 */
+            revision: number;
+            text: string | null;
+        };
         AnswerChange: {
             answer: string;
             /** Format: int64 */
             revision: number;
+        };
+        Arrival: {
+            atOnce: boolean;
+            /** Format: int32 */
+            frames: number;
+            /** @enum {string} */
+            kind: "NONE" | "FADE" | "RISE" | "SLIDE" | "GROW" | "CLOSE" | "CLEAR" | "WIPE" | "TYPE" | "DRAW" | "FLICKER" | "SETTLE";
+            /** @enum {string} */
+            order: "TOGETHER" | "FORWARD" | "BACKWARD" | "FROM_MIDDLE" | "RANDOM" | "ON_BEATS" | "ON_WORDS";
+            /** Format: int32 */
+            seed: number;
+            /** @enum {string} */
+            unit: "WHOLE" | "LINE" | "WORD" | "LETTER";
         };
         Arrived: {
             /** @enum {string} */
             became: "TAKE" | "SONG" | "KNOWN";
             says: string;
         };
+        AskSound: {
+            words: string;
+        };
         Asked: {
             /** Format: int32 */
             count: number;
             message: string;
+        };
+        AssetView: {
+            key: string;
+            kind: string;
+            name: string;
+            note: string;
+            rights: string;
         };
         Awaited: {
             label: string;
@@ -2392,13 +4092,30 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        BadgeAsked: {
+            /** @enum {string} */
+            reach: "WHERE_NEEDED" | "WHOLE_FILM";
+            /** Format: int64 */
+            revision: number;
+            text: string;
+        };
+        Band: {
+            /** Format: double */
+            gain: number;
+            /** Format: double */
+            hertz: number;
+            /** @enum {string} */
+            kind: "LOW_CUT" | "HIGH_CUT" | "LOW_SHELF" | "HIGH_SHELF" | "BELL";
+            /** Format: double */
+            q: number;
+        };
         BarsAsked: {
             /** Format: int32 */
             bars: number;
             /** Format: int32 */
             from: number;
         };
-        BasicsView: {
+        Basics: {
             /** Format: int32 */
             contrast: number;
             /** Format: int32 */
@@ -2410,15 +4127,27 @@ export interface components {
             /** Format: int32 */
             warmth: number;
         };
+        Bend: {
+            /** Format: double */
+            decibels: number;
+            /** Format: int64 */
+            sample: number;
+        };
+        Beyond: {
+            /** Format: double */
+            above: number;
+            /** Format: double */
+            below: number;
+            /** Format: double */
+            outside: number;
+        };
         Box: {
-            /** Format: double */
-            bottom: number;
-            /** Format: double */
-            left: number;
-            /** Format: double */
-            right: number;
-            /** Format: double */
-            top: number;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            x: number;
+            /** Format: int32 */
+            y: number;
         };
         Brief: {
             audience: string;
@@ -2441,6 +4170,104 @@ export interface components {
             /** Format: int64 */
             shotId: number;
         };
+        BringInCaptions: {
+            content: string;
+            language: string;
+            name: string;
+            /** Format: int64 */
+            revision: number;
+        };
+        BringInColours: {
+            file: string;
+            items: string[];
+            /** Format: int64 */
+            revision: number;
+            text: string;
+        };
+        BringInFinish: {
+            file: string;
+            text: string;
+        };
+        BroughtCut: {
+            film: components["schemas"]["FilmView"];
+            left: string[];
+        };
+        BroughtIn: {
+            film: components["schemas"]["FilmView"];
+            mended: string[];
+        };
+        ByHand: {
+            /** Format: double */
+            gain: number | null;
+            line: string;
+            /** Format: int64 */
+            revision: number;
+        };
+        Candidate: {
+            /** Format: double */
+            contrast: number;
+            /** Format: int64 */
+            frame: number;
+            marked: boolean;
+            /** Format: int32 */
+            sharpness: number;
+        };
+        CaptionChange: {
+            box: components["schemas"]["Box"] | null;
+            burned: string[] | null;
+            /** @enum {string|null} */
+            kind: "TWO_LINES" | "ONE_LINE" | "FEW_WORDS" | "ONE_WORD" | null;
+            language: string;
+            lettering: components["schemas"]["Lettering"] | null;
+            /** Format: int32 */
+            marked: number | null;
+            /** Format: int64 */
+            revision: number;
+            shape: string | null;
+        };
+        CaptionLook: {
+            boxes: components["schemas"]["WordBox"][];
+            burned: string[];
+            /** @enum {string} */
+            kind: "TWO_LINES" | "ONE_LINE" | "FEW_WORDS" | "ONE_WORD";
+            lettering: components["schemas"]["Lettering"];
+            /** Format: int32 */
+            marked: number;
+        };
+        CaptionView: {
+            /** Format: int64 */
+            end: number;
+            faults: ("TOO_QUICK" | "TOO_SHORT" | "TOO_LONG" | "LINE_TOO_LONG" | "NOT_APART" | "BESIDE_CUT")[];
+            line: string;
+            lines: string[];
+            /** Format: double */
+            perSecond: number;
+            /** Format: int64 */
+            start: number;
+        };
+        CaptionedLine: {
+            line: string;
+            /** Format: int32 */
+            number: number;
+            other: boolean;
+            read: string;
+            text: string;
+        };
+        CaptionsView: {
+            captions: components["schemas"]["CaptionView"][];
+            language: string;
+            /** Format: int32 */
+            letters: number;
+            /** Format: int32 */
+            lines: number;
+            look: components["schemas"]["CaptionLook"];
+            /** Format: double */
+            mostPerSecond: number;
+            own: boolean;
+            /** Format: double */
+            perSecond: number;
+            said: components["schemas"]["CaptionedLine"][];
+        };
         Carry: {
             /** Format: int32 */
             from: number;
@@ -2448,6 +4275,13 @@ export interface components {
             revision: number;
             /** Format: int32 */
             to: number;
+        };
+        Cdl: {
+            offset: components["schemas"]["Triple"];
+            power: components["schemas"]["Triple"];
+            /** Format: double */
+            saturation: number;
+            slope: components["schemas"]["Triple"];
         };
         ChangeOverlay: {
             end: components["schemas"]["Moment"] | null;
@@ -2467,8 +4301,23 @@ export interface components {
             run: components["schemas"]["Speed"] | null;
             start: components["schemas"]["Moment"] | null;
         };
+        ChangeTitle: {
+            /** Format: int64 */
+            revision: number;
+            title: components["schemas"]["TitleChange"];
+        };
+        ChecksView: {
+            /** Format: int32 */
+            done: number;
+            findings: components["schemas"]["FindingView"][];
+            /** Format: int32 */
+            of: number;
+            /** Format: int64 */
+            revision: number;
+        };
         ChooseKey: {
             item: string;
+            ofFilm: boolean;
             /** Format: int64 */
             revision: number;
         };
@@ -2502,11 +4351,40 @@ export interface components {
             song: number | null;
             title: string;
         };
+        ColourRange: {
+            basics: components["schemas"]["Basics"];
+            /** Format: int32 */
+            darkest: number;
+            /** Format: int32 */
+            hue: number;
+            /** Format: int32 */
+            lightest: number;
+            /** Format: int32 */
+            softness: number;
+            /** Format: int32 */
+            strongest: number;
+            /** Format: int32 */
+            weakest: number;
+            /** Format: int32 */
+            width: number;
+        };
         Correct: {
-            correction: components["schemas"]["BasicsView"];
+            correction: components["schemas"]["Correction"];
             items: string[];
             /** Format: int64 */
             revision: number;
+        };
+        CorrectAs: {
+            items: string[];
+            like: string;
+            /** Format: int64 */
+            revision: number;
+        };
+        Correction: {
+            basics: components["schemas"]["Basics"];
+            cdl: components["schemas"]["Cdl"];
+            ranges: components["schemas"]["ColourRange"][];
+            tones: components["schemas"]["Tones"];
         };
         CorrectionAsked: {
             /** Format: double */
@@ -2517,6 +4395,15 @@ export interface components {
             taps: number[] | null;
             /** Format: double */
             to: number | null;
+        };
+        Curve: {
+            points: components["schemas"]["Point"][];
+        };
+        Curves: {
+            blue: components["schemas"]["Curve"];
+            green: components["schemas"]["Curve"];
+            luma: components["schemas"]["Curve"];
+            red: components["schemas"]["Curve"];
         };
         Cut: {
             left: string;
@@ -2546,6 +4433,13 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        Design: {
+            box: components["schemas"]["Box"];
+            lettering: components["schemas"]["Lettering"];
+            movement: components["schemas"]["Movement"];
+            name: string;
+            words: components["schemas"]["TitleWords"];
+        };
         Detach: {
             /** Format: int32 */
             place: number;
@@ -2560,8 +4454,21 @@ export interface components {
             /** Format: int32 */
             words: number;
         };
+        DrawnGuide: {
+            /** Format: int64 */
+            frame: number;
+            strokes: components["schemas"]["DrawnStroke"][];
+        };
+        DrawnGuides: {
+            guides: components["schemas"]["DrawnGuide"][];
+        };
         DrawnPace: {
             speeds: number[];
+        };
+        DrawnStroke: {
+            /** @enum {string} */
+            kind: "AROUND" | "IN" | "OUT";
+            points: components["schemas"]["StrokePoint"][];
         };
         Drift: {
             /** Format: double */
@@ -2573,6 +4480,18 @@ export interface components {
             /** Format: double */
             whole: number;
         };
+        DuckingRule: {
+            /** Format: int32 */
+            early: number;
+            /** Format: int32 */
+            gap: number;
+            /** Format: int32 */
+            late: number;
+            onBeat: boolean;
+            /** Format: double */
+            over: number;
+            speechBand: boolean;
+        };
         ElementView: {
             /** @enum {string} */
             kind: "TITLE" | "SCENE" | "ACTION" | "NARRATION" | "DIALOGUE" | "TRANSITION" | "NOTE";
@@ -2581,9 +4500,21 @@ export interface components {
             speaker: string;
             text: string;
         };
+        EncodingView: {
+            /** @enum {string} */
+            encoding: "MP4" | "MP4_HEVC" | "WEBM_VP9" | "WEBM_AV1" | "MOV_422" | "GIF" | "WEBP" | "PNG" | "STILL" | "WAV" | "FLAC" | "MP3" | "OPUS" | "CAPTIONS";
+            /** @enum {string} */
+            holds: "FILM" | "PICTURES" | "SOUND" | "WORDS";
+            label: string;
+            /** @enum {string} */
+            sizing: "NONE" | "MET" | "LIMIT";
+        };
         Enlargement: {
             /** Format: int64 */
             take: number;
+        };
+        Equaliser: {
+            bands: components["schemas"]["Band"][];
         };
         Estimate: {
             /** Format: double */
@@ -2600,6 +4531,11 @@ export interface components {
             seconds: number;
             /** Format: int64 */
             take: number;
+        };
+        Face: {
+            bold: boolean;
+            family: string;
+            italic: boolean;
         };
         FactsView: {
             black: components["schemas"]["Stretch"][];
@@ -2625,6 +4561,33 @@ export interface components {
             verdict: components["schemas"]["MoveVerdict"] | null;
             warps: components["schemas"]["Stretch"][];
         };
+        Fade: {
+            /** Format: int64 */
+            samples: number;
+            /** @enum {string} */
+            shape: "LINEAR" | "EQUAL_POWER" | "SLOW_START" | "SLOW_END" | "SLOW_BOTH";
+        };
+        Fader: {
+            /** @enum {string} */
+            bus: "MUSIC" | "CLIPS" | "VOICE" | "SOUNDS";
+            /** Format: double */
+            gain: number;
+            line: components["schemas"]["FaderPoint"][];
+            muted: boolean;
+        };
+        FaderPoint: {
+            at: components["schemas"]["TieView"];
+            /** Format: double */
+            gain: number;
+            /** Format: int64 */
+            sample: number | null;
+        };
+        Family: {
+            bold: boolean;
+            character: string;
+            italic: boolean;
+            name: string;
+        };
         Fields: {
             action: string | null;
             lettering: string | null;
@@ -2642,6 +4605,16 @@ export interface components {
             where: string | null;
             who: string[] | null;
         };
+        FilledPlace: {
+            /** Format: double */
+            bottom: number;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            right: number;
+            /** Format: double */
+            top: number;
+        };
         Fills: {
             /** Format: double */
             first: number;
@@ -2653,6 +4626,8 @@ export interface components {
             /** Format: int64 */
             fade: number;
             joints: components["schemas"]["JointView"][];
+            /** Format: int32 */
+            laid: number;
             /** Format: int64 */
             length: number;
             markers: components["schemas"]["MarkerView"][];
@@ -2667,6 +4642,8 @@ export interface components {
             /** Format: double */
             songStart: number;
             sounds: components["schemas"]["SoundView"][];
+            /** Format: int32 */
+            titled: number;
             treatments: components["schemas"]["TreatmentView"][];
             voice: components["schemas"]["SpokenView"][];
         };
@@ -2674,6 +4651,29 @@ export interface components {
             places: number[];
             /** Format: int64 */
             revision: number;
+        };
+        FindingView: {
+            /** @enum {string} */
+            check: "WHOLE" | "LENGTH" | "MATERIAL" | "SLATES" | "BLACK" | "FROZEN" | "REPEATED" | "FLASHES" | "LEVELS" | "MARKS" | "ENLARGED" | "DRIFT" | "CUTS" | "LOUDNESS" | "PEAK" | "SPEECH" | "SILENCE" | "CLICKS" | "TITLES" | "CAPTIONS" | "SPELLING" | "RIGHTS";
+            /** Format: int64 */
+            frame: number | null;
+            item: string;
+            key: string;
+            mends: components["schemas"]["MendView"][];
+            /** @enum {string} */
+            room: "TAKES" | "SCORE" | "WORDS" | "LOOK" | "MIX" | "MASTER";
+            said: string;
+            shot: string;
+            /** @enum {string} */
+            verdict: "MUST" | "LOOK" | "FINE";
+        };
+        FinishView: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            own: boolean;
+            says: string;
+            treatments: components["schemas"]["TreatmentView"][];
         };
         FirstCutRequest: {
             everything: boolean;
@@ -2708,11 +4708,66 @@ export interface components {
             /** Format: int32 */
             to: number;
         };
+        ForeignCut: {
+            file: string;
+            /** Format: int64 */
+            revision: number;
+            text: string;
+        };
+        FoundOutline: {
+            picture: string;
+        };
+        FoundSounds: {
+            /** Format: int32 */
+            all: number;
+            /** Format: int32 */
+            made: number;
+            sounds: components["schemas"]["ShelfSound"][];
+        };
         Group: {
             places: number[];
             /** Format: int64 */
             revision: number;
             together: boolean;
+        };
+        GroupByPlace: {
+            /** Format: int64 */
+            revision: number;
+        };
+        GroupShots: {
+            items: string[];
+            name: string;
+            /** Format: int64 */
+            revision: number;
+        };
+        HandOver: {
+            description: string;
+            generated: boolean;
+            /** Format: double */
+            seconds: number;
+            sources: components["schemas"]["Source"][];
+            tags: string[];
+            title: string;
+        };
+        HeardMix: {
+            held: components["schemas"]["Held"][];
+            /** Format: double */
+            integrated: number;
+            momentary: number[];
+            /** Format: double */
+            momentaryMax: number;
+            /** Format: double */
+            monoLoss: number;
+            /** Format: double */
+            range: number;
+            /** Format: int64 */
+            revision: number;
+            shortTerm: number[];
+            /** Format: double */
+            shortTermMax: number;
+            /** Format: double */
+            truePeak: number;
+            voice: components["schemas"]["LineStand"][];
         };
         HeardWord: {
             /** Format: double */
@@ -2727,6 +4782,16 @@ export interface components {
             text: string;
             /** Format: int32 */
             word: number;
+        };
+        Held: {
+            /** Format: double */
+            over: number;
+            /** Format: int64 */
+            sample: number;
+        };
+        HintView: {
+            because: string[];
+            question: string;
         };
         HistoryView: {
             redo: components["schemas"]["StepView"] | null;
@@ -2757,7 +4822,7 @@ export interface components {
             reach: components["schemas"]["ReachView"] | null;
             reason: string;
             /** @enum {string} */
-            tie: "BEAT" | "WORD" | "FREE";
+            tie: "BEAT" | "WORD" | "FREE" | "ITEM";
             /** Format: int32 */
             word: number;
         };
@@ -2770,6 +4835,9 @@ export interface components {
             note: string | null;
             rejected: boolean | null;
             there: boolean | null;
+        };
+        KeepStyle: {
+            name: string;
         };
         KeptView: {
             /** Format: double */
@@ -2798,6 +4866,72 @@ export interface components {
             parts: ("ANGLE" | "DIRECTION" | "SOFTNESS" | "COLOUR" | "PATTERN")[];
             usual: components["schemas"]["Passing"];
         };
+        Laid: {
+            at: components["schemas"]["TieView"];
+            how: components["schemas"]["Manner"];
+            id: string;
+            kind: string;
+            media: string;
+            name: string;
+            /** Format: int64 */
+            offset: number;
+            over: string;
+            place: components["schemas"]["LaidPlace"] | null;
+            says: string;
+            /** Format: int64 */
+            sound: number | null;
+            until: components["schemas"]["TieView"] | null;
+        };
+        LaidPlace: {
+            /** Format: int64 */
+            end: number;
+            /** Format: int64 */
+            landing: number;
+            /** Format: int64 */
+            start: number;
+        };
+        Land: {
+            at: components["schemas"]["TieView"];
+            id: string;
+            /** Format: int64 */
+            offset: number;
+            /** Format: int64 */
+            revision: number;
+            until: components["schemas"]["TieView"] | null;
+        };
+        LandTitle: {
+            at: components["schemas"]["TieView"];
+            /** Format: int64 */
+            frames: number;
+            id: string;
+            /** Format: int64 */
+            revision: number;
+            until: components["schemas"]["TieView"] | null;
+        };
+        LanguageOut: {
+            language: string;
+            /** Format: int64 */
+            revision: number;
+        };
+        LanguageView: {
+            /** Format: int32 */
+            captions: number;
+            /** Format: int32 */
+            faults: number;
+            language: string;
+            /** Format: int32 */
+            untold: number;
+        };
+        Lay: {
+            at: components["schemas"]["TieView"];
+            /** Format: int64 */
+            offset: number;
+            /** Format: int64 */
+            revision: number;
+            /** Format: int64 */
+            sound: number;
+            until: components["schemas"]["TieView"] | null;
+        };
         LayOver: {
             end: components["schemas"]["Moment"];
             piece: components["schemas"]["Piece"];
@@ -2823,6 +4957,19 @@ export interface components {
             cost: number;
             joins: components["schemas"]["JoinView"][];
             kept: components["schemas"]["KeptView"][];
+        };
+        Lettering: {
+            /** Format: int32 */
+            colour: number;
+            face: components["schemas"]["Face"];
+            /** @enum {string} */
+            fill: "COLOUR" | "FILM";
+            outline: components["schemas"]["Outline"];
+            plate: components["schemas"]["Plate"];
+            shadow: components["schemas"]["Shadow"];
+            /** Format: int32 */
+            size: number;
+            spacing: components["schemas"]["Spacing"];
         };
         LexiconChange: {
             /** Format: int64 */
@@ -2850,6 +4997,11 @@ export interface components {
             easing: "EVEN" | "SLOW_START" | "SLOW_END" | "SLOW_BOTH" | null;
             points: components["schemas"]["LiePoint"][];
         };
+        LiftSubject: {
+            item: string;
+            /** Format: int64 */
+            revision: number;
+        };
         LimitsView: {
             /** Format: int64 */
             least: number;
@@ -2876,6 +5028,28 @@ export interface components {
             usedSeconds: number;
             /** Format: double */
             waitedSeconds: number;
+        };
+        LineLow: {
+            byHand: boolean;
+            /** Format: double */
+            byRule: number;
+            /** Format: int64 */
+            end: number;
+            /** Format: double */
+            gain: number;
+            id: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: int64 */
+            start: number;
+        };
+        LineStand: {
+            hard: string[];
+            id: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            over: number;
         };
         LineStart: {
             /** @enum {string} */
@@ -2917,18 +5091,29 @@ export interface components {
         };
         LookShot: {
             before: components["schemas"]["Drift"] | null;
-            correction: components["schemas"]["BasicsView"];
+            /** Format: double */
+            clipped: number;
+            correction: components["schemas"]["Correction"];
             /** Format: int64 */
             frame: number;
+            group: string | null;
             item: string;
+            /** @enum {string} */
+            keyOf: "NONE" | "GROUP" | "FILM";
             label: string;
-            more: boolean;
+            /** Format: int32 */
+            layer: number;
             now: components["schemas"]["Drift"] | null;
+            place: string;
             title: string;
         };
         LookView: {
             /** Format: double */
+            clipped: number;
+            /** Format: double */
             close: number;
+            finish: components["schemas"]["TreatmentView"][];
+            groups: string[];
             key: string | null;
             /** Format: int64 */
             revision: number;
@@ -2937,8 +5122,54 @@ export interface components {
         MachineView: {
             fenced: boolean;
         };
+        Manner: {
+            /** Format: int32 */
+            distance: number;
+            equaliser: components["schemas"]["Equaliser"];
+            /** Format: double */
+            gain: number;
+            in: components["schemas"]["Fade"];
+            out: components["schemas"]["Fade"];
+            /** Format: int32 */
+            pan: number;
+            repeat: components["schemas"]["Repeat"];
+            /** @enum {string} */
+            room: "NONE" | "CUPBOARD" | "CABIN" | "PARLOUR" | "STAIRWELL" | "CELLAR" | "HALL" | "NAVE" | "VALLEY" | "OUT_OF_DOORS" | "THROUGH_A_WALL" | "SMALL_SPEAKER" | "UNDER_WATER";
+            time: components["schemas"]["Timing"];
+        };
+        Manners: {
+            manners: {
+                [key: string]: components["schemas"]["Manner"];
+            };
+            /** Format: int64 */
+            revision: number;
+        };
+        MarkEdit: {
+            /** Format: int64 */
+            revision: number;
+        };
+        MarkWays: {
+            badge: string | null;
+            /** Format: int32 */
+            bars: number | null;
+            /** Format: int32 */
+            behind: number;
+            /** Format: int32 */
+            closer: number | null;
+            /** Format: int32 */
+            lost: number | null;
+            /** Format: int32 */
+            open: number;
+            others: components["schemas"]["OtherTake"][];
+            /** @enum {string|null} */
+            reach: "WHERE_NEEDED" | "WHOLE_FILM" | null;
+            /** Format: int32 */
+            shown: number;
+        };
         MarkerView: {
             at: components["schemas"]["JointView"];
+            by: string;
+            done: boolean;
             name: string;
             note: string;
         };
@@ -2961,6 +5192,8 @@ export interface components {
             bytes: number | null;
             /** Format: date-time */
             createdAt: string;
+            /** @enum {string} */
+            encoding: "MP4" | "MP4_HEVC" | "WEBM_VP9" | "WEBM_AV1" | "MOV_422" | "GIF" | "WEBP" | "PNG" | "STILL" | "WAV" | "FLAC" | "MP3" | "OPUS" | "CAPTIONS";
             /** Format: int64 */
             frames: number;
             /** Format: int64 */
@@ -2971,6 +5204,8 @@ export interface components {
             id: number;
             message: string | null;
             name: string;
+            /** Format: int64 */
+            output: number | null;
             /** @enum {string} */
             quality: "HIGH" | "STANDARD" | "SMALL";
             rate: string;
@@ -2997,6 +5232,8 @@ export interface components {
         MatteView: {
             keys: components["schemas"]["KeyView"][];
             masks: components["schemas"]["MaskView"][];
+            /** @enum {string} */
+            part: "ALL" | "SUBJECT" | "BACKGROUND";
             /** Format: int32 */
             wrap: number;
         };
@@ -3010,9 +5247,39 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        MendFinding: {
+            /** @enum {string} */
+            group: "FILM" | "PICTURES" | "SOUND";
+            key: string;
+            /** Format: int64 */
+            revision: number;
+            /** Format: int32 */
+            way: number;
+        };
+        MendView: {
+            cost: string;
+            label: string;
+        };
+        Mended: {
+            /** Format: int64 */
+            revision: number;
+        };
         Mention: {
             name: string;
             sheet: boolean;
+        };
+        MixView: {
+            buses: components["schemas"]["Fader"][];
+            care: components["schemas"]["VoiceCare"];
+            laid: components["schemas"]["Laid"][];
+            /** Format: int64 */
+            length: number;
+            lid: components["schemas"]["Bend"][];
+            lines: components["schemas"]["LineLow"][];
+            /** Format: int64 */
+            revision: number;
+            rule: components["schemas"]["DuckingRule"];
+            wanted: components["schemas"]["Wanted"][];
         };
         Moment: {
             /** Format: int32 */
@@ -3053,6 +5320,11 @@ export interface components {
             /** Format: double */
             percent: number;
         };
+        Movement: {
+            in: components["schemas"]["Arrival"];
+            out: components["schemas"]["Arrival"];
+            roll: boolean;
+        };
         Named: {
             name: string;
             /** Format: int64 */
@@ -3072,7 +5344,11 @@ export interface components {
         NewMaster: {
             /** Format: int64 */
             from: number | null;
+            /** Format: double */
+            loudness: number | null;
             name: string;
+            /** Format: double */
+            peak: number | null;
             /** @enum {string} */
             quality: "HIGH" | "STANDARD" | "SMALL";
             rate: string;
@@ -3081,6 +5357,13 @@ export interface components {
             size: "PRODUCTION" | "HD_1080" | "HD_720";
             /** Format: int64 */
             to: number | null;
+        };
+        NewNote: {
+            by: string;
+            reel: string;
+            /** Format: double */
+            second: number;
+            text: string;
         };
         NewProduction: {
             /** Format: int32 */
@@ -3102,10 +5385,104 @@ export interface components {
             service: string;
             shots: number[];
         };
+        NewScreening: {
+            name: string;
+        };
+        NoteView: {
+            by: string;
+            done: boolean;
+            id: string;
+            /** Format: double */
+            second: number;
+            text: string;
+        };
+        Nudge: {
+            /** Format: int64 */
+            revision: number;
+            /** Format: int64 */
+            samples: number;
+            sounds: string[];
+        };
+        OnCuts: {
+            /** Format: int64 */
+            from: number;
+            /** Format: int64 */
+            revision: number;
+            /** Format: int64 */
+            sound: number;
+            /** Format: int64 */
+            to: number;
+        };
         OtherShape: {
             /** Format: int32 */
             height: number;
             name: string;
+            /** Format: int32 */
+            width: number;
+        };
+        OtherTake: {
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            number: number;
+        };
+        Outline: {
+            /** Format: int32 */
+            colour: number;
+            /** Format: int32 */
+            width: number;
+        };
+        OutputSaid: {
+            captions: string | null;
+            /** @enum {string} */
+            encoding: "MP4" | "MP4_HEVC" | "WEBM_VP9" | "WEBM_AV1" | "MOV_422" | "GIF" | "WEBP" | "PNG" | "STILL" | "WAV" | "FLAC" | "MP3" | "OPUS" | "CAPTIONS";
+            from: components["schemas"]["TieView"] | null;
+            /** Format: int32 */
+            lines: number | null;
+            /** Format: int32 */
+            longest: number | null;
+            /** Format: double */
+            loudness: number | null;
+            /** Format: double */
+            megabytes: number | null;
+            name: string;
+            /** Format: double */
+            peak: number | null;
+            /** @enum {string} */
+            quality: "HIGH" | "STANDARD" | "SMALL";
+            rate: string | null;
+            shape: string | null;
+            ticked: boolean;
+            to: components["schemas"]["TieView"] | null;
+        };
+        OutputView: {
+            /** Format: int64 */
+            bytes: number | null;
+            called: string;
+            /** Format: int64 */
+            end: number;
+            fault: string | null;
+            /** Format: int64 */
+            frames: number;
+            /** Format: int32 */
+            height: number;
+            /** Format: int64 */
+            id: number;
+            label: string;
+            master: components["schemas"]["MasterView"] | null;
+            measurable: boolean;
+            part: string;
+            pictures: boolean;
+            said: components["schemas"]["OutputSaid"];
+            /** Format: int32 */
+            segments: number;
+            shape: string;
+            sound: boolean;
+            stale: boolean;
+            /** Format: int64 */
+            start: number;
+            /** Format: int32 */
+            toRender: number;
             /** Format: int32 */
             width: number;
         };
@@ -3153,7 +5530,7 @@ export interface components {
             most: number;
             name: string;
             /** @enum {string} */
-            unit: "PERCENT" | "HEIGHT" | "DEGREES" | "TENTHS_A_SECOND" | "COUNT" | "HUNDREDTHS";
+            unit: "PERCENT" | "HEIGHT" | "TENTHS_OF_HEIGHT" | "DEGREES" | "TENTHS_A_SECOND" | "COUNT" | "HUNDREDTHS";
             /** Format: int32 */
             usual: number;
         };
@@ -3299,6 +5676,39 @@ export interface components {
             /** Format: int64 */
             used: number;
         };
+        Plate: {
+            /** Format: int32 */
+            colour: number;
+            /** @enum {string} */
+            kind: "NONE" | "BLOCK" | "LINES" | "BAND" | "PICTURE";
+            /** Format: int32 */
+            opacity: number;
+        };
+        Point: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+        };
+        PointAt: {
+            at: components["schemas"]["TieView"];
+            /** Format: double */
+            gain: number;
+        };
+        PresetSaid: {
+            name: string;
+            said: components["schemas"]["OutputSaid"];
+        };
+        PresetText: {
+            text: string;
+        };
+        PresetView: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            said: components["schemas"]["OutputSaid"];
+            text: string;
+        };
         ProblemView: {
             /** Format: int64 */
             frames: number;
@@ -3375,6 +5785,11 @@ export interface components {
             /** Format: int32 */
             words: number;
         };
+        Propose: {
+            item: string | null;
+            /** Format: int64 */
+            revision: number;
+        };
         ProposePath: {
             places: number[];
             /** Format: int64 */
@@ -3449,6 +5864,23 @@ export interface components {
             tightSeconds: number;
             words: components["schemas"]["WordView"][];
         };
+        Receipt: {
+            said: string[];
+            taken: boolean;
+        };
+        ReelView: {
+            /** Format: double */
+            from: number;
+            /** Format: int32 */
+            height: number;
+            id: string;
+            name: string;
+            /** Format: double */
+            seconds: number;
+            source: string;
+            /** Format: int32 */
+            width: number;
+        };
         RefusalView: {
             fileName: string;
             /** Format: int64 */
@@ -3466,6 +5898,16 @@ export interface components {
             place: number;
             /** Format: int64 */
             revision: number;
+        };
+        Repeat: {
+            /** Format: int64 */
+            every: number;
+            /** Format: int64 */
+            seed: number;
+            /** Format: int32 */
+            times: number;
+            /** Format: int32 */
+            vary: number;
         };
         RequestView: {
             /** Format: int32 */
@@ -3517,6 +5959,23 @@ export interface components {
             revision: number;
             to: components["schemas"]["Moment"];
         };
+        SaveFinish: {
+            name: string;
+            says: string;
+            treatments: components["schemas"]["TreatmentView"][];
+        };
+        ScreeningView: {
+            /** Format: date-time */
+            endsAt: string;
+            /** Format: int64 */
+            id: number;
+            name: string;
+            path: string;
+        };
+        ScreeningsView: {
+            address: string | null;
+            links: components["schemas"]["ScreeningView"][];
+        };
         ScriptChange: {
             fileName: string;
             /** @enum {string|null} */
@@ -3542,6 +6001,14 @@ export interface components {
             /** Format: int64 */
             step: number;
         };
+        SegmentView: {
+            /** Format: int64 */
+            frames: number;
+            made: boolean;
+            mine: boolean;
+            /** Format: int64 */
+            start: number;
+        };
         ServiceChange: {
             /** Format: int32 */
             failsEvery: number;
@@ -3562,6 +6029,8 @@ export interface components {
             lengths: number[];
             /** Format: int32 */
             longestPrompt: number;
+            /** @enum {string} */
+            marks: "UNSAID" | "MAY_GO" | "MUST_STAY";
             name: string;
             /** @enum {string} */
             period: "DAY" | "MONTH";
@@ -3579,6 +6048,21 @@ export interface components {
             /** Format: double */
             left: number;
             profile: components["schemas"]["ServiceProfile"];
+        };
+        SetBus: {
+            /** @enum {string} */
+            bus: "MUSIC" | "CLIPS" | "VOICE" | "SOUNDS";
+            /** Format: double */
+            gain: number;
+            line: components["schemas"]["PointAt"][];
+            muted: boolean;
+            /** Format: int64 */
+            revision: number;
+        };
+        SetCare: {
+            care: components["schemas"]["VoiceCare"];
+            /** Format: int64 */
+            revision: number;
         };
         SetClipSound: {
             places: number[];
@@ -3624,6 +6108,11 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        SetRule: {
+            /** Format: int64 */
+            revision: number;
+            rule: components["schemas"]["DuckingRule"];
+        };
         SetRun: {
             places: number[];
             /** Format: int64 */
@@ -3648,7 +6137,7 @@ export interface components {
             startSeconds: number;
         };
         SetSound: {
-            /** Format: int32 */
+            /** Format: double */
             gain: number;
             /** Format: int64 */
             length: number;
@@ -3669,12 +6158,47 @@ export interface components {
             revision: number;
             treatments: components["schemas"]["TreatmentView"][];
         };
+        Shadow: {
+            /** Format: int32 */
+            away: number;
+            /** Format: int32 */
+            colour: number;
+            /** Format: int32 */
+            opacity: number;
+            /** Format: int32 */
+            softness: number;
+        };
         ShapeFramingView: {
             /** @enum {string} */
             fit: "FIT" | "FILL" | "SOFT";
             /** @enum {string|null} */
             said: "FIT" | "FILL" | "SOFT" | null;
             shape: string;
+        };
+        SheetForm: {
+            chapters: boolean;
+            description: string;
+            generated: boolean;
+            rights: {
+                [key: string]: string;
+            };
+            tags: string[];
+            /** Format: int64 */
+            thumbnail: number | null;
+            title: string;
+        };
+        SheetView: {
+            assets: components["schemas"]["AssetView"][];
+            chapterFault: string | null;
+            chapters: string;
+            disclosure: string;
+            hints: components["schemas"]["HintView"][];
+            /** Format: int32 */
+            mostDescription: number;
+            /** Format: int32 */
+            mostTitle: number;
+            sheet: components["schemas"]["SheetForm"];
+            suggested: string[];
         };
         Sheets: {
             exclusions: string[];
@@ -3686,6 +6210,26 @@ export interface components {
             /** Format: int64 */
             revision: number;
             sheets: components["schemas"]["Sheets"];
+        };
+        ShelfSound: {
+            /** Format: double */
+            brightness: number;
+            /** Format: int64 */
+            id: number;
+            kind: string;
+            /** Format: double */
+            lands: number;
+            loops: boolean;
+            /** Format: double */
+            loudness: number | null;
+            name: string;
+            /** Format: double */
+            noise: number;
+            outline: string;
+            rights: string;
+            /** Format: double */
+            seconds: number;
+            source: string;
         };
         ShotChange: {
             /** Format: int32 */
@@ -3735,6 +6279,30 @@ export interface components {
             ids: number[];
             /** Format: int64 */
             revision: number;
+        };
+        SightBox: {
+            /** Format: int32 */
+            height: number;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            x: number;
+            /** Format: int32 */
+            y: number;
+        };
+        SightLetter: {
+            box: components["schemas"]["SightBox"];
+            /** Format: double */
+            ratio: number;
+            text: string;
+        };
+        SightRemedy: {
+            box: components["schemas"]["Box"] | null;
+            /** @enum {string} */
+            kind: "SHADOW" | "PLATE" | "MOVE";
+            lettering: components["schemas"]["Lettering"] | null;
+            /** Format: double */
+            ratio: number;
         };
         Slide: {
             /** Format: int32 */
@@ -3808,7 +6376,7 @@ export interface components {
             state: "WANTED" | "FOUND" | "PLACED";
         };
         SoundView: {
-            /** Format: int32 */
+            /** Format: double */
             gain: number;
             label: string;
             /** Format: int64 */
@@ -3822,6 +6390,26 @@ export interface components {
             /** Format: int64 */
             revision: number;
             sounds: components["schemas"]["SoundIdea"][];
+        };
+        SoundsOut: {
+            /** Format: int64 */
+            revision: number;
+            sounds: string[];
+        };
+        Source: {
+            kind: string;
+            name: string;
+            rights: string;
+        };
+        Spacing: {
+            /** @enum {string} */
+            align: "START" | "MIDDLE" | "END";
+            /** Format: int32 */
+            leading: number;
+            /** @enum {string} */
+            letters: "AS_WRITTEN" | "CAPITALS" | "SMALL_CAPITALS";
+            /** Format: int32 */
+            tracking: number;
         };
         Speed: {
             /** @enum {string} */
@@ -3849,6 +6437,14 @@ export interface components {
             /** Format: double */
             start: number;
             words: components["schemas"]["HeardWord"][];
+        };
+        StandingPlace: {
+            /** Format: int64 */
+            end: number;
+            /** Format: int64 */
+            landing: number;
+            /** Format: int64 */
+            start: number;
         };
         SteadyShots: {
             /** @enum {string} */
@@ -3919,11 +6515,33 @@ export interface components {
             /** Format: int32 */
             words: number;
         };
+        StreamingResponseBody: unknown;
         Stretch: {
             /** Format: double */
             from: number;
             /** Format: double */
             to: number;
+        };
+        StrokePoint: {
+            /** Format: int32 */
+            x: number;
+            /** Format: int32 */
+            y: number;
+        };
+        StyleText: {
+            text: string;
+        };
+        StyleView: {
+            badge: string | null;
+            holds: string[];
+            /** Format: int64 */
+            id: number;
+            name: string;
+        };
+        SubjectView: {
+            cut: string | null;
+            guides: components["schemas"]["DrawnGuide"][];
+            work: components["schemas"]["WorkView"] | null;
         };
         SungOverlap: {
             /** Format: int32 */
@@ -3936,6 +6554,13 @@ export interface components {
             end: number;
             /** Format: double */
             start: number;
+        };
+        Swap: {
+            id: string;
+            /** Format: int64 */
+            revision: number;
+            /** Format: int64 */
+            sound: number;
         };
         TakeChange: {
             scene: string;
@@ -3954,6 +6579,12 @@ export interface components {
             item: string;
             /** Format: int64 */
             revision: number;
+        };
+        TakeStyle: {
+            /** Format: int64 */
+            revision: number;
+            /** Format: int64 */
+            style: number;
         };
         TakeView: {
             /** Format: double */
@@ -3993,18 +6624,120 @@ export interface components {
             state: "PREPARING" | "READY" | "REFUSED";
             still: boolean;
             variableRate: boolean;
+            wide: string | null;
             /** Format: int32 */
             width: number;
+        };
+        TakenStyle: {
+            changed: boolean;
+            style: components["schemas"]["StyleView"] | null;
+        };
+        TickMarker: {
+            done: boolean;
+            name: string;
+            /** Format: int64 */
+            revision: number;
         };
         TicksChange: {
             givenOut: number[];
             /** Format: int64 */
             revision: number;
         };
+        TieView: {
+            /** Format: int32 */
+            beat: number | null;
+            edge: string | null;
+            /** Format: int64 */
+            frame: number | null;
+            item: string | null;
+            line: string | null;
+            /** Format: int32 */
+            offset: number | null;
+            tie: string;
+            /** Format: int32 */
+            word: number | null;
+        };
+        Timing: {
+            /** Format: double */
+            pitch: number;
+            reversed: boolean;
+            /** Format: int32 */
+            stretch: number;
+        };
+        TitleChange: {
+            box: components["schemas"]["Box"] | null;
+            id: string;
+            /** Format: int32 */
+            layer: number | null;
+            lettering: components["schemas"]["Lettering"] | null;
+            movement: components["schemas"]["Movement"] | null;
+            shape: string | null;
+            words: components["schemas"]["TitleWords"] | null;
+        };
+        TitleSight: {
+            area: components["schemas"]["SightBox"];
+            frames: number[];
+            /** Format: double */
+            least: number;
+            letters: components["schemas"]["SightLetter"][];
+            /** Format: double */
+            median: number;
+            /** Format: double */
+            needed: number;
+            /** Format: double */
+            outside: number;
+            remedies: components["schemas"]["SightRemedy"][];
+        };
+        TitleView: {
+            at: components["schemas"]["TieView"];
+            boxes: components["schemas"]["WordBox"][];
+            /** Format: int64 */
+            frames: number;
+            id: string;
+            /** Format: int32 */
+            layer: number;
+            lettering: components["schemas"]["Lettering"];
+            missing: string[];
+            movement: components["schemas"]["Movement"];
+            /** Format: double */
+            needs: number;
+            place: components["schemas"]["StandingPlace"] | null;
+            says: string;
+            /** Format: double */
+            stays: number;
+            until: components["schemas"]["TieView"] | null;
+            words: components["schemas"]["TitleWords"];
+        };
+        TitleWords: {
+            /** @enum {string} */
+            kind: "MAIN" | "CARD" | "NAME" | "CHAPTER" | "QUOTATION" | "COUNTER" | "LIST" | "CREDITS" | "END" | "BADGE";
+            second: string;
+            text: string;
+        };
+        TitlesOut: {
+            /** Format: int64 */
+            revision: number;
+            titles: string[];
+        };
         Told: {
             /** Format: int64 */
             production: number;
             pulse: components["schemas"]["Pulse"];
+        };
+        Tones: {
+            /** Format: int32 */
+            blacks: number;
+            curves: components["schemas"]["Curves"];
+            /** Format: int32 */
+            pivot: number;
+            /** Format: int32 */
+            shoulder: number;
+            /** Format: int32 */
+            toe: number;
+            /** Format: int32 */
+            vibrance: number;
+            /** Format: int32 */
+            whites: number;
         };
         Travel: {
             /** Format: double */
@@ -4018,15 +6751,24 @@ export interface components {
         };
         TreatmentKindView: {
             /** @enum {string} */
-            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET";
+            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET" | "MONOCHROME" | "SATURATION" | "CONTRAST" | "WASH" | "SPLIT_TONE" | "FADED" | "VIGNETTE" | "GRAIN" | "HALATION" | "DIFFUSION" | "TABLE";
             parameters: components["schemas"]["Parameter"][];
             usual: components["schemas"]["TreatmentView"];
         };
         TreatmentView: {
             bypassed: boolean;
             /** @enum {string} */
-            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET";
+            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET" | "MONOCHROME" | "SATURATION" | "CONTRAST" | "WASH" | "SPLIT_TONE" | "FADED" | "VIGNETTE" | "GRAIN" | "HALATION" | "DIFFUSION" | "TABLE";
+            table: string | null;
             values: components["schemas"]["Value"][];
+        };
+        Triple: {
+            /** Format: double */
+            blue: number;
+            /** Format: double */
+            green: number;
+            /** Format: double */
+            red: number;
         };
         TwoSongsView: {
             /** Format: double */
@@ -4046,6 +6788,16 @@ export interface components {
             items: string[];
             /** Format: int64 */
             revision: number;
+        };
+        UngroupShots: {
+            items: string[];
+            /** Format: int64 */
+            revision: number;
+        };
+        UnpackedView: {
+            /** Format: int64 */
+            id: number;
+            title: string;
         };
         Usual: {
             /** Format: double */
@@ -4073,6 +6825,17 @@ export interface components {
             name: string;
             /** Format: int32 */
             shots: number;
+        };
+        VoiceCare: {
+            /** Format: int32 */
+            breaths: number;
+            /** Format: int32 */
+            even: number;
+            /** Format: int32 */
+            hiss: number;
+            rumble: boolean;
+            /** Format: int32 */
+            sharp: number;
         };
         VoiceLineView: {
             /** Format: int32 */
@@ -4108,6 +6871,39 @@ export interface components {
             sungOverlaps: components["schemas"]["SungOverlap"][];
             voices: components["schemas"]["NarratorView"][];
         };
+        Wanted: {
+            item: string | null;
+            laid: string | null;
+            name: string;
+            search: string;
+            shot: string;
+            /** @enum {string} */
+            state: "WANTED" | "FOUND" | "PLACED";
+        };
+        WantedFill: {
+            boxes: components["schemas"]["FilledPlace"][] | null;
+        };
+        WatchView: {
+            /** Format: date-time */
+            endsAt: string;
+            name: string;
+            notes: components["schemas"]["NoteView"][];
+            reels: components["schemas"]["ReelView"][];
+            title: string;
+        };
+        WordBox: {
+            shape: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            x: number;
+            /** Format: int32 */
+            y: number;
+        };
+        WordChoices: {
+            designs: components["schemas"]["Design"][];
+            families: components["schemas"]["Family"][];
+        };
         WordEdge: {
             /** @enum {string} */
             edge: "START" | "END";
@@ -4125,12 +6921,36 @@ export interface components {
             start: number;
             text: string;
         };
+        WordsView: {
+            captions: components["schemas"]["CaptionsView"];
+            languages: components["schemas"]["LanguageView"][];
+            /** Format: int64 */
+            length: number;
+            /** Format: int64 */
+            revision: number;
+            titles: components["schemas"]["TitleView"][];
+        };
         Work: {
             /** Format: double */
             done: number;
             /** @enum {string} */
             kind: "CLIPS" | "MEASURING" | "ASKED" | "SONG" | "MASTER";
             what: string;
+        };
+        WorkView: {
+            failed: boolean;
+            /** Format: int64 */
+            id: number;
+            message: string;
+            /** Format: double */
+            share: number;
+        };
+        WriteCaption: {
+            language: string;
+            line: string;
+            /** Format: int64 */
+            revision: number;
+            text: string | null;
         };
     };
     responses: never;
@@ -4156,6 +6976,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    encodings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EncodingView"][];
+                };
             };
         };
     };
@@ -4201,6 +7041,112 @@ export interface operations {
             };
         };
     };
+    all_6: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FinishView"][];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveFinish"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    bringIn_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BringInFinish"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_9: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
     machine: {
         parameters: {
             query?: never;
@@ -4217,6 +7163,116 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MachineView"];
+                };
+            };
+        };
+    };
+    all_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PresetView"][];
+                };
+            };
+        };
+    };
+    keep_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PresetSaid"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PresetView"];
+                };
+            };
+        };
+    };
+    write_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PresetText"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PresetView"];
+                };
+            };
+        };
+    };
+    remove_8: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    document_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
         };
@@ -4265,6 +7321,28 @@ export interface operations {
             };
         };
     };
+    unpack: {
+        parameters: {
+            query?: {
+                name?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnpackedView"];
+                };
+            };
+        };
+    };
     one: {
         parameters: {
             query?: never;
@@ -4287,7 +7365,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -4307,7 +7385,7 @@ export interface operations {
             };
         };
     };
-    change_3: {
+    change_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -4333,7 +7411,7 @@ export interface operations {
             };
         };
     };
-    ask: {
+    ask_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4357,7 +7435,7 @@ export interface operations {
             };
         };
     };
-    file: {
+    file_1: {
         parameters: {
             query: {
                 name: string;
@@ -4404,7 +7482,7 @@ export interface operations {
             };
         };
     };
-    document: {
+    document_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -4426,6 +7504,32 @@ export interface operations {
             };
         };
     };
+    language: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddLanguage"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     addMask: {
         parameters: {
             query?: never;
@@ -4438,6 +7542,58 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["AddMask"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    add_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddTitle"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    bend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ByHand"];
             };
         };
         responses: {
@@ -4474,6 +7630,134 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    bringIn_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BringInCaptions"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtIn"];
+                };
+            };
+        };
+    };
+    bringIn_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BringInColours"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    look_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaptionChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    table: {
+        parameters: {
+            query?: {
+                language?: string;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    captions: {
+        parameters: {
+            query?: {
+                language?: string;
+                shape?: string;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                format: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
         };
@@ -4526,6 +7810,82 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    change_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeTitle"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    checks: {
+        parameters: {
+            query: {
+                group: "FILM" | "PICTURES" | "SOUND";
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChecksView"];
+                };
+            };
+        };
+    };
+    mend_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MendFinding"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Mended"];
                 };
             };
         };
@@ -4608,6 +7968,102 @@ export interface operations {
             };
         };
     };
+    correctAs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CorrectAs"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    cues: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    bringIn_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForeignCut"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtCut"];
+                };
+            };
+        };
+    };
+    edl: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
     detach: {
         parameters: {
             query?: never;
@@ -4686,6 +8142,28 @@ export interface operations {
             };
         };
     };
+    all_8: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
     group: {
         parameters: {
             query?: never;
@@ -4698,6 +8176,136 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Group"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    groupByPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GroupByPlace"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    group_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GroupShots"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    land_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Land"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    land: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LandTitle"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    languageOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LanguageOut"];
             };
         };
         responses: {
@@ -4738,6 +8346,32 @@ export interface operations {
             };
         };
     };
+    lay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Lay"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     layTreatments: {
         parameters: {
             query?: never;
@@ -4750,6 +8384,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["LayTreatments"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    liftSubject: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiftSubject"];
             };
         };
         responses: {
@@ -4790,7 +8450,7 @@ export interface operations {
             };
         };
     };
-    look_1: {
+    look_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -4812,6 +8472,28 @@ export interface operations {
             };
         };
     };
+    looks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
     markerOut: {
         parameters: {
             query?: never;
@@ -4824,6 +8506,137 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Named"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    ways: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MarkWays"];
+                };
+            };
+        };
+    };
+    badge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BadgeAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    badgeOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    bars: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    frameOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkEdit"];
             };
         };
         responses: {
@@ -4890,6 +8703,75 @@ export interface operations {
             };
         };
     };
+    mix: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixView"];
+                };
+            };
+        };
+    };
+    mix_1: {
+        parameters: {
+            query?: {
+                loudness?: number;
+                peak?: number;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "audio/wav": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    heard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeardMix"];
+                };
+            };
+        };
+    };
     moveJoint: {
         parameters: {
             query?: never;
@@ -4928,6 +8810,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["MoveShot"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    nudge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Nudge"];
             };
         };
         responses: {
@@ -5045,7 +8953,33 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    propose_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Propose"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -5149,6 +9083,32 @@ export interface operations {
             };
         };
     };
+    bus: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetBus"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     setClipSound: {
         parameters: {
             query?: never;
@@ -5227,6 +9187,32 @@ export interface operations {
             };
         };
     };
+    manners: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Manners"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     setMarker: {
         parameters: {
             query?: never;
@@ -5291,6 +9277,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SetPath"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    rule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetRule"];
             };
         };
         responses: {
@@ -5461,6 +9473,100 @@ export interface operations {
             };
         };
     };
+    care: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetCare"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    shots: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    cdl: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain;charset=UTF-8": string;
+                };
+            };
+        };
+    };
+    cube: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain;charset=UTF-8": string;
+                };
+            };
+        };
+    };
     slide: {
         parameters: {
             query?: never;
@@ -5539,6 +9645,58 @@ export interface operations {
             };
         };
     };
+    onCuts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OnCuts"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    out_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SoundsOut"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     split_1: {
         parameters: {
             query?: never;
@@ -5577,6 +9735,54 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SteadyShots"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    stems: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
+    swap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Swap"];
             };
         };
         responses: {
@@ -5643,6 +9849,151 @@ export interface operations {
             };
         };
     };
+    thumbnail: {
+        parameters: {
+            query: {
+                frame: number;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+        };
+    };
+    candidates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Candidate"][];
+                };
+            };
+        };
+    };
+    tickMarker: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TickMarker"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    otio: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TitlesOut"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    sight: {
+        parameters: {
+            query?: {
+                shape?: string;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                title: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TitleSight"];
+                };
+            };
+        };
+    };
     uncorrect: {
         parameters: {
             query?: never;
@@ -5655,6 +10006,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Uncorrect"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    ungroup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UngroupShots"];
             };
         };
         responses: {
@@ -5691,7 +10068,7 @@ export interface operations {
             };
         };
     };
-    keep: {
+    keep_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -5715,7 +10092,7 @@ export interface operations {
             };
         };
     };
-    remove_5: {
+    remove_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -5758,6 +10135,79 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    words: {
+        parameters: {
+            query?: {
+                language?: string;
+                shape?: string;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WordsView"];
+                };
+            };
+        };
+    };
+    choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WordChoices"];
+                };
+            };
+        };
+    };
+    write_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WriteCaption"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
             };
         };
     };
@@ -5835,7 +10285,7 @@ export interface operations {
             };
         };
     };
-    all_2: {
+    all_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -5904,7 +10354,7 @@ export interface operations {
             };
         };
     };
-    file_1: {
+    file_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -5927,6 +10377,50 @@ export interface operations {
             };
         };
     };
+    first: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    segments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SegmentView"][];
+                };
+            };
+        };
+    };
     material: {
         parameters: {
             query?: never;
@@ -5945,6 +10439,170 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MaterialView"];
+                };
+            };
+        };
+    };
+    all_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutputView"][];
+                };
+            };
+        };
+    };
+    add_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutputSaid"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutputView"];
+                };
+            };
+        };
+    };
+    renderTicked: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MasterView"][];
+                };
+            };
+        };
+    };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutputSaid"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutputView"];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    measure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutputView"];
+                };
+            };
+        };
+    };
+    render: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MasterView"];
                 };
             };
         };
@@ -6020,15 +10678,143 @@ export interface operations {
             };
         };
     };
+    beyond: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                revision: string;
+                frame: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Beyond"];
+                };
+            };
+        };
+    };
     corrected: {
         parameters: {
             query: {
                 item: string;
-                exposure?: number;
-                contrast?: number;
-                warmth?: number;
-                tint?: number;
-                saturation?: number;
+                correction: string;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                revision: string;
+                frame: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    design: {
+        parameters: {
+            query: {
+                design: string;
+                text?: string;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                revision: string;
+                frame: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    finished: {
+        parameters: {
+            query: {
+                treatments: string;
+                small?: boolean;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                revision: string;
+                frame: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    range: {
+        parameters: {
+            query: {
+                item: string;
+                x: number;
+                y: number;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                revision: string;
+                frame: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColourRange"];
+                };
+            };
+        };
+    };
+    titled: {
+        parameters: {
+            query: {
+                change: string;
             };
             header?: never;
             path: {
@@ -6055,7 +10841,7 @@ export interface operations {
         parameters: {
             query: {
                 item?: string;
-                kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET";
+                kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET" | "MONOCHROME" | "SATURATION" | "CONTRAST" | "WASH" | "SPLIT_TONE" | "FADED" | "VIGNETTE" | "GRAIN" | "HALATION" | "DIFFUSION" | "TABLE";
             };
             header?: never;
             path: {
@@ -6086,6 +10872,31 @@ export interface operations {
                 productionId: number;
                 revision: string;
                 frame: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    scope: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                revision: string;
+                frame: number;
+                scope: string;
             };
             cookie?: never;
         };
@@ -6252,6 +11063,30 @@ export interface operations {
             };
         };
     };
+    pack: {
+        parameters: {
+            query?: {
+                media?: boolean;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StreamingResponseBody"];
+                };
+            };
+        };
+    };
     dismiss: {
         parameters: {
             query?: never;
@@ -6272,7 +11107,164 @@ export interface operations {
             };
         };
     };
-    all_1: {
+    sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
+                };
+            };
+        };
+    };
+    write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetView"];
+                };
+            };
+        };
+    };
+    handOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Receipt"];
+                };
+            };
+        };
+    };
+    json: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOver"];
+                };
+            };
+        };
+    };
+    pdf_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    text_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+        };
+    };
+    stop_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    all_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6294,7 +11286,7 @@ export interface operations {
             };
         };
     };
-    make_1: {
+    make_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6538,7 +11530,76 @@ export interface operations {
             };
         };
     };
-    change_2: {
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScreeningsView"];
+                };
+            };
+        };
+    };
+    make_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewScreening"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScreeningView"];
+                };
+            };
+        };
+    };
+    withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    change_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -6677,7 +11738,7 @@ export interface operations {
             };
         };
     };
-    take_1: {
+    take_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -6869,7 +11930,7 @@ export interface operations {
             };
         };
     };
-    take: {
+    take_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -6895,7 +11956,7 @@ export interface operations {
             };
         };
     };
-    hear: {
+    hear_1: {
         parameters: {
             query: {
                 bars: number;
@@ -6906,6 +11967,109 @@ export interface operations {
                 productionId: number;
                 songId: number;
                 otherId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    find: {
+        parameters: {
+            query?: {
+                words?: string;
+                kind?: string;
+                like?: number;
+                shortest?: number;
+                longest?: number;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundSounds"];
+                };
+            };
+        };
+    };
+    ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskSound"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfSound"][];
+                };
+            };
+        };
+    };
+    file: {
+        parameters: {
+            query: {
+                name: string;
+                source?: string;
+                rights?: string;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfSound"];
+                };
+            };
+        };
+    };
+    hear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                soundId: number;
             };
             cookie?: never;
         };
@@ -6996,7 +12160,7 @@ export interface operations {
             };
         };
     };
-    cut: {
+    cut_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -7274,7 +12438,7 @@ export interface operations {
             };
         };
     };
-    change_1: {
+    change_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7378,7 +12542,7 @@ export interface operations {
             };
         };
     };
-    remove_1: {
+    remove_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -7478,6 +12642,98 @@ export interface operations {
             };
         };
     };
+    taken: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenStyle"];
+                };
+            };
+        };
+    };
+    leave_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepStyle"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StyleView"];
+                };
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeStyle"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     correct_2: {
         parameters: {
             query?: never;
@@ -7524,7 +12780,7 @@ export interface operations {
             };
         };
     };
-    frame: {
+    frame_1: {
         parameters: {
             query?: {
                 height?: number;
@@ -7577,6 +12833,56 @@ export interface operations {
             };
         };
     };
+    of_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkView"][];
+                };
+            };
+        };
+    };
+    fill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WantedFill"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkView"];
+                };
+            };
+        };
+    };
     strip: {
         parameters: {
             query?: never;
@@ -7596,6 +12902,130 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+        };
+    };
+    of: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SubjectView"];
+                };
+            };
+        };
+    };
+    cut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawnGuides"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SubjectView"];
+                };
+            };
+        };
+    };
+    away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    frame: {
+        parameters: {
+            query?: {
+                height?: number;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+                frame: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+        };
+    };
+    outline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                takeId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrawnGuide"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundOutline"];
                 };
             };
         };
@@ -7745,7 +13175,7 @@ export interface operations {
             };
         };
     };
-    remove_4: {
+    remove_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -7937,6 +13367,92 @@ export interface operations {
             };
         };
     };
+    all_7: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StyleView"][];
+                };
+            };
+        };
+    };
+    bringIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StyleText"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StyleView"];
+                };
+            };
+        };
+    };
+    remove_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    document: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
     kinds_1: {
         parameters: {
             query?: never;
@@ -7973,6 +13489,54 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TreatmentKindView"][];
+                };
+            };
+        };
+    };
+    leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewNote"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoteView"][];
+                };
+            };
+        };
+    };
+    reels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WatchView"];
                 };
             };
         };

@@ -3,7 +3,7 @@ import type { Look } from "../../api/client";
 import { AXES, FURTHEST, heightOf } from "./drift";
 import { grey } from "./grey";
 
-const ROW = 44;
+const ROW = 38;
 
 /** How far each shot lies from the key shot, as it came and as it is. */
 export function DriftLines({
@@ -52,7 +52,8 @@ export function DriftLines({
                 <polyline
                   key={when}
                   points={look.shots
-                    .map((s, i) => `${x(i)},${heightOf(s[when]?.[axis.name] ?? 0) * ROW}`)
+                    .flatMap((s, i) => (s.now ? [{ s, i }] : []))
+                    .map(({ s, i }) => `${x(i)},${heightOf(s[when]?.[axis.name] ?? 0) * ROW}`)
                     .join(" ")}
                   fill="none"
                   stroke={when === "now" ? "#FFFFFF" : grey.text2}
@@ -82,8 +83,8 @@ export function DriftLines({
                   bgcolor: s.item === chosen ? "#FFFFFF22" : "transparent",
                 }}
               >
-                <Mark top={heightOf(s.before?.[axis.name] ?? 0)} hollow />
-                <Mark top={heightOf(s.now?.[axis.name] ?? 0)} diamond={s.item === look.key} />
+                {s.before && <Mark top={heightOf(s.before[axis.name])} hollow />}
+                {s.now && <Mark top={heightOf(s.now[axis.name])} diamond={s.keyOf !== "NONE"} />}
               </Box>
             ))}
           </Box>

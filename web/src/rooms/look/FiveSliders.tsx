@@ -1,11 +1,9 @@
 import Box from "@mui/material/Box";
-import Slider from "@mui/material/Slider";
 import type { Basics } from "../../api/client";
-import { NumberField } from "../../parts/NumberField";
+import { GreySlider } from "./GreySlider";
 import { FIVE } from "./five";
-import { grey } from "./grey";
 
-/** A shot's five numbers: dragged, stepped by arrow keys, or typed. */
+/** A shot's five numbers. */
 export function FiveSliders({
   five,
   onMove,
@@ -18,38 +16,16 @@ export function FiveSliders({
 }) {
   return (
     <Box>
-      {FIVE.map((n) => (
-        <Box key={n.name} sx={{ display: "flex", alignItems: "center", gap: 3, height: 36 }}>
-          <Box sx={{ width: 78, flex: "none" }}>{n.label}</Box>
-          <Slider
-            aria-label={n.label}
-            value={five[n.name]}
-            min={-n.most}
-            max={n.most}
-            step={n.step}
-            track={false}
-            marks={[{ value: 0 }]}
-            onChange={(_, to) => onMove({ ...five, [n.name]: to as number })}
-            onChangeCommitted={(_, to) => onSet({ ...five, [n.name]: to as number })}
-            sx={{
-              color: grey.text,
-              "& .MuiSlider-rail": { bgcolor: grey.text2, opacity: 1 },
-              "& .MuiSlider-mark": { bgcolor: "#FFFFFF", height: 14, width: 2, opacity: 1 },
-              "& .MuiSlider-thumb": { bgcolor: "#FFFFFF" },
-            }}
-          />
-          <Box sx={{ flex: "none", "& .MuiOutlinedInput-root": { bgcolor: grey.text, width: 64 } }}>
-            <NumberField
-              label={n.label}
-              unit={n.unit}
-              digits={n.digits}
-              value={five[n.name] / n.parts}
-              bare
-              onChange={(to) => onSet({ ...five, [n.name]: Math.round(to * n.parts) })}
-            />
-          </Box>
-          <Box sx={{ width: 34, flex: "none", fontSize: 12, color: grey.text2 }}>{n.unit}</Box>
-        </Box>
+      {FIVE.map(({ name, most, ...shown }) => (
+        <GreySlider
+          key={name}
+          {...shown}
+          value={five[name]}
+          least={-most}
+          most={most}
+          onMove={(to) => onMove({ ...five, [name]: to })}
+          onSet={(to) => onSet({ ...five, [name]: to })}
+        />
       ))}
     </Box>
   );

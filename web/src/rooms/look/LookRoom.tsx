@@ -1,30 +1,30 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Slider from "@mui/material/Slider";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import {
   correctedUrl,
+  finishedUrl,
   stillUrl,
   uncorrectedUrl,
-  type Basics,
   type Look,
   type LookShot,
   type Production,
 } from "../../api/client";
-import { useFilm, useFilmEdit, useLook, type FilmEdit } from "../../api/queries";
+import { useFilm, useLook, useVersions } from "../../api/queries";
 import { NotYet } from "../../parts/NotYet";
 import { useRoomProduction } from "../../parts/useRoomProduction";
-import { plural } from "../../parts/words";
 import { fraunces } from "../../theme";
 import { DriftLines } from "./DriftLines";
-import { FiveSliders } from "./FiveSliders";
+import { GreyToggle } from "./GreyToggle";
+import { LookHeader } from "./LookHeader";
+import { Scopes } from "./Scopes";
+import { ShotPanel, type Side } from "./ShotPanel";
 import { ShotStrip } from "./ShotStrip";
 import { SplitPicture } from "./SplitPicture";
 import { furthest } from "./drift";
 import { grey, greyButton } from "./grey";
+import { useLookActions } from "./useLookActions";
 import { useLookKeys } from "./useLookKeys";
 
 /** Colour: one shot that all others are to look like, and what is done to each. */
@@ -50,6 +50,12 @@ export function LookRoom() {
   return <Judging production={production} look={look.data} first={first} />;
 }
 
+/** Versions that there is room for; the newest. */
+const MOST_VERSIONS = 3;
+
+/** What the picture is compared with. */
+export type Compared = "before" | "key" | "nothing" | `v${number}`;
+
 function Judging({
   production,
   look,
@@ -59,58 +65,61 @@ function Judging({
   look: Look;
   first: LookShot;
 }) {
-  const edit = useFilmEdit(production.id);
   const [wish, setWish] = useState("");
+  const [also, setAlso] = useState<readonly string[]>([]);
   const [before, setBefore] = useState(false);
+  const [compared, setCompared] = useState<Compared>("before");
   const [split, setSplit] = useState(0.5);
-  const [moving, setMoving] = useState<{ item: string; five: Basics } | null>(null);
-  const [strength, setStrength] = useState(50);
-  const [working, setWorking] = useState(false);
-  const chosen = look.shots.find((s) => s.item === wish) ?? first;
-  const key = look.shots.find((s) => s.item === look.key);
-  const others = look.shots.filter((s) => s.item !== look.key).map((s) => s.item);
+  const [side, setSide] = useState<Side>("numbers");
+  const [range, setRange] = useState(0);
+  const [picking, setPicking] = useState(false);
+  const shown = look.shots.find((s) => s.item === wish) ?? first;
+  const actions = useLookActions(production.id, look, shown);
+  const key = keyOf(look, shown);
   const far = furthest(look);
+  const at = look.shots.indexOf(shown);
+  const versions = (useVersions(production.id, look.revision).data ?? []).slice(0, MOST_VERSIONS);
+  const version = versions.find((v) => compared === `v${v.id}`);
+  const selected = look.shots
+    .map((s) => s.item)
+    .filter((item) => item === shown.item || also.includes(item));
 
-  // What goes wrong is told where edits are sent.
-  const make = (wanted: FilmEdit) =>
-    edit(wanted).then(
-      () => undefined,
-      () => undefined,
-    );
-  const correct = (five: Basics) =>
-    void make({ name: "correct", values: { items: [chosen.item], correction: five } }).then(() =>
-      setMoving(null),
-    );
-  const match = (items: string[]) => {
-    setWorking(true);
-    void make({ name: "match", values: { items, strength } }).then(() => setWorking(false));
-  };
-  const reset = () => void make({ name: "uncorrect", values: { items: [chosen.item] } });
-  const makeKey = () => void make({ name: "choose-key", values: { item: chosen.item } });
-  const at = look.shots.indexOf(chosen);
-  const asBefore = () => {
-    const last = look.shots[at - 1];
-    if (last) correct(last.correction);
+  const choose = (item: string, more = false) => {
+    if (!more) setAlso([]);
+    else if (also.includes(item)) setAlso(also.filter((other) => other !== item));
+    else setAlso([...also, shown.item].filter((other) => other !== item));
+    if (!more || !also.includes(item)) setWish(item);
   };
   const step = (by: number) => {
     const next = look.shots[at + by];
-    if (next) setWish(next.item);
+    if (next) choose(next.item);
   };
+  const last = look.shots[at - 1];
+  const followers = look.shots
+    .filter((s) => s.keyOf !== "FILM" && s.layer === 0)
+    .map((s) => s.item);
   useLookKeys({
     step,
-    far: () => far[0] && setWish(far[0].item),
+    all: () => setAlso(look.shots.map((s) => s.item)),
+    far: () => far[0] && choose(far[0].item),
     before: () => setBefore((b) => !b),
-    match: () => (key && chosen !== key ? match([chosen.item]) : false),
-    matchAll: () => (key ? match(others) : false),
-    reset,
-    makeKey,
-    asBefore,
+    key: () => setCompared((c) => (c === "key" ? "before" : "key")),
+    match: () => (look.key && shown.layer === 0 ? actions.match(selected) : false),
+    matchAll: () => (look.key ? actions.match(followers) : false),
+    reset: () => actions.uncorrect(selected),
+    makeKey: () => actions.makeKey(false),
+    asBefore: () => (last ? actions.correctAs(selected, last.item) : false),
+    copy: actions.copy,
+    paste: () => (actions.copied ? actions.correctAs(selected, actions.copied.item) : false),
   });
-  const five = moving?.item === chosen.item ? moving.five : chosen.correction;
-  const now =
-    moving?.item === chosen.item
-      ? correctedUrl(production.id, look.revision, chosen.frame, chosen.item, moving.five)
-      : stillUrl(production.id, look.revision, chosen.frame);
+  const { trial } = actions;
+  const picture =
+    trial?.of === "finish"
+      ? finishedUrl(production.id, look.revision, shown.frame, trial.treatments)
+      : trial?.item === shown.item
+        ? correctedUrl(production.id, look.revision, shown.frame, shown.item, trial.correction)
+        : stillUrl(production.id, look.revision, shown.frame);
+  const aspect = production.width / production.height;
 
   return (
     <Box
@@ -126,162 +135,132 @@ function Judging({
         "& :focus-visible": { outlineColor: "#FFFFFF !important" },
       }}
     >
-      <Box sx={{ display: "flex", alignItems: "center", gap: 4, height: 36, flex: "none" }}>
-        <Box component="h2" sx={{ ...fraunces, m: 0, fontSize: 18, fontWeight: 460 }}>
-          {key
-            ? `All ${look.shots.length} shots, measured from the key shot`
-            : "Pick one shot all others should look like"}
-        </Box>
-        {key && <Box sx={{ fontSize: 13, color: grey.text2 }}>{standing(look, far)}</Box>}
-        <Box sx={{ flex: 1 }} />
-        <Box sx={{ fontSize: 13, color: grey.text2 }}>Strip shows</Box>
-        <ToggleButtonGroup
-          exclusive
-          size="small"
-          value={before ? "before" : "now"}
-          onChange={(_, to: string | null) => to && setBefore(to === "before")}
-          sx={{
-            "& .MuiToggleButton-root": {
-              color: grey.text2,
-              bgcolor: "transparent",
-              borderColor: grey.rule,
-              px: 2,
-            },
-            "& .Mui-selected": { color: "#1E1E1E !important", bgcolor: `${grey.text} !important` },
-          }}
-        >
-          <ToggleButton value="before">before</ToggleButton>
-          <ToggleButton value="now">now</ToggleButton>
-        </ToggleButtonGroup>
-        {key && <Strength value={strength} onChange={setStrength} />}
-        {key && (
-          <Button sx={greyButton} disabled={working} onClick={() => match(others)}>
-            {working ? "Matching\u2026" : `Match all ${others.length}`}
-          </Button>
-        )}
-      </Box>
+      <LookHeader
+        look={look}
+        far={far}
+        before={before}
+        onBefore={setBefore}
+        selected={selected}
+        followers={followers}
+        actions={actions}
+      />
       <Box sx={{ flex: "none" }}>
         <ShotStrip
           production={production.id}
           look={look}
-          chosen={chosen.item}
+          chosen={shown.item}
+          also={also}
           before={before}
-          onChoose={setWish}
+          onChoose={choose}
         />
-        {key && <DriftLines look={look} chosen={chosen.item} onChoose={setWish} />}
+        {look.key && <DriftLines look={look} chosen={shown.item} onChoose={choose} />}
       </Box>
-      <Box sx={{ flex: 1, minHeight: 0, display: "flex", gap: 6, pt: 2 }}>
+      <Box sx={{ flex: 1, minHeight: 0, display: "flex", gap: 6, pt: 1 }}>
+        <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column", gap: 1 }}>
+          <Box
+            sx={{
+              flex: 1,
+              minHeight: 0,
+              display: "grid",
+              placeItems: "start center",
+              containerType: "size",
+            }}
+          >
+            <SplitPicture
+              beside={
+                version
+                  ? {
+                      url: stillUrl(production.id, `v${version.id}`, shown.frame),
+                      name: version.name,
+                    }
+                  : compared === "key" && key
+                    ? {
+                        url: stillUrl(production.id, look.revision, key.frame),
+                        name: `key ${key.label}`,
+                      }
+                    : {
+                        url: uncorrectedUrl(production.id, look.revision, shown.frame),
+                        name: "before",
+                      }
+              }
+              now={{ url: picture, name: "now" }}
+              split={compared === "nothing" ? 0 : split}
+              aspect={aspect}
+              onPick={
+                picking && side === "ranges"
+                  ? (x, y) => {
+                      setPicking(false);
+                      setRange(shown.correction.ranges.length);
+                      void actions.pickRange(x, y);
+                    }
+                  : undefined
+              }
+              onSplit={compared === "nothing" ? undefined : setSplit}
+            />
+          </Box>
+          <Box sx={{ display: "flex", alignItems: "center", gap: 3, flex: "none" }}>
+            <Box sx={{ fontSize: 13, color: grey.text2 }}>Left of the line</Box>
+            <GreyToggle
+              label="Left of the line"
+              value={compared}
+              options={[
+                { value: "before", name: "as it came" },
+                ...(key && key !== shown
+                  ? [{ value: "key" as const, name: `key shot ${key.label}`, hint: "K" }]
+                  : []),
+                ...versions.map((v) => ({
+                  value: `v${v.id}` as const,
+                  name: v.name,
+                  hint: "The same moment in this version of the film",
+                })),
+                { value: "nothing", name: "nothing" },
+              ]}
+              onChange={setCompared}
+            />
+            {shown.clipped >= 0.5 && (
+              <Box sx={{ fontSize: 13, color: grey.text2 }}>
+                {shown.clipped.toFixed(1)} % of its pixels became black or white
+              </Box>
+            )}
+          </Box>
+        </Box>
         <Box
           sx={{
-            flex: 1,
-            minWidth: 0,
-            display: "grid",
-            placeItems: "start center",
-            containerType: "size",
+            width: 440,
+            flex: "none",
+            display: "flex",
+            flexDirection: "column",
+            minHeight: 0,
           }}
         >
-          <SplitPicture
-            before={uncorrectedUrl(production.id, look.revision, chosen.frame)}
-            now={now}
-            split={split}
-            aspect={production.width / production.height}
-            onSplit={setSplit}
+          <Scopes production={production.id} revision={look.revision} frame={shown.frame} />
+          <ShotPanel
+            production={production.id}
+            look={look}
+            shown={shown}
+            last={last}
+            chosenKey={key}
+            far={far}
+            selected={selected}
+            actions={actions}
+            side={side}
+            range={range}
+            picking={picking}
+            onSide={setSide}
+            onRange={setRange}
+            onPick={() => setPicking(!picking)}
+            onChoose={choose}
           />
-        </Box>
-        <Box sx={{ width: 440, flex: "none", overflow: "auto" }}>
-          <Box sx={{ display: "flex", alignItems: "baseline", gap: 3, mb: 2 }}>
-            <Box
-              component="h3"
-              sx={{ ...fraunces, m: 0, fontSize: 18, fontWeight: 460, minWidth: 0 }}
-            >
-              {chosen.label} {chosen.title}
-            </Box>
-          </Box>
-          <FiveSliders
-            five={five}
-            onMove={(to) => setMoving({ item: chosen.item, five: to })}
-            onSet={(to) => {
-              setMoving({ item: chosen.item, five: to });
-              correct(to);
-            }}
-          />
-          {chosen.more && (
-            <Box sx={{ fontSize: 13, color: grey.text2, mt: 1 }}>
-              A colour list takes care of what the five cannot say.
-            </Box>
-          )}
-          <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, mt: 3 }}>
-            <Button sx={greyButton} onClick={reset}>
-              As it came
-            </Button>
-            {at > 0 && (
-              <Button sx={greyButton} onClick={asBefore}>
-                As the shot before
-              </Button>
-            )}
-            {chosen !== key && (
-              <Button sx={greyButton} onClick={makeKey}>
-                Make it the key
-              </Button>
-            )}
-            {key && chosen !== key && (
-              <Button sx={greyButton} disabled={working} onClick={() => match([chosen.item])}>
-                Match this shot
-              </Button>
-            )}
-          </Box>
-          {key && (
-            <Box sx={{ mt: 4, pt: 3, borderTop: `1px solid ${grey.rule}`, fontSize: 14 }}>
-              <Box sx={{ fontWeight: 600 }}>
-                Key shot {key.label}, {key.title}
-              </Box>
-              <Box sx={{ color: grey.text2 }}>{away(chosen, key)}</Box>
-              {far.length > 0 && (
-                <Box sx={{ mt: 2, display: "flex", alignItems: "center", gap: 2 }}>
-                  Furthest now:
-                  {far.slice(0, 3).map((s) => (
-                    <Button key={s.item} sx={greyButton} onClick={() => setWish(s.item)}>
-                      {s.label}, {s.now?.whole.toFixed(1)}
-                    </Button>
-                  ))}
-                </Box>
-              )}
-            </Box>
-          )}
         </Box>
       </Box>
     </Box>
   );
 }
 
-/** How much of a difference between shots a match puts down to how they were made. */
-function Strength({ value, onChange }: { value: number; onChange: (to: number) => void }) {
+/** The shot that one is to look like: its group's key, or the film's. */
+function keyOf(look: Look, shot: LookShot): LookShot | undefined {
   return (
-    <Box
-      title="At 50 a match holds back where two shots show other things; at 100 it makes them alike"
-      sx={{ display: "flex", alignItems: "center", gap: 3, fontSize: 13, color: grey.text2 }}
-    >
-      Strength
-      <Slider
-        aria-label="Strength of a match, %"
-        value={value}
-        step={5}
-        onChange={(_, to) => onChange(to as number)}
-        sx={{ width: 90, color: grey.text, "& .MuiSlider-thumb": { bgcolor: "#FFFFFF" } }}
-      />
-      <Box sx={{ width: 36 }}>{value} %</Box>
-    </Box>
+    look.shots.find((s) => s.group === shot.group && s.group !== null && s.keyOf !== "NONE") ??
+    look.shots.find((s) => s.item === look.key)
   );
-}
-
-function standing(look: Look, far: LookShot[]): string {
-  const close = look.shots.length - far.length;
-  return far.length === 0
-    ? "all are close to it"
-    : `${close} close to it, ${plural(far.length, "shot")} further than ${look.close}`;
-}
-
-function away(chosen: LookShot, key: LookShot): string {
-  if (chosen === key || !chosen.before || !chosen.now) return "The others are measured from it.";
-  return `${chosen.label} came ${chosen.before.whole.toFixed(1)} away from it and is ${chosen.now.whole.toFixed(1)} away now (CIEDE2000).`;
 }

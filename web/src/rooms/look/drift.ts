@@ -17,6 +17,6 @@ export const heightOf = (value: number) =>
 /** Shots that are not close to the key, the furthest first. */
 export function furthest(look: Look): LookShot[] {
   return look.shots
-    .filter((s) => s.item !== look.key && s.now !== null && s.now.whole > look.close)
+    .filter((s) => s.keyOf === "NONE" && s.now !== null && s.now.whole > look.close)
     .sort((a, b) => (b.now?.whole ?? 0) - (a.now?.whole ?? 0));
 }

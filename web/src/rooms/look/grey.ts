@@ -7,6 +7,7 @@ export const grey = {
   text2: "#CBCBCB",
   rule: "#8A8A8A",
   band: "#6B6B6B",
+  scope: "#2E2E2E",
 } as const;
 
 /** A button of this room. */

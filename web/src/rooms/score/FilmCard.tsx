@@ -1,5 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState, type ReactNode } from "react";
@@ -128,7 +130,19 @@ export function FilmCard({
           {film.markers.map((m) => (
             <Line key={m.name}>
               <Box sx={{ width: 70, color: ink.ink2 }}>{timecode(m.at.frame, fps)}</Box>
-              <Box sx={{ flex: 1 }}>{m.note || "no note"}</Box>
+              <Box sx={{ flex: 1, color: m.done ? ink.ink3 : ink.ink, overflowWrap: "anywhere" }}>
+                {m.by !== "" && <b>{m.by}: </b>}
+                {m.note || "no note"}
+              </Box>
+              <FormControlLabel
+                label="done"
+                control={
+                  <Checkbox
+                    checked={m.done}
+                    onChange={(e) => actions.tickMarker(m.name, e.target.checked)}
+                  />
+                }
+              />
               <Button onClick={() => goTo(film, m.at.frame)}>Go there</Button>
               <Button onClick={() => useRoom.getState().set({ noting: m.name })}>Change</Button>
             </Line>
@@ -277,6 +291,7 @@ const barsOf = (value: number): Treatment => ({
   kind: "BARS",
   values: [{ value, follows: null }],
   bypassed: false,
+  table: null,
 });
 
 /** What is done to the picture of the whole film. */

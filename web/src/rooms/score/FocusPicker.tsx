@@ -1,10 +1,10 @@
 import Box from "@mui/material/Box";
 import type { KeyboardEvent, MouseEvent } from "react";
-import { takeFrameUrl, type Focus, type Placed, type Production } from "../../api/client";
+import { takeFrameUrl, type Placed, type Production } from "../../api/client";
 import { arrow } from "../../parts/arrow";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
-import { focusAt, focusOf } from "./shapes";
+import { focusOf } from "./shapes";
 
 /** What a press of an arrow moves by, as a share of the take. */
 const STEP = 0.02;
@@ -17,23 +17,22 @@ export function FocusPicker({
 }: {
   production: Production;
   shot: Placed;
-  onSet: (to: Focus) => void;
+  /** A place of the take, 0 to 1 from its left and top. */
+  onSet: (x: number, y: number) => void;
 }) {
   const frame = useRoom((s) => s.frame);
   const at = focusOf(shot, frame);
   const shown = Math.max(0, Math.min(shot.material - 1, shot.in + Math.max(0, frame - shot.start)));
   const press = (e: MouseEvent) => {
     const box = e.currentTarget.getBoundingClientRect();
-    onSet(
-      focusAt((e.clientX - box.left) / box.width, (e.clientY - box.top) / box.height, shot.focus),
-    );
+    onSet((e.clientX - box.left) / box.width, (e.clientY - box.top) / box.height);
   };
   const key = (e: KeyboardEvent) => {
     const by = arrow(e.key);
     if (!by) return;
     e.preventDefault();
     e.stopPropagation();
-    onSet(focusAt(at.x + STEP * by.x, at.y + STEP * by.y, shot.focus));
+    onSet(at.x + STEP * by.x, at.y + STEP * by.y);
   };
   const { focus } = shot;
   const percent = (v: number) => `${100 * v}%`;

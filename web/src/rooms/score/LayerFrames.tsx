@@ -1,7 +1,7 @@
-import { useEffect, type KeyboardEvent } from "react";
+import type { KeyboardEvent } from "react";
 import type { Film, Lie, Overlay, Production } from "../../api/client";
+import { useDraftSoon } from "../../parts/useDraftSoon";
 import { useDragging } from "../../parts/useDragging";
-import { useSoon } from "../../parts/useSoon";
 import { useRoom } from "../../store";
 import { boxOf, coverOf, isSeen, lieAt, timeIn, withLiePoint } from "./lies";
 import { MaskHandles } from "./MaskHandles";
@@ -21,6 +21,8 @@ interface Props {
 const STEP = 5;
 const GROW = 10;
 
+const drop = () => useRoom.setState({ draftLie: null });
+
 interface Drag {
   index: number;
   sizing: boolean;
@@ -38,12 +40,11 @@ export function LayerFrames({ production, film, overlay, actions }: Props) {
   const cover = coverOf(overlay, sides);
   const lie = draft ?? overlay.lie;
   const unit = sides.height / 210;
-  useEffect(() => set({ draftLie: null, draftMatte: null }), [overlay, set]);
   const lay = () => {
     const { draftLie } = useRoom.getState();
     if (draftLie) actions.changeOverlay(overlay.shot.id, { lie: draftLie });
   };
-  const soon = useSoon(lay);
+  const soon = useDraftSoon(overlay, lay, drop);
   const { surface, take, handlers } = useDragging<Drag>((now, from, at) => {
     const point = now.lie.points[now.index];
     if (!point) return;
@@ -77,7 +78,7 @@ export function LayerFrames({ production, film, overlay, actions }: Props) {
     e.preventDefault();
     e.stopPropagation();
     set({ draftLie: withLiePoint(lie, index, to) });
-    soon();
+    soon.ask();
   };
   if (!isSeen(overlay, frame)) return null;
   const now = boxOf(lieAt(lie, timeIn(overlay, frame)), cover, sides);
@@ -88,6 +89,8 @@ export function LayerFrames({ production, film, overlay, actions }: Props) {
       style={{ position: "absolute", inset: 0, width: "100%", height: "100%", touchAction: "none" }}
       role="group"
       aria-label={what === "masks" ? "Its masks" : "Where it lies"}
+      // What keys have moved is sent before anything else is edited.
+      onBlur={soon.now}
       {...handlers}
     >
       {what === "masks" ? (

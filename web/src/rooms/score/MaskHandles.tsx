@@ -1,7 +1,7 @@
 import type { KeyboardEvent } from "react";
 import type { Mask, Matte, Placed } from "../../api/client";
+import { useDraftSoon } from "../../parts/useDraftSoon";
 import { useDragging } from "../../parts/useDragging";
-import { useSoon } from "../../parts/useSoon";
 import { arrow } from "../../parts/arrow";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
@@ -22,6 +22,8 @@ interface Props {
 }
 
 /** A point that is dragged, and the matte as it was. */
+const drop = () => useRoom.setState({ draftMatte: null });
+
 interface Drag {
   mask: number;
   spot: number;
@@ -37,7 +39,7 @@ export function MaskHandles({ shot, box, unit, actions }: Props) {
     const { draftMatte } = useRoom.getState();
     if (draftMatte) actions.setMatte(shot.id, draftMatte);
   };
-  const soon = useSoon(lay);
+  const soon = useDraftSoon(shot, lay, drop);
   const { surface, take, handlers } = useDragging<Drag, SVGGElement>((now, _, at) => {
     const to = { x: 1000 * (at.x / box.width + 0.5), y: 1000 * (at.y / box.height + 0.5) };
     set({ draftMatte: withSpot(now.matte, now.mask, now.spot, to) });
@@ -51,11 +53,16 @@ export function MaskHandles({ shot, box, unit, actions }: Props) {
     const step = e.shiftKey ? 5 * STEP : STEP;
     const to = { x: now.x + step * by.x, y: now.y + step * by.y };
     set({ draftMatte: withSpot(matte, mask, spot, to) });
-    soon();
+    soon.ask();
   };
   const at = (v: number, side: number) => (v / 1000 - 0.5) * side;
   return (
-    <g ref={surface} {...handlers} transform={`translate(${box.x} ${box.y}) rotate(${box.turn})`}>
+    <g
+      ref={surface}
+      onBlur={soon.now}
+      {...handlers}
+      transform={`translate(${box.x} ${box.y}) rotate(${box.turn})`}
+    >
       <rect
         x={-box.width / 2}
         y={-box.height / 2}

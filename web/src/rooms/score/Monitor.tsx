@@ -14,10 +14,13 @@ import { usePrepared } from "./usePrepared";
 export function Monitor({
   production,
   film,
+  instead = null,
   children,
 }: {
   production: Production;
   film: Film;
+  /** A picture that is shown in place of the film's own while it rests, or null. */
+  instead?: string | null;
   /** What lies over the picture while it rests. */
   children?: ReactNode;
 }) {
@@ -60,7 +63,9 @@ export function Monitor({
       >
         <Still
           src={
-            playing && running ? null : stillUrl(production.id, inShape(film.revision, shape), at)
+            playing && running
+              ? null
+              : (instead ?? stillUrl(production.id, inShape(film.revision, shape), at))
           }
           alt={`The film at frame ${at}`}
           onShown={uncover}

@@ -9,6 +9,7 @@ import type { Film, Joint, Mixing, Overlay, Production } from "../../api/client"
 import { NumberField } from "../../parts/NumberField";
 import { beatName } from "../../parts/time";
 import { ink } from "../../theme";
+import { SubjectRow } from "../../subject/SubjectRow";
 import { BackingRows } from "./BackingRows";
 import { FramingChoice } from "./FramingChoice";
 import { HeadSign } from "./Head";
@@ -99,6 +100,13 @@ export function OverlayCard({
       </Row>
       {!treats && <LyingPanel overlay={overlay} change={change} />}
       {!treats && <OfPicture overlay={overlay} change={change} />}
+      {!treats && (
+        <SubjectRow
+          production={production}
+          shot={shot}
+          onPart={(part) => actions.setMatte(shot.id, { ...shot.matte, part })}
+        />
+      )}
       {!treats && <BackingRows production={production} shot={shot} actions={actions} />}
       {!treats && <MaskRows shot={shot} actions={actions} />}
       <TreatmentPanel

@@ -29,21 +29,28 @@ export function RangeWash({ film, ruler, parts }: { film: Film; ruler: Ruler; pa
         .filter((m) => m.at.frame >= stave.start && m.at.frame < stave.end)
         .map((m) => {
           const x = ruler.x(m.at.frame);
+          // What somebody noticed while watching stands out until it is ticked off.
+          const colour = m.done ? ink.ink3 : m.by === "" ? ink.ink : ink.rust;
+          const says = m.by === "" ? m.note : `${m.by}: ${m.note}`;
           return (
             <g key={m.name} data-marker={m.name}>
-              <line x1={x} x2={x} y1={20} y2={50} stroke={ink.ink} strokeDasharray="2 2" />
-              <path d={`M${x} 20h9l-3 4l3 4h-9z`} fill={ink.ink} />
-              {m.note !== "" && (
+              <line x1={x} x2={x} y1={20} y2={50} stroke={colour} strokeDasharray="2 2" />
+              <path
+                d={`M${x} 20h9l-3 4l3 4h-9z`}
+                fill={m.done ? ink.sheet : colour}
+                stroke={colour}
+              />
+              {!m.done && says !== "" && (
                 <text
                   x={x + 12}
                   y={29}
                   fontSize={12}
-                  fill={ink.ink}
+                  fill={colour}
                   stroke={ink.sheet}
                   strokeWidth={3}
                   paintOrder="stroke"
                 >
-                  {m.note.length > 24 ? `${m.note.slice(0, 23)}…` : m.note}
+                  {says.length > 24 ? `${says.slice(0, 23)}…` : says}
                 </text>
               )}
             </g>

@@ -83,9 +83,17 @@ function Side({ production, film, material, actions }: SideProps) {
       }}
     >
       <Monitor production={production} film={film}>
-        {framed && <TakeFrames production={production} shot={framed} actions={actions} />}
+        {framed && (
+          <TakeFrames key={framed.id} production={production} shot={framed} actions={actions} />
+        )}
         {laid && (
-          <LayerFrames production={production} film={film} overlay={laid} actions={actions} />
+          <LayerFrames
+            key={laid.shot.id}
+            production={production}
+            film={film}
+            overlay={laid}
+            actions={actions}
+          />
         )}
       </Monitor>
       <Transport production={production} film={film} />

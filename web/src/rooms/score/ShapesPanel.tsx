@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import { useState } from "react";
 import {
   inShape,
   stillUrl,
@@ -17,7 +18,7 @@ import { useRoom } from "../../store";
 import { BareButton } from "../../parts/BareButton";
 import { ink } from "../../theme";
 import { FocusPicker } from "./FocusPicker";
-import { focusAt, framedIn, watched } from "./shapes";
+import { focusAt, focusThrough, focusWithout, framedIn, timeIn, watched } from "./shapes";
 import type { ScoreActions } from "./useScoreActions";
 
 interface Props {
@@ -40,20 +41,41 @@ export function ShapesPanel({ production, film, shot, actions }: Props) {
   const now = watched(film, production, shape);
   const at = Math.max(shot.start, Math.min(shot.end - 1, frame));
   const { focus } = shot;
+  const [moves, setMoves] = useState((focus?.points.length ?? 0) > 1);
+  const time = timeIn(shot, at);
+  // A place that is said for the playhead can be taken back.
+  const fewer = focus && focus.points.length > 1 ? focusWithout(time, focus) : null;
   const sized = (to: { across?: number; down?: number }) =>
     actions.setFocus({ ...(focus ?? focusAt(0.5, 0.5, null)), ...to });
   return (
     <Box component="section" aria-label="Shapes">
       {many > 1 && <Box sx={{ color: ink.ink2 }}>On {plural(many, "selected shot")}</Box>}
       <Box sx={{ display: "flex", gap: 3, py: 2 }}>
-        <FocusPicker production={production} shot={shot} onSet={actions.setFocus} />
+        <FocusPicker
+          production={production}
+          shot={shot}
+          onSet={(x, y) =>
+            actions.setFocus(moves ? focusThrough(x, y, time, focus) : focusAt(x, y, focus))
+          }
+        />
         <Box sx={{ display: "grid", gap: 1, alignContent: "start" }}>
           <Box sx={{ color: ink.ink2 }}>
             {focus
               ? focus.points.length > 1
-                ? "The focus moves."
+                ? `It goes through ${plural(focus.points.length, "place")}.`
                 : "The focus stays."
               : "No focus yet: shapes show the middle."}
+          </Box>
+          <Box sx={{ display: "flex", gap: 1 }}>
+            <ToggleButton
+              value="moves"
+              selected={moves}
+              title="Each press says where it is at the playhead, and not for the whole shot"
+              onChange={() => setMoves(!moves)}
+            >
+              at the playhead
+            </ToggleButton>
+            {fewer && <Button onClick={() => actions.setFocus(fewer)}>Not here</Button>}
           </Box>
           <NumberField
             label="wide"

@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import { useState } from "react";
 import {
   takeFrameUrl,
   type Film,
@@ -12,6 +13,8 @@ import {
 import { plural } from "../../parts/words";
 import { chosenPlaces, useRoom } from "../../store";
 import { BareButton } from "../../parts/BareButton";
+import { SubjectDialog } from "../../subject/SubjectDialog";
+import { MarkWays } from "../takes/MarkWays";
 import { ink } from "../../theme";
 import { HeadSign } from "./Head";
 import { headOf } from "./heads";
@@ -95,7 +98,13 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
         />
       )}
       {card === "shapes" && (
-        <ShapesPanel production={production} film={film} shot={shot} actions={actions} />
+        <ShapesPanel
+          key={shot.id}
+          production={production}
+          film={film}
+          shot={shot}
+          actions={actions}
+        />
       )}
       {card === "picture" && <FramingPanel production={production} shot={shot} actions={actions} />}
       {card === "shot" && (
@@ -121,15 +130,27 @@ function chosenItems(film: Film, shot: Placed, also: readonly number[]): string[
 
 /** What the selected shot shows, its cuts, how it runs and sounds, and its takes. */
 function OfShot({ production, film, shot, material, actions }: Props) {
-  const takes = material?.shots.find((s) => s.id === shot.shotId)?.takes ?? [];
+  const itsShot = material?.shots.find((s) => s.id === shot.shotId);
+  const takes = itsShot?.takes ?? [];
   const take = takes.find((t) => t.id === shot.takeId);
   const problems = film.problems.filter((p) => p.place === shot.place);
   const short = problems.find((p) => p.kind === "OUT_OF_MATERIAL");
   const also = useRoom((s) => s.also);
   const many = also.length > 1;
   const copied = useRoom((s) => s.copied.length);
+  const [drawing, setDrawing] = useState(false);
   return (
     <>
+      {drawing && take && (
+        <SubjectDialog
+          production={production}
+          name={`${shot.label}, take ${take.number}`}
+          take={take}
+          at={shot.in + Math.floor((shot.end - shot.start) / 2)}
+          use={{ says: "Lay it over the cut", act: () => actions.liftSubject(shot.id) }}
+          onClose={() => setDrawing(false)}
+        />
+      )}
       <MaterialStrip
         key={`${shot.takeId}-${shot.in}-${shot.start}`}
         production={production}
@@ -199,7 +220,7 @@ function OfShot({ production, film, shot, material, actions }: Props) {
         </ToggleButton>
         <ShotMenu
           name={many ? `${also.length} shots` : "Shot"}
-          acts={shotActs(film, shot, many, copied, actions)}
+          acts={shotActs(film, shot, many, copied, actions, () => setDrawing(true))}
         />
       </Box>
       <RunRow run={shot.run} onRun={(run, stretch) => actions.setRun(run, stretch)} />
@@ -261,6 +282,9 @@ function OfShot({ production, film, shot, material, actions }: Props) {
           );
         })}
       </Box>
+      {take?.facts && itsShot && take.facts.marks.length > 0 && (
+        <MarkWays production={production} shot={itsShot} take={take} />
+      )}
     </>
   );
 }
@@ -272,6 +296,7 @@ function shotActs(
   many: boolean,
   copied: number,
   actions: ScoreActions,
+  onSubject: () => void,
 ): Act[] {
   const at = useRoom.getState().frame;
   const inside = film.shots.some((s) => at > s.start && at < s.end);
@@ -313,6 +338,9 @@ function shotActs(
       key: "O",
       act: () => actions.layOver(shot, useRoom.getState().frame),
     },
+    ...(many || shot.takeId === 0
+      ? []
+      : [{ name: "Cut its subject out, to lay over the cut", act: onSubject }]),
     ...(many ? [{ name: "Group", key: "Ctrl+G", act: () => actions.group(true) }] : []),
     ...(shot.group > 0
       ? [{ name: "Let the group go", key: "Ctrl+Shift+G", act: () => actions.group(false) }]

@@ -1,7 +1,7 @@
-import { useEffect, type KeyboardEvent } from "react";
+import type { KeyboardEvent } from "react";
 import { takeFrameUrl, type CameraPath, type Placed, type Production } from "../../api/client";
+import { useDraftSoon } from "../../parts/useDraftSoon";
 import { useDragging } from "../../parts/useDragging";
-import { useSoon } from "../../parts/useSoon";
 import { useRoom } from "../../store";
 import type { ScoreActions } from "./useScoreActions";
 import { ViewFrame } from "./ViewFrame";
@@ -21,6 +21,8 @@ const STEP = 50;
 const GROW = 10;
 
 /** A view that is dragged: which, whether it is sized, and the path as it was. */
+const drop = () => useRoom.setState({ draftPath: null });
+
 interface Drag {
   index: number;
   sizing: boolean;
@@ -38,12 +40,11 @@ export function TakeFrames({ production, shot, actions }: Props) {
   const { picture } = shot;
   const path = draft ?? pathOf(shot);
   const unit = picture.height / 210;
-  useEffect(() => set({ draftPath: null }), [shot, set]);
   const lay = () => {
     const { draftPath } = useRoom.getState();
     if (draftPath) void actions.setPath(draftPath);
   };
-  const soon = useSoon(lay);
+  const soon = useDraftSoon(shot, lay, drop);
   const { surface, take, handlers } = useDragging<Drag>((now, from, at) => {
     const view = now.path.points[now.index];
     if (!view) return;
@@ -77,7 +78,7 @@ export function TakeFrames({ production, shot, actions }: Props) {
     e.preventDefault();
     e.stopPropagation();
     set({ draftPath: withPoint(path, index, to, picture, production) });
-    soon();
+    soon.ask();
   };
 
   const present = windowOf(viewAt(path, timeOf(shot, frame)), picture, production);
@@ -89,6 +90,8 @@ export function TakeFrames({ production, shot, actions }: Props) {
       style={{ position: "absolute", inset: 0, width: "100%", height: "100%", touchAction: "none" }}
       role="group"
       aria-label="The whole take and its frames"
+      // What keys have moved is sent before anything else is edited.
+      onBlur={soon.now}
       {...handlers}
     >
       <image

@@ -6,6 +6,7 @@ import type { Film, Production } from "../../api/client";
 import { barBeat, timecode } from "../../parts/time";
 import { useRoom } from "../../store";
 import { face, ink } from "../../theme";
+import { PlayButton } from "./PlayButton";
 import { goTo, loopRound, playTwoBars } from "./playing";
 import { useScrubSound } from "./useScrubSound";
 
@@ -49,25 +50,7 @@ export function Transport({ production, film }: { production: Production; film: 
       <Press title="Previous cut" onClick={() => cut(-1)}>
         <path d="M4 3v12M15 4l-7 5l7 5z" />
       </Press>
-      <Tooltip title={playing ? "Stop (Space)" : "Play from here (Space)"}>
-        <IconButton
-          aria-label={playing ? "Stop" : "Play"}
-          onClick={() => set({ playing: !playing, until: null, loop: null, speed: 1 })}
-          sx={{
-            width: 38,
-            height: 38,
-            mx: 1,
-            borderRadius: "50%",
-            bgcolor: ink.ink,
-            color: "#fff",
-            "&:hover": { bgcolor: ink.thistleDeep },
-          }}
-        >
-          <svg width={18} height={18} fill="currentColor" aria-hidden>
-            {playing ? <path d="M4 3h4v12H4zM10 3h4v12h-4z" /> : <path d="M5 2l11 7l-11 7z" />}
-          </svg>
-        </IconButton>
-      </Tooltip>
+      <PlayButton />
       <Press title="Next cut" onClick={() => cut(1)}>
         <path d="M14 3v12M3 4l7 5l-7 5z" />
       </Press>

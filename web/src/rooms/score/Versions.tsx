@@ -8,6 +8,7 @@ import { useChange, useVersions } from "../../api/queries";
 import { timecode } from "../../parts/time";
 import { plural } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
+import { CutFromElsewhere } from "./CutFromElsewhere";
 import { WatchBoth } from "./WatchBoth";
 
 interface Props {
@@ -103,6 +104,7 @@ export function Versions({ production, film, onClose }: Props) {
             />
           ))}
         </Box>
+        <CutFromElsewhere production={production} film={film} />
         <Box sx={{ display: "flex", justifyContent: "flex-end", mt: 4 }}>
           <Button onClick={onClose}>Close</Button>
         </Box>

@@ -35,12 +35,41 @@ export const focusAt = (x: number, y: number, before: Focus | null): Focus => ({
   down: before?.down ?? 0,
 });
 
-const inside = (share: number) => Math.round(1000 * Math.max(0, Math.min(1, share)));
+/** How far into a shot a frame of the film is, in thousandths of its time. */
+export const timeIn = ({ start, end }: Pick<Placed, "start" | "end">, frame: number): number =>
+  Math.round((1000 * Math.max(0, Math.min(end - start, frame - start))) / Math.max(1, end - start));
+
+/** Places of a focus nearer in time than this are the same one, in thousandths. */
+const SAME = 15;
+
+const isAt = (at: number) => (p: Focus["points"][number]) => Math.abs(p.at - at) < SAME;
+
+/** A focus that goes through a place at a time, and through its other places at theirs. */
+export function focusThrough(x: number, y: number, at: number, before: Focus | null): Focus {
+  const still = focusAt(x, y, before);
+  const [place] = still.points;
+  if (!place) return still;
+  const others = (before?.points ?? [place]).filter((p) => !isAt(at)(p));
+  const first = others.find((p) => p.at === 0);
+  const all = [...others, { ...place, at: first ? at : 0 }];
+  return { ...still, points: all.sort((a, b) => a.at - b.at) };
+}
+
+/** The focus without its place at a time; null where that is none, or all that is left of it. */
+export function focusWithout(at: number, before: Focus): Focus | null {
+  const left = before.points.filter((p) => !isAt(at)(p));
+  const [first, ...rest] = left;
+  if (!first || left.length === before.points.length) return null;
+  return { ...before, points: [{ ...first, at: 0 }, ...rest] };
+}
+
+/** A share of a side in thousandths, within it. */
+export const inside = (share: number) => Math.round(1000 * Math.max(0, Math.min(1, share)));
 
 /** Where a shot's focus is at a frame of the film, 0 to 1; the middle if none is said. */
 export function focusOf({ focus, start, end }: Placed, frame: number): { x: number; y: number } {
   const points = focus?.points ?? [];
-  const at = (1000 * Math.max(0, Math.min(end - start, frame - start))) / Math.max(1, end - start);
+  const at = timeIn({ start, end }, frame);
   const after = points.findIndex((p) => p.at >= at);
   const b = points[after === -1 ? points.length - 1 : after];
   const a = points[Math.max(0, (after === -1 ? points.length : after) - 1)];

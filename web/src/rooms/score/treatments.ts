@@ -31,6 +31,17 @@ export const TREATMENT: Record<TreatmentName, string> = {
   SKETCH: "pencil",
   BARS: "bars",
   INSET: "inset",
+  MONOCHROME: "black and white",
+  SATURATION: "saturation",
+  CONTRAST: "contrast",
+  WASH: "wash",
+  SPLIT_TONE: "split tone",
+  FADED: "faded blacks",
+  VIGNETTE: "vignette",
+  GRAIN: "grain",
+  HALATION: "halation",
+  DIFFUSION: "diffusion",
+  TABLE: "table",
 };
 
 /** What a value can follow, and what that says. */
@@ -62,6 +73,8 @@ export function shownAs({ unit }: Pick<Parameter, "unit">): Shown {
       return { unit: "%", scale: 1, digits: 0 };
     case "HEIGHT":
       return { unit: "%", scale: 10, digits: 1, hint: "Of the picture’s height" };
+    case "TENTHS_OF_HEIGHT":
+      return { unit: "%", scale: 100, digits: 2, hint: "Of the picture’s height" };
     case "DEGREES":
       return { unit: "°", scale: 1, digits: 0 };
     case "TENTHS_A_SECOND":

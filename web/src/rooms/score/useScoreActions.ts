@@ -239,6 +239,8 @@ export function useScoreActions(id: Production["id"], material: Material | undef
         void run("set-shape-framing", { places: places(), shape, fit }),
       /** Says what of a shot, or of what lies over the cut, stays. */
       setMatte: (item: string, matte: Matte) => void run("set-matte", { item, matte }),
+      /** Lays the subject of a shot of the cut over it. */
+      liftSubject: (item: string) => void run("lift-subject", { item }),
       addMask: (item: string, kind: Mask["kind"]) => void run("add-mask", { item, kind }),
       /** Takes one more colour out; null is the one that is found along the edges of its picture. */
       takeOutColour: (item: string, colour: string | null) =>
@@ -347,6 +349,7 @@ export function useScoreActions(id: Production["id"], material: Material | undef
           note,
           at: at === undefined ? null : momentAt(film, at),
         })),
+      tickMarker: (name: string, done: boolean) => void run("tick-marker", { name, done }),
       markerOut: (name: string) => void run("marker-out", { name }),
       bringBack: (shotId: number) => void run("bring-back", { shotId }),
       setSong: (startSeconds: number, fade: number) => void run("set-song", { startSeconds, fade }),

@@ -12,6 +12,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 import { answerTo, api, type NewProduction as Asked } from "../../api/client";
 import { keys } from "../../api/queries";
+import { takeStyle, useStyles } from "../../api/styles";
 import { Labelled } from "../../parts/Labelled";
 import { ink } from "../../theme";
 import { readAnew } from "../../api/readAnew";
@@ -31,13 +32,17 @@ const RATES = [
   { name: "30 fps", rate: "30" },
 ];
 
+const NO_STYLE = 0;
+
 /** Asks for what a production needs before its first clip. */
 export function NewProduction({ onClose }: { onClose: () => void }) {
   const [title, setTitle] = useState("");
   const [shape, setShape] = useState(0);
   const [rate, setRate] = useState("24");
   const [length, setLength] = useState("60");
+  const [style, setStyle] = useState(NO_STYLE);
   const [problem, setProblem] = useState("");
+  const styles = useStyles().data ?? [];
   const go = useNavigate();
   const client = useQueryClient();
 
@@ -48,6 +53,7 @@ export function NewProduction({ onClose }: { onClose: () => void }) {
     const asked: Asked = { title, width, height, rate, targetSeconds: Number(length) };
     try {
       const made = await answerTo(api.POST("/api/productions", { body: asked }));
+      if (style !== NO_STYLE) await answerTo(takeStyle(made.id, style, 0));
       await readAnew(client, keys.shelf);
       void go(`/productions/${made.id}/${room}`);
     } catch (e) {
@@ -109,6 +115,23 @@ export function NewProduction({ onClose }: { onClose: () => void }) {
               onChange={(e) => setLength(e.target.value)}
             />
           </Labelled>
+          {styles.length > 0 && (
+            <Labelled label="Style of the channel">
+              <Select
+                fullWidth
+                value={style}
+                inputProps={{ "aria-label": "Style of the channel" }}
+                onChange={(e) => setStyle(Number(e.target.value))}
+              >
+                <MenuItem value={NO_STYLE}>none</MenuItem>
+                {styles.map((s) => (
+                  <MenuItem key={s.id} value={s.id}>
+                    {s.name}
+                  </MenuItem>
+                ))}
+              </Select>
+            </Labelled>
+          )}
           {problem && <Box sx={{ color: ink.rust }}>{problem}</Box>}
         </DialogContent>
         <DialogActions sx={{ p: 4 }}>

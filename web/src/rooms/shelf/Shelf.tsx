@@ -6,6 +6,7 @@ import { answerTo, api } from "../../api/client";
 import { keys, useShelf } from "../../api/queries";
 import { NotYet } from "../../parts/NotYet";
 import { fraunces, ink } from "../../theme";
+import { BringPacked } from "./BringPacked";
 import { NewProduction } from "./NewProduction";
 import { ShelfFoot } from "./ShelfFoot";
 import { ShelfRow } from "./ShelfRow";
@@ -37,6 +38,7 @@ export function Shelf() {
           Late Thistle
         </Box>
         <Box sx={{ flex: 1 }} />
+        <BringPacked />
         {productions.length > 0 && (
           <Button variant="contained" color="primary" onClick={() => setMaking(true)}>
             New production

@@ -11,6 +11,7 @@ import { api, stillUrl, type Film, type Production } from "../../api/client";
 import { useChange, useFilm, useMasters, useMaterial } from "../../api/queries";
 import { plural, shapeName } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
+import { PackDialog } from "./PackDialog";
 
 /** Stills of a film on the shelf, all as high: as many as fill a row in the film's shape. */
 const HIGH = 112;
@@ -30,6 +31,7 @@ export function ShelfRow({ production }: { production: Production }) {
   const masters = useMasters(id).data;
   const [title, setTitle] = useState<string | null>(null);
   const [removing, setRemoving] = useState(false);
+  const [packing, setPacking] = useState(false);
   const rename = useChange<string>(id, (to) =>
     api.PATCH("/api/productions/{id}", {
       params: { path: { id } },
@@ -94,6 +96,7 @@ export function ShelfRow({ production }: { production: Production }) {
           {Number(production.framesPerSecond.toFixed(3))} fps
         </Box>
         <Button onClick={() => setTitle(production.title)}>Rename</Button>
+        <Button onClick={() => setPacking(true)}>Pack</Button>
         <Button onClick={() => setRemoving(true)}>Remove</Button>
       </Box>
       <Box
@@ -104,6 +107,7 @@ export function ShelfRow({ production }: { production: Production }) {
       >
         {film && begun ? <Strip production={production} film={film} /> : <Blank />}
       </Box>
+      {packing && <PackDialog production={production} onClose={() => setPacking(false)} />}
       {removing && (
         <Dialog open onClose={() => setRemoving(false)}>
           <DialogTitle sx={{ typography: "h1" }}>Remove {production.title}?</DialogTitle>

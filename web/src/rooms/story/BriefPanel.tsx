@@ -6,6 +6,7 @@ import Select from "@mui/material/Select";
 import { useState } from "react";
 import type { Brief } from "../../api/client";
 import { useDrafts } from "../../api/story";
+import { KeptText } from "../../parts/KeptText";
 import { Labelled } from "../../parts/Labelled";
 import { useNotice } from "../../parts/notice";
 import { fraunces, ink } from "../../theme";
@@ -78,23 +79,27 @@ export function BriefPanel({ production, story, change }: StoryProps) {
             ))}
           </Select>
         </Labelled>
-        <Field
+        <KeptText
           label="Subject"
           value={story.brief.subject}
           onChange={(subject) => set({ subject })}
         />
-        <Field
+        <KeptText
           label="Audience"
           value={story.brief.audience}
           onChange={(audience) => set({ audience })}
         />
-        <Field
+        <KeptText
           label="Length, s"
           value={String(story.brief.seconds)}
           onChange={(to) => set({ seconds: Number(to) || story.brief.seconds })}
         />
-        <Field label="Rules of tone" value={story.brief.tone} onChange={(tone) => set({ tone })} />
-        <Field
+        <KeptText
+          label="Rules of tone"
+          value={story.brief.tone}
+          onChange={(tone) => set({ tone })}
+        />
+        <KeptText
           label="Structure"
           value={story.brief.structure}
           onChange={(structure) => set({ structure })}
@@ -186,40 +191,4 @@ export function BriefPanel({ production, story, change }: StoryProps) {
       )}
     </Box>
   );
-}
-
-/** A text that is kept when it is left or Enter is pressed. */
-export function Field({
-  label,
-  value,
-  onChange,
-  hideLabel = false,
-  placeholder,
-}: {
-  label: string;
-  value: string;
-  onChange: (to: string) => void;
-  hideLabel?: boolean;
-  placeholder?: string;
-}) {
-  const [text, setText] = useState<string | null>(null);
-  const save = () => {
-    if (text !== null && text !== value) onChange(text);
-    setText(null);
-  };
-  const input = (
-    <OutlinedInput
-      fullWidth
-      value={text ?? value}
-      placeholder={placeholder ?? ""}
-      inputProps={{ "aria-label": label, maxLength: 1000 }}
-      onChange={(e) => setText(e.target.value)}
-      onBlur={save}
-      onKeyDown={(e) => {
-        if (e.key === "Enter") (e.target as HTMLElement).blur();
-        if (e.key === "Escape") setText(null);
-      }}
-    />
-  );
-  return hideLabel ? input : <Labelled label={label}>{input}</Labelled>;
 }

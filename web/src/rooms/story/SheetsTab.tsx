@@ -5,9 +5,9 @@ import Select from "@mui/material/Select";
 import type { ReactNode } from "react";
 import { takeFrameUrl, type Sheets } from "../../api/client";
 import { useMaterial } from "../../api/queries";
+import { KeptText } from "../../parts/KeptText";
 import { plural } from "../../parts/words";
 import { ink } from "../../theme";
-import { Field } from "./BriefPanel";
 import type { StoryProps } from "./props";
 
 const LOOK: [keyof Sheets["look"], string][] = [
@@ -109,9 +109,9 @@ export function SheetsTab({ production, story, change }: StoryProps) {
                   </Select>
                 </Box>
                 <Box sx={{ flex: 1, display: "grid", gap: 2 }}>
-                  <Field label="Name" value={p.name} onChange={(name) => put({ name })} />
-                  <Field label="Looks" value={p.looks} onChange={(looks) => put({ looks })} />
-                  <Field
+                  <KeptText label="Name" value={p.name} onChange={(name) => put({ name })} />
+                  <KeptText label="Looks" value={p.looks} onChange={(looks) => put({ looks })} />
+                  <KeptText
                     label="Clothes"
                     value={p.clothes}
                     onChange={(clothes) => put({ clothes })}
@@ -141,7 +141,7 @@ export function SheetsTab({ production, story, change }: StoryProps) {
             }}
           >
             {LOOK.map(([key, label]) => (
-              <Field
+              <KeptText
                 key={key}
                 label={label}
                 value={sheets.look[key]}
@@ -149,7 +149,7 @@ export function SheetsTab({ production, story, change }: StoryProps) {
               />
             ))}
           </Box>
-          <Field
+          <KeptText
             label="Never show (with commas between)"
             value={sheets.exclusions.join(", ")}
             onChange={(to) =>
@@ -199,8 +199,8 @@ export function SheetsTab({ production, story, change }: StoryProps) {
                   alignItems: "end",
                 }}
               >
-                <Field label="Place" value={p.name} onChange={(name) => put({ name })} />
-                <Field label="Looks" value={p.looks} onChange={(looks) => put({ looks })} />
+                <KeptText label="Place" value={p.name} onChange={(name) => put({ name })} />
+                <KeptText label="Looks" value={p.looks} onChange={(looks) => put({ looks })} />
                 <Button onClick={() => set({ places: sheets.places.filter((_, j) => j !== i) })}>
                   Remove
                 </Button>

@@ -6,9 +6,9 @@ import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { ShotFields, StoryShot } from "../../api/client";
+import { KeptText } from "../../parts/KeptText";
 import { Labelled } from "../../parts/Labelled";
 import { NumberField } from "../../parts/NumberField";
-import { Field } from "./BriefPanel";
 import { AS_THEY_ARE, MOVES, type StoryProps } from "./props";
 
 /** The fields of one shot, or of several: then a field shows what they share, and sets it for all. */
@@ -26,7 +26,7 @@ export function ShotForm({ story, change, ids }: StoryProps & { ids: readonly nu
   };
   const many = shots.length > 1;
   const text = (key: "seen" | "where" | "action" | "mood" | "lettering", label: string) => (
-    <Field
+    <KeptText
       label={label}
       value={shared(key) ?? ""}
       placeholder={many && shared(key) === undefined ? "several" : ""}

@@ -3,9 +3,9 @@ import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
+import { KeptText } from "../../parts/KeptText";
 import type { Lexicon, SoundIdea } from "../../api/client";
 import { fraunces, ink } from "../../theme";
-import { Field } from "./BriefPanel";
 import type { StoryProps } from "./props";
 
 const STATES = ["WANTED", "FOUND", "PLACED"] as const;
@@ -58,7 +58,7 @@ export function SoundsTab({ story, change }: StoryProps) {
                 {first && shot?.seen}
               </Box>
               <Box sx={{ color: ink.moss, fontWeight: 600 }}>{s.name}</Box>
-              <Field
+              <KeptText
                 hideLabel
                 label={`Search words for ${s.name}`}
                 value={s.search}
@@ -112,8 +112,8 @@ function Words({ story, change }: Omit<StoryProps, "production">) {
         Words that call for sounds
       </Box>
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr auto", gap: 1, mb: 2 }}>
-        <Field hideLabel label="Word" placeholder="word" value={word} onChange={setWord} />
-        <Field hideLabel label="Sound" placeholder="sound" value={name} onChange={setName} />
+        <KeptText hideLabel label="Word" placeholder="word" value={word} onChange={setWord} />
+        <KeptText hideLabel label="Sound" placeholder="sound" value={name} onChange={setName} />
         <Button
           onClick={() => {
             if (word.trim() === "" || name.trim() === "") return;

@@ -7,10 +7,10 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { answerTo, api, type Profile, type Service } from "../../api/client";
+import { KeptText } from "../../parts/KeptText";
 import { NumberField } from "../../parts/NumberField";
 import { useNotice } from "../../parts/notice";
 import { ink } from "../../theme";
-import { Field } from "../story/BriefPanel";
 
 const NEW: Profile = {
   name: "",
@@ -26,6 +26,7 @@ const NEW: Profile = {
   period: "DAY",
   atOnce: 1,
   waitSeconds: 5,
+  marks: "UNSAID",
 };
 
 const INPUTS: [Profile["inputs"][number], string][] = [
@@ -88,7 +89,7 @@ export function ServiceForm({ service, onDone }: { service: Service | null; onDo
       component="section"
       aria-label="Service profile"
     >
-      <Field label="Name" value={profile.name} onChange={(name) => set({ name })} />
+      <KeptText label="Name" value={profile.name} onChange={(name) => set({ name })} />
       <ToggleButtonGroup
         exclusive
         value={profile.kind}
@@ -123,14 +124,14 @@ export function ServiceForm({ service, onDone }: { service: Service | null; onDo
         ))}
       </Box>
       {number("longestPrompt", "longest prompt", "characters")}
-      <Field
+      <KeptText
         label="Picture shapes"
         value={profile.shapes.join(", ")}
         onChange={(to) => set({ shapes: list(to) })}
       />
       {profile.kind === "CLIP" && (
         <>
-          <Field
+          <KeptText
             label="Lengths, s"
             value={profile.lengths.join(", ")}
             onChange={(to) => set({ lengths: list(to).map(Number).filter(Number.isFinite) })}
@@ -159,6 +160,19 @@ export function ServiceForm({ service, onDone }: { service: Service | null; onDo
       </Box>
       {number("atOnce", "works on", "at once")}
       {number("waitSeconds", "usual wait", "s")}
+      <Box sx={{ display: "flex", alignItems: "center", gap: 2 }}>
+        <Box sx={{ color: ink.ink2 }}>Its mark</Box>
+        <ToggleButtonGroup
+          exclusive
+          value={profile.marks}
+          aria-label="What its terms say of hiding its mark"
+          onChange={(_, to: Profile["marks"] | null) => to && set({ marks: to })}
+        >
+          <ToggleButton value="UNSAID">terms not looked at</ToggleButton>
+          <ToggleButton value="MAY_GO">may go</ToggleButton>
+          <ToggleButton value="MUST_STAY">must stay</ToggleButton>
+        </ToggleButtonGroup>
+      </Box>
       <NumberField
         label="the stand-in fails every"
         unit={failsEvery === 0 ? "requests (never)" : "requests"}

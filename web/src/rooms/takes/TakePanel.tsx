@@ -6,15 +6,18 @@ import ToggleButton from "@mui/material/ToggleButton";
 import { useState, type FormEvent } from "react";
 import { takeFrameUrl, api, type Production, type Shot, type Take } from "../../api/client";
 import { useChange } from "../../api/queries";
-import { Field } from "../story/BriefPanel";
+import { KeptText } from "../../parts/KeptText";
 import { Labelled } from "../../parts/Labelled";
 import { Still } from "../../parts/Still";
 import { framingMeaning } from "../../parts/words";
 import { face, ink } from "../../theme";
 import { FAULTS } from "./faults";
+import { FillIt, type Place } from "./FillIt";
 import { MadeBy } from "./MadeBy";
+import { MarkWays } from "./MarkWays";
 import { MeasuredFacts } from "./MeasuredFacts";
 import { Neighbours } from "./Neighbours";
+import { PlaceDrawing } from "./PlaceDrawing";
 import { SIDE } from "./tile";
 import type { Judge } from "./useJudge";
 
@@ -30,6 +33,8 @@ interface Props {
 /** One take large: looked through frame by frame, its facts, and its numbers to correct. */
 export function TakePanel({ production, shot, take, shots, judge, onPick }: Props) {
   const [frame, setFrame] = useState(Math.floor(take.frames * 0.4));
+  const [drawing, setDrawing] = useState(false);
+  const [place, setPlace] = useState<Place | null>(null);
   const ready = take.state === "READY";
   const isPick = shot.pick === take.id;
   return (
@@ -46,10 +51,15 @@ export function TakePanel({ production, shot, take, shots, judge, onPick }: Prop
       </Box>
       <Box sx={{ bgcolor: ink.well, p: 3, height: `calc(${SIDE} * 0.59)` }}>
         {ready && (
-          <Still
-            src={takeFrameUrl(production.id, take.id, frame, 360)}
-            alt={`Frame ${frame} of the take`}
-          />
+          <Box sx={{ position: "relative", height: "100%", display: "grid" }}>
+            <Still
+              src={takeFrameUrl(production.id, take.id, frame, 360)}
+              alt={`Frame ${frame} of the take`}
+            />
+            {drawing && (
+              <PlaceDrawing aspect={take.width / take.height} place={place} onDrawn={setPlace} />
+            )}
+          </Box>
         )}
       </Box>
       {ready && (
@@ -80,6 +90,19 @@ export function TakePanel({ production, shot, take, shots, judge, onPick }: Prop
             {name}
           </ToggleButton>
         ))}
+        {ready && !take.still && (
+          <ToggleButton
+            value="fill"
+            selected={drawing}
+            title="Draw a box round what should not be there"
+            onChange={() => {
+              setDrawing(!drawing);
+              setPlace(null);
+            }}
+          >
+            fill a place
+          </ToggleButton>
+        )}
         <ToggleButton
           value="aside"
           selected={take.rejected}
@@ -90,7 +113,7 @@ export function TakePanel({ production, shot, take, shots, judge, onPick }: Prop
         </ToggleButton>
       </Box>
       <Box sx={{ px: 4, pt: 2, pb: 3 }}>
-        <Field
+        <KeptText
           hideLabel
           label="Note"
           placeholder="a note on this take"
@@ -98,6 +121,24 @@ export function TakePanel({ production, shot, take, shots, judge, onPick }: Prop
           onChange={(note) => judge.note(take, note)}
         />
       </Box>
+      {drawing && (
+        <Box sx={{ px: 4, pb: 3 }}>
+          {place ? (
+            <FillIt
+              production={production}
+              take={take}
+              boxes={[place]}
+              says="Fill the box in every picture, as another take"
+              onAsked={() => setPlace(null)}
+            />
+          ) : (
+            <Box sx={{ color: ink.ink2 }}>Draw a box over the picture, round what should go.</Box>
+          )}
+        </Box>
+      )}
+      {ready && (take.facts?.marks.length ?? 0) > 0 && (
+        <MarkWays production={production} shot={shot} take={take} />
+      )}
       {take.facts ? (
         <MeasuredFacts take={take} facts={take.facts} />
       ) : (
@@ -138,6 +179,9 @@ function Facts({ take, production }: { take: Take; production: Production }) {
         ? "fills the frame, nothing lost"
         : `${framingMeaning[take.framing]}${take.framing === "FILL" ? `: ${(take.loss * 100).toFixed(0)} % lost` : `: filling would lose ${(take.loss * 100).toFixed(0)} %`}`,
     ],
+    ...(take.wide
+      ? [["Colours", `${take.wide}, brought to BT.709`] satisfies [string, string]]
+      : []),
     ["Sound", take.sound ? "has a sound of its own" : "none"],
   ];
   return (

@@ -9,9 +9,6 @@ import app.latethistle.media.SongDecoder;
 import app.latethistle.media.WordFinder;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.charset.CharacterCodingException;
-import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
@@ -36,7 +33,7 @@ final class AlignCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    String written = readText();
+    String written = TextFile.read(text);
     MonoSound reading = SoundFile.read(voice, SongDecoder::mono);
     Alignment found;
     try {
@@ -69,15 +66,5 @@ final class AlignCommand implements Callable<Integer> {
           Samples.toSeconds(stray.end()));
     }
     return 0;
-  }
-
-  private String readText() throws IOException {
-    try {
-      return Files.readString(text);
-    } catch (NoSuchFileException e) {
-      throw new IOException(text + ": there is no such file.", e);
-    } catch (CharacterCodingException e) {
-      throw new IOException(text + " is not text in UTF-8.", e);
-    }
   }
 }

@@ -8,8 +8,8 @@ import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
-import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
+import app.latethistle.core.mix.Level;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Part;
 import app.latethistle.core.music.BeatGrid;
@@ -18,7 +18,9 @@ import app.latethistle.core.plan.CutPlan;
 import app.latethistle.core.plan.CutPlanner;
 import app.latethistle.core.plan.OrderedCut;
 import app.latethistle.core.plan.Pace;
+import app.latethistle.core.release.Quality;
 import app.latethistle.core.render.Program;
+import app.latethistle.core.sound.Bus;
 import app.latethistle.core.take.Gathering;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
@@ -27,11 +29,9 @@ import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.media.ClipCheck;
 import app.latethistle.media.Container;
-import app.latethistle.media.MasterCheck;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Originals;
 import app.latethistle.media.Probe;
-import app.latethistle.media.Quality;
 import app.latethistle.media.RefusedMedia;
 import app.latethistle.media.SoundFiles;
 import app.latethistle.media.TakeMeasure;
@@ -223,20 +223,26 @@ final class AssembleCommand implements Callable<Integer> {
     parts.add(
         new Part(
             Bus.MUSIC, song.toString(), new SampleRange(0, length), new Course.Straight(0), 0));
-    Mix mix = new Mix(parts, length, rate.sampleOf(film.film().finish().end().frames()));
-    MasterCheck check =
-        FilmRender.render(
-            program,
-            mix,
-            new Originals(originals, rate),
-            media -> {
-              Path file = Path.of(media);
-              return new SoundFiles.File(file, Container.of(file));
-            },
-            Quality.STANDARD,
-            out,
-            err);
-    err.printf("%s: %d frames, %d shots%n", out, check.frames(), film.film().placements().size());
+    Mix mix =
+        new Mix(
+            parts,
+            length,
+            rate.sampleOf(film.film().finish().end().frames()),
+            Level.AS_MIXED,
+            new Mix.Faders(Map.of(), VoiceFolder.lid(voice), false));
+    FilmRender.render(
+        program,
+        mix,
+        new Originals(originals, rate, Originals.NO_TABLES),
+        media -> {
+          Path file = Path.of(media);
+          return new SoundFiles.File(file, Container.of(file));
+        },
+        Optional.empty(),
+        Quality.STANDARD,
+        out,
+        err);
+    err.printf("%s: %d frames, %d shots%n", out, program.length(), film.film().placements().size());
   }
 
   private FrameRate rate() {

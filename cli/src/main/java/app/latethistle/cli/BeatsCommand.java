@@ -1,5 +1,6 @@
 package app.latethistle.cli;
 
+import app.latethistle.core.interchange.BeatMap;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.music.OtherReading;
@@ -64,12 +65,16 @@ final class BeatsCommand implements Callable<Integer> {
 
   private void printBeats(BeatGrid grid, PrintWriter out) {
     if (csv) {
-      out.println("time_s,bar,beat");
+      out.print(BeatMap.of(grid));
+      return;
     }
     for (int i = 0; i < grid.size(); i++) {
-      double seconds = Samples.toSeconds(grid.sampleOf(i));
-      String form = csv ? "%.4f,%d,%d%n" : "%10.4f s  bar %d, beat %d%n";
-      out.printf(Locale.ROOT, form, seconds, grid.barOf(i), grid.placeOf(i));
+      out.printf(
+          Locale.ROOT,
+          "%10.4f s  bar %d, beat %d%n",
+          Samples.toSeconds(grid.sampleOf(i)),
+          grid.barOf(i),
+          grid.placeOf(i));
     }
   }
 

@@ -1,5 +1,8 @@
 package app.latethistle.cli;
 
+import app.latethistle.core.film.Resolved;
+import app.latethistle.core.mix.Mix;
+import app.latethistle.core.signal.LoudnessTrace;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.document.FilmDocument;
@@ -11,9 +14,12 @@ import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Originals;
 import app.latethistle.media.Probe;
 import app.latethistle.media.RefusedMedia;
+import app.latethistle.media.SoundFiles;
+import app.latethistle.media.SoundMeasure;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -68,6 +74,40 @@ record DocumentFiles(
     return new DocumentFiles(named, files, takes, sounding);
   }
 
+  /**
+   * Reads a document.
+   *
+   * @throws IOException if it is none, naming the file and what is wrong in it
+   */
+  static FilmDocument read(Path document) throws IOException {
+    try {
+      return FilmDocument.read(Files.readString(document));
+    } catch (NoSuchFileException e) {
+      throw new IOException(document + ": there is no such file.", e);
+    } catch (IOException e) {
+      throw new IOException(document + ": " + e.getMessage(), e);
+    }
+  }
+
+  /** Where its sounds are. */
+  SoundFiles.Finder sounds() {
+    return hash -> new SoundFiles.File(files.get(hash).path(), files.get(hash).facts().container());
+  }
+
+  /** What is heard of the film; its song is listened to where somebody speaks. */
+  Mix mix(Resolved film) {
+    return document.mix(film, sounding, this::songLoudness);
+  }
+
+  private LoudnessTrace songLoudness() {
+    Originals.Original song = files.get(document.song().media().sha256());
+    try {
+      return SoundMeasure.trace(song.path(), song.facts().container());
+    } catch (IOException e) {
+      throw new UncheckedIOException(song.path() + ": the song was not measured.", e);
+    }
+  }
+
   /** A file, what it holds, and the hash of its bytes. */
   private record Found(MediumForm medium, String hash, Originals.Original original) {}
 
@@ -120,7 +160,12 @@ record DocumentFiles(
     try {
       long frames =
           take.frames() == null ? ClipCheck.frames(original.path(), facts, rate) : take.frames();
-      return new Take(take.id(), take.media().sha256(), frames, facts.shape().get());
+      return new Take(
+          take.id(),
+          take.media().sha256(),
+          frames,
+          facts.shape().get(),
+          Optional.ofNullable(take.subject()).map(MediumForm::sha256));
     } catch (RefusedMedia e) {
       throw new IOException(original.path() + ": " + e.getMessage(), e);
     }

@@ -1,48 +1,50 @@
 package app.latethistle.cli;
 
+import app.latethistle.core.check.FileChecks;
+import app.latethistle.core.check.Verdict;
+import app.latethistle.core.mix.LoudnessAim;
 import app.latethistle.core.mix.Mix;
+import app.latethistle.core.release.Quality;
 import app.latethistle.core.render.PictureSource;
 import app.latethistle.core.render.Program;
-import app.latethistle.media.MasterCheck;
+import app.latethistle.media.FileCheck;
 import app.latethistle.media.MasterRender;
-import app.latethistle.media.Quality;
 import app.latethistle.media.SoundFiles;
+import app.latethistle.media.WorkFolder;
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Comparator;
-import java.util.stream.Stream;
+import java.util.Optional;
 
 /** Renders a film to a file, says how far it is, and checks what came of it. */
 final class FilmRender {
   private FilmRender() {}
 
-  static MasterCheck render(
+  /** A mix as loud as is asked; as it is mixed if nothing is. */
+  static Mix levelled(Mix mix, Optional<LoudnessAim> aim, SoundFiles sounds) throws IOException {
+    return aim.isPresent() ? aim.get().reachedBy(mix, sounds) : mix;
+  }
+
+  static FileCheck render(
       Program program,
       Mix mix,
       PictureSource pictures,
       SoundFiles.Finder sounds,
+      Optional<LoudnessAim> aim,
       Quality quality,
       Path out,
       PrintWriter err)
       throws IOException {
-    Path work = Files.createTempDirectory("thistle-");
-    try {
-      new MasterRender(program, pictures, quality, work)
-          .render(
-              mix,
-              new SoundFiles(work, sounds),
-              out.toAbsolutePath(),
-              new Report(program.length(), err));
-    } finally {
-      try (Stream<Path> left = Files.walk(work)) {
-        left.sorted(Comparator.reverseOrder()).forEach(path -> path.toFile().delete());
-      }
+    try (WorkFolder work = WorkFolder.make()) {
+      SoundFiles files = new SoundFiles(work.path(), sounds);
+      Mix levelled = levelled(mix, aim, files);
+      new MasterRender(program, pictures, Optional.of(quality), work.path())
+          .render(levelled, files, out.toAbsolutePath(), new Report(program.length(), err));
     }
-    MasterCheck check =
-        MasterCheck.of(out, program.rate(), program.length(), program.plannedBlack());
-    check.faults().forEach(fault -> err.println("check: " + fault));
+    FileCheck check = FileCheck.of(out, FileChecks.Wanted.of(program, aim));
+    check.findings().stream()
+        .filter(f -> f.verdict() != Verdict.FINE)
+        .forEach(f -> err.println("check: " + f.said()));
     return check;
   }
 

@@ -6,6 +6,7 @@ import app.latethistle.core.look.Shape;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Rgb;
+import app.latethistle.core.release.Quality;
 import app.latethistle.core.render.Compositor;
 import app.latethistle.core.render.PictureSource;
 import app.latethistle.core.render.Program;
@@ -14,25 +15,23 @@ import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.document.FilmDocument;
 import app.latethistle.document.OutputForm;
-import app.latethistle.media.MasterCheck;
+import app.latethistle.media.FileCheck;
 import app.latethistle.media.Originals;
-import app.latethistle.media.Quality;
 import app.latethistle.media.SongDecoder;
-import app.latethistle.media.SoundFiles;
+import app.latethistle.media.WorkFolder;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
-import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
 import javax.imageio.ImageIO;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
@@ -42,11 +41,13 @@ import picocli.CommandLine.Spec;
 /** Draws a film document. */
 @Command(
     name = "render",
-    description = "Renders a film document (docs/film-document.md) to a file or to pictures.")
+    description =
+        "Renders a film document (docs/film-document.md), or the film of a packed production, to a"
+            + " file or to pictures.")
 final class RenderCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
 
-  @Parameters(paramLabel = "FILM.json", description = "The document.")
+  @Parameters(paramLabel = "FILM.json|PRODUCTION.zip", description = "The document.")
   private Path document;
 
   @Option(names = "--out", paramLabel = "FILE.mp4", description = "The film.")
@@ -82,6 +83,8 @@ final class RenderCommand implements Callable<Integer> {
       description = "Standard if not given.")
   private String quality = "standard";
 
+  @Mixin private LoudnessOptions loudness;
+
   @Override
   public Integer call() throws IOException {
     if (out == null && png == null) {
@@ -89,9 +92,16 @@ final class RenderCommand implements Callable<Integer> {
           spec.commandLine(), "Say where to: --out FILE.mp4, --png DIR, or both.");
     }
     Quality wanted = quality();
-    FilmDocument written = read();
+    try (WorkFolder work = WorkFolder.make()) {
+      boolean packed = document.getFileName().toString().endsWith(".zip");
+      return render(packed ? PackedFilm.unpack(document, work.path()) : document, wanted);
+    }
+  }
+
+  private int render(Path json, Quality wanted) throws IOException {
+    FilmDocument written = DocumentFiles.read(json);
     OutputForm leaves = output(written);
-    Path folder = document.toAbsolutePath().getParent();
+    Path folder = json.toAbsolutePath().getParent();
     DocumentFiles files = DocumentFiles.of(written, folder, Optional.ofNullable(store));
     Resolved film = files.document().resolve(files.takes(), () -> levels(files));
     PrintWriter err = spec.commandLine().getErr();
@@ -100,30 +110,21 @@ final class RenderCommand implements Callable<Integer> {
     Program whole = program(film, written.picture(), leaves);
     FrameRange range = range(whole, leaves);
     Program program = whole.part(range);
-    PictureSource pictures = new Originals(files.files(), film.rate());
+    PictureSource pictures = new Originals(files.files(), film.rate(), files.document()::table);
     if (png != null) {
       draw(program, pictures, range.start() - first(leaves), err);
     }
     if (out != null) {
       SampleRange samples =
           new SampleRange(film.rate().sampleOf(range.start()), film.rate().sampleOf(range.end()));
-      Mix mix = files.document().mix(film, files.sounding()).part(samples);
-      MasterCheck check =
-          FilmRender.render(program, mix, pictures, sounds(files), wanted, out, err);
-      err.printf("%s: %s%n", out, check.faults().isEmpty() ? check.report() : "see above");
-      return check.faults().isEmpty() ? 0 : 1;
+      Mix mix = files.mix(film).part(samples);
+      FileCheck check =
+          FilmRender.render(
+              program, mix, pictures, files.sounds(), loudness.aim(), wanted, out, err);
+      err.printf("%s: %s%n", out, check.passes() ? check.report() : "see above");
+      return check.passes() ? 0 : 1;
     }
     return 0;
-  }
-
-  private FilmDocument read() throws IOException {
-    try {
-      return FilmDocument.read(Files.readString(document));
-    } catch (NoSuchFileException e) {
-      throw new IOException(document + ": there is no such file.", e);
-    } catch (IOException e) {
-      throw new IOException(document + ": " + e.getMessage(), e);
-    }
   }
 
   private OutputForm output(FilmDocument written) throws IOException {
@@ -154,11 +155,6 @@ final class RenderCommand implements Callable<Integer> {
     } catch (IOException e) {
       throw new UncheckedIOException(song.path() + ": the song's level was not measured.", e);
     }
-  }
-
-  private static SoundFiles.Finder sounds(DocumentFiles files) {
-    Map<String, Originals.Original> known = files.files();
-    return hash -> new SoundFiles.File(known.get(hash).path(), known.get(hash).facts().container());
   }
 
   private static Program program(Resolved film, FilmDocument.Picture own, OutputForm leaves) {

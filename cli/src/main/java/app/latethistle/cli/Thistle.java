@@ -21,10 +21,19 @@ import tools.jackson.databind.json.JsonMapper;
       PlanCommand.class,
       AssembleCommand.class,
       RenderCommand.class,
+      PackCommand.class,
+      UnpackCommand.class,
       ShotsCommand.class,
       PromptsCommand.class,
       FactsCommand.class,
+      LoudnessCommand.class,
+      MixCommand.class,
+      SoundCommand.class,
+      CaptionsCommand.class,
+      CheckCommand.class,
+      TitleCommand.class,
       MatchCommand.class,
+      ScopesCommand.class,
       DemoCommand.class
     })
 public final class Thistle {

@@ -2,11 +2,14 @@ package app.latethistle.cli;
 
 import app.latethistle.core.film.Narration;
 import app.latethistle.core.film.VoiceClock;
-import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
+import app.latethistle.core.mix.Ducking;
+import app.latethistle.core.mix.LevelLine;
 import app.latethistle.core.mix.Part;
 import app.latethistle.core.signal.Loudness;
 import app.latethistle.core.signal.MonoSound;
+import app.latethistle.core.sound.Bus;
+import app.latethistle.core.sound.DuckingRule;
 import app.latethistle.core.story.Delivery;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.take.NaturalOrder;
@@ -19,6 +22,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.function.LongUnaryOperator;
 import java.util.stream.Stream;
 
 /**
@@ -75,7 +80,8 @@ record VoiceFolder(Narration narration, List<Path> readings, List<Double> loudne
     }
     Narration.Start start =
         index == 0 ? new Narration.Start.OnBar(1) : new Narration.Start.After(Delivery.USUAL_GAP);
-    return new Narration.Line(Integer.toString(line.number()), line.number(), words, length, start);
+    return new Narration.Line(
+        Integer.toString(line.number()), line.number(), line.text(), words, length, start);
   }
 
   private static List<Path> files(Path folder) throws IOException {
@@ -107,5 +113,13 @@ record VoiceFolder(Narration narration, List<Path> readings, List<Double> loudne
               Part.voiceGain(loudness.get(i))));
     }
     return parts;
+  }
+
+  /** How music steps aside for lines: by as much as they are to stand over it, whatever it is. */
+  static LevelLine lid(List<Part> voice) {
+    DuckingRule rule = DuckingRule.USUAL;
+    List<Ducking.Need> needs =
+        voice.stream().map(p -> new Ducking.Need(p.media(), p.at(), -rule.over())).toList();
+    return Ducking.of(rule, Map.of(), needs, LongUnaryOperator.identity()).lid();
   }
 }

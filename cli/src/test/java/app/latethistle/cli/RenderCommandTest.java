@@ -4,10 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.latethistle.media.Probe;
 import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -42,16 +39,11 @@ class RenderCommandTest {
   }
 
   private int render(String... arguments) {
-    PrintStream err = System.err;
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    System.setErr(new PrintStream(bytes, true, StandardCharsets.UTF_8));
-    try {
-      return Thistle.run(
-          Stream.concat(Stream.of("render"), Arrays.stream(arguments)).toArray(String[]::new));
-    } finally {
-      System.setErr(err);
-      told = bytes.toString(StandardCharsets.UTF_8);
-    }
+    Terminal.Said said =
+        Terminal.run(
+            Stream.concat(Stream.of("render"), Arrays.stream(arguments)).toArray(String[]::new));
+    told = said.err();
+    return said.code();
   }
 
   /** Two shots of two seconds with a dissolve between them, to a song. */
@@ -91,7 +83,7 @@ class RenderCommandTest {
   void drawsAFilmWithItsSound() throws IOException {
     Path out = folder.resolve("film.mp4");
     assertThat(render(film(), "--out", out.toString())).as(told).isZero();
-    assertThat(told).contains("96 frames, picture 4.000 s, sound 4.0");
+    assertThat(told).contains("96 frames, picture and sound 4.000 s");
     assertThat(Probe.probe(out).sound()).isTrue();
     Path upright = folder.resolve("upright.mp4");
     assertThat(render(film(), "--output", "upright", "--out", upright.toString())).isZero();

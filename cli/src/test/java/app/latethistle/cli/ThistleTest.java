@@ -6,10 +6,7 @@ import app.latethistle.core.signal.MonoSound;
 import app.latethistle.media.WaveFile;
 import app.latethistle.standins.narrator.Manner;
 import app.latethistle.standins.narrator.Narrator;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -24,25 +21,8 @@ class ThistleTest {
 
   @TempDir Path folder;
 
-  private record Said(int code, String out, String err) {}
-
-  private static Said run(String... arguments) {
-    PrintStream out = System.out;
-    PrintStream err = System.err;
-    ByteArrayOutputStream outBytes = new ByteArrayOutputStream();
-    ByteArrayOutputStream errBytes = new ByteArrayOutputStream();
-    System.setOut(new PrintStream(outBytes, true, StandardCharsets.UTF_8));
-    System.setErr(new PrintStream(errBytes, true, StandardCharsets.UTF_8));
-    try {
-      int code = Thistle.run(arguments);
-      return new Said(
-          code,
-          outBytes.toString(StandardCharsets.UTF_8),
-          errBytes.toString(StandardCharsets.UTF_8));
-    } finally {
-      System.setOut(out);
-      System.setErr(err);
-    }
+  private static Terminal.Said run(String... arguments) {
+    return Terminal.run(arguments);
   }
 
   private static String song() {
@@ -51,7 +31,7 @@ class ThistleTest {
 
   @Test
   void writesBeatsAsCsv() {
-    Said said = run("beats", song(), "--csv");
+    Terminal.Said said = run("beats", song(), "--csv");
     assertThat(said.code()).isZero();
     List<String> lines = said.out().lines().toList();
     assertThat(lines.get(0)).isEqualTo("time_s,bar,beat");
@@ -68,7 +48,8 @@ class ThistleTest {
     WaveFile.write(voice, spoken.samples(), 1, spoken.rate());
     Path text = Files.writeString(folder.resolve("line.txt"), line);
 
-    Said said = run("align", "--text", text.toString(), "--voice", voice.toString(), "--csv");
+    Terminal.Said said =
+        run("align", "--text", text.toString(), "--voice", voice.toString(), "--csv");
     assertThat(said.code()).as(said.err()).isZero();
     List<String> rows = said.out().lines().toList();
     assertThat(rows.get(0)).isEqualTo("word,start_s,end_s,confidence");
@@ -80,15 +61,17 @@ class ThistleTest {
     assertThat(said.err()).contains("7 of 7 words found");
 
     Path tight = folder.resolve("tight.wav");
-    Said pauses = run("pauses", voice.toString(), "--longest", "0.25", "--out", tight.toString());
+    Terminal.Said pauses =
+        run("pauses", voice.toString(), "--longest", "0.25", "--out", tight.toString());
     assertThat(pauses.code()).as(pauses.err()).isZero();
     assertThat(pauses.out()).startsWith("start_s,end_s,cut_s");
     assertThat(Files.size(tight)).isLessThan((long) ((spoken.seconds() - 0.5) * 48_000 * 3));
 
-    Said refused = run("pauses", voice.toString(), "--longest", "0.001", "--out", tight.toString());
+    Terminal.Said refused =
+        run("pauses", voice.toString(), "--longest", "0.001", "--out", tight.toString());
     assertThat(refused.code()).isNotZero();
     assertThat(refused.err()).contains("--longest").contains("0.05 s or more");
-    Said absent = run("align", "--text", text.toString(), "--voice", folder + "/none.wav");
+    Terminal.Said absent = run("align", "--text", text.toString(), "--voice", folder + "/none.wav");
     assertThat(absent.err()).contains("none.wav").contains("no such file");
   }
 
@@ -96,7 +79,7 @@ class ThistleTest {
   void makesASongShorterOutOfWholeBars() throws IOException {
     Path made = folder.resolve("short.wav");
     Path plan = folder.resolve("plan.json");
-    Said said =
+    Terminal.Said said =
         run(
             "shorten",
             song(),
@@ -119,10 +102,11 @@ class ThistleTest {
     JsonNode join = written.get("joins").get(0);
     assertThat(join.get("at_s").asDouble()).isEqualTo(first.get("end_s").asDouble());
     assertThat(join.get("cost").asDouble()).isBetween(0.0, 1.0);
-    Said beats = run("beats", made.toString(), "--csv");
+    Terminal.Said beats = run("beats", made.toString(), "--csv");
     assertThat(beats.err()).as("the grid goes on over the join").containsPattern("9[12]\\.\\d");
 
-    Said impossible = run("shorten", song(), "--length", "0.5", "--out", folder + "/no.wav");
+    Terminal.Said impossible =
+        run("shorten", song(), "--length", "0.5", "--out", folder + "/no.wav");
     assertThat(impossible.code()).isEqualTo(1);
     assertThat(impossible.err()).contains("slow bellows.m4a:");
   }
@@ -160,7 +144,7 @@ class ThistleTest {
       "--out",
       plan.toString()
     };
-    Said said = run(asked);
+    Terminal.Said said = run(asked);
     assertThat(said.code()).as(said.err()).isZero();
     String json = Files.readString(plan);
     assertThat(json).contains("\"frameRate\" : \"24\"", "\"reason\" : \"downbeat of bar ");
@@ -194,7 +178,7 @@ class ThistleTest {
     try (Stream<Path> files = Files.list(DEMO)) {
       clip = files.filter(f -> f.toString().contains("010_take1")).findFirst().orElseThrow();
     }
-    Said said = run("probe", clip.toString());
+    Terminal.Said said = run("probe", clip.toString());
     assertThat(said.code()).isZero();
     assertThat(said.out()).contains("\"width\"", "1280", "720");
   }
@@ -209,7 +193,7 @@ class ThistleTest {
     }
     Path out = folder.resolve("film.mp4");
     Path cuts = folder.resolve("cuts.csv");
-    Said said =
+    Terminal.Said said =
         run(
             "assemble",
             "--clips",
@@ -238,7 +222,7 @@ class ThistleTest {
     assertThat(run("beats").code()).isEqualTo(2);
     assertThat(run("assemble", "--song", song()).code()).isEqualTo(2);
     assertThat(run("juggle").code()).isEqualTo(2);
-    Said size =
+    Terminal.Said size =
         run(
             "assemble",
             "--clips",
@@ -257,7 +241,7 @@ class ThistleTest {
   void failureIsOneWithOneClearLine() throws IOException {
     Path text = Files.writeString(folder.resolve("notes.txt"), "hello");
     Path empty = Files.createDirectory(folder.resolve("empty"));
-    for (Said said :
+    for (Terminal.Said said :
         List.of(
             run("beats", text.toString()),
             run("beats", folder.resolve("nothing.wav").toString()),
@@ -280,7 +264,7 @@ class ThistleTest {
   void proposesShotsAndComposesPrompts() throws IOException {
     Path script = folder.resolve("valley.md");
     Files.writeString(script, "## Valley\n- Maren rows, alone.\n\nNarrator: The water came.\n");
-    Said shots = run("shots", script.toString(), "--csv");
+    Terminal.Said shots = run("shots", script.toString(), "--csv");
     assertThat(shots.code()).isZero();
     assertThat(shots.out().lines())
         .hasSize(3)
@@ -291,7 +275,7 @@ class ThistleTest {
     Files.writeString(
         sheets,
         "{\"people\":[{\"name\":\"Maren\",\"looks\":\"grey braid\"}],\"exclusions\":[\"cars\"]}");
-    Said prompts =
+    Terminal.Said prompts =
         run(
             "prompts",
             script.toString(),
@@ -303,7 +287,7 @@ class ThistleTest {
     assertThat(prompts.out())
         .contains("020  Maren rows, alone. Maren: grey braid. Valley. The camera follows.")
         .contains("not: cars");
-    Said none =
+    Terminal.Said none =
         run("prompts", script.toString(), "--sheets", sheets.toString(), "--service", "Vane");
     assertThat(none.code()).isEqualTo(1);
     assertThat(none.err()).contains("no service 'Vane'", "Kestle Motion");
@@ -312,12 +296,33 @@ class ThistleTest {
   @Test
   void measuresTakesAsJson() throws IOException {
     String clip = clip("shot_030_take1");
-    Said said = run("facts", clip, "--asked", "pull out");
+    Terminal.Said said = run("facts", clip, "--asked", "pull out");
     assertThat(said.code()).isZero();
     assertThat(said.out())
         .contains("\"move\" : \"push in\"", "\"match\" : \"OTHER\"", "\"realRate\" : 24.0");
     assertThat(run("facts", clip, "--asked", "zigzag").code()).isEqualTo(2);
     assertThat(run("facts", folder.resolve("none.mp4").toString()).err()).contains("none.mp4");
+  }
+
+  @Test
+  void countsLevelsOfAPicture() throws IOException {
+    String clip = clip("shot_030_take1");
+    Terminal.Said said = run("scopes", clip, "--at", "1.5", "--json");
+    assertThat(said.code()).isZero();
+    assertThat(said.out()).contains("\"beyond\"", "\"histograms\"", "\"vectors\"");
+    assertThat(run("scopes", clip).out()).matches("(?s)below black [\\d.]+ %, above white .*");
+    assertThat(run("scopes", clip, "--at", "-2").code()).isEqualTo(2);
+    assertThat(run("scopes", folder.resolve("none.png").toString()).err()).contains("none.png");
+  }
+
+  @Test
+  void measuresHowLoudASongIs() throws IOException {
+    Terminal.Said said = run("loudness", clip("slow bellows"));
+    assertThat(said.code()).isZero();
+    assertThat(said.out())
+        .containsPattern("\"integrated\" : -1\\d\\.\\d")
+        .contains("\"range\"", "\"momentaryMax\"", "\"shortTermMax\"", "\"truePeak\"");
+    assertThat(run("loudness", folder.resolve("none.wav").toString()).err()).contains("none.wav");
   }
 
   private static String clip(String beginning) throws IOException {

@@ -28,13 +28,22 @@ class ArchitectureTest {
           "take",
           "measure",
           "look",
+          "sound",
+          "words",
           "film",
           "plan",
+          "caption",
           "picture",
+          "repair",
           "grade",
+          "subject",
+          "type",
+          "marks",
           "mix",
           "interchange",
-          "render");
+          "render",
+          "check",
+          "release");
 
   private static final JavaClasses CORE =
       new ClassFileImporter()
@@ -81,12 +90,23 @@ class ArchitectureTest {
             "java.lang..",
             "java.util..",
             "java.io..",
+            "java.nio",
             "java.nio.charset",
             "java.security",
             "java.math",
             "org.jtransforms..",
             "org.apache.commons.csv..",
             "org.commonmark..",
+            // The layout and the outlines of letters, drawn into memory.
+            "java.awt",
+            "java.awt.font",
+            "java.awt.geom",
+            "java.awt.image",
+            "java.text",
+            "javax.xml.parsers",
+            "javax.xml.stream",
+            "org.w3c.dom",
+            "org.xml.sax",
             "boofcv..",
             "georegression..",
             "org.ddogleg..")

@@ -33,18 +33,29 @@ class IntroductionsTest {
   /** What an example speaks of without saying where it is from. */
   private static final Map<String, String> GIVEN =
       Map.ofEntries(
+          Map.entry("check", "List<Frame> pictures"),
+          Map.entry("caption", "List<Narration.Word> spoken"),
           Map.entry("film", "Film film, Resolved resolved"),
           Map.entry(
               "grade",
               "Frame frame, Frame into, List<ColourPicture> key, List<ColourPicture> shot"),
-          Map.entry("interchange", "Correction correction"),
+          Map.entry("interchange", "Correction correction, String text, String xml"),
+          Map.entry(
+              "marks",
+              "Film film, Resolved resolved, PictureShape picture,"
+                  + " Map<String, List<app.latethistle.core.measure.Box>> marks,"
+                  + " Faces faces"),
           Map.entry("measure", "List<byte[]> planes"),
           Map.entry("mix", "String hash, long length, SoundSource source"),
           Map.entry("music", "float[] samples"),
+          Map.entry("repair", "Clip clip, Hole hole"),
           Map.entry("picture", "Frame source, Frame target"),
           Map.entry("plan", "CutPlanner.Request request"),
+          Map.entry("release", "Resolved resolved"),
           Map.entry("render", "Resolved resolved, PictureSource source"),
+          Map.entry("subject", "app.latethistle.core.repair.Clip clip"),
           Map.entry("signal", "MonoSound sound"),
+          Map.entry("type", "Faces faces, Frame frame"),
           Map.entry("voice", "MonoSound reading, ModelReading model, long length"));
 
   static List<String> packages() throws IOException {

@@ -1,13 +1,18 @@
 package app.latethistle.document;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.film.Clocks;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Narration;
 import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.Treating;
+import app.latethistle.core.grade.GivenTable;
+import app.latethistle.core.interchange.CubeText;
 import app.latethistle.core.mix.FilmMix;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.signal.BandLevels;
+import app.latethistle.core.signal.LoudnessTrace;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
 import com.fasterxml.jackson.annotation.JsonInclude;
@@ -38,6 +43,7 @@ import tools.jackson.databind.json.JsonMapper;
  * @param song the film's song; null if it has none
  * @param voice the lines of its narration, in the order they are spoken
  * @param outputs ways in which it leaves; without any it leaves whole in its own size
+ * @param tables the .cube files that its treatments look up in, by the SHA-256 of their text
  * @param film what is cut
  */
 public record FilmDocument(
@@ -49,11 +55,12 @@ public record FilmDocument(
     SongForm song,
     List<LineForm> voice,
     List<OutputForm> outputs,
+    Map<String, String> tables,
     FilmForm film) {
   /** The format that is written. */
   public static final int VERSION = 1;
 
-  private static final JsonMapper MAPPER =
+  static final JsonMapper MAPPER =
       JsonMapper.builder()
           .enable(SerializationFeature.INDENT_OUTPUT)
           .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
@@ -68,6 +75,7 @@ public record FilmDocument(
     takes = List.copyOf(Say.or(takes));
     voice = List.copyOf(Say.or(voice));
     outputs = List.copyOf(Say.or(outputs));
+    tables = tables == null || tables.isEmpty() ? null : Map.copyOf(tables);
   }
 
   /**
@@ -79,7 +87,7 @@ public record FilmDocument(
     FilmDocument document;
     try {
       JsonNode tree = MAPPER.readTree(json);
-      FilmSchema.check(tree);
+      PublishedSchema.FILM.check(tree);
       document = MAPPER.treeToValue(tree, FilmDocument.class);
     } catch (JacksonException e) {
       String where =
@@ -119,9 +127,12 @@ public record FilmDocument(
     each("/film/placements", film.placements(), ItemForms.Shot::get);
     each("/film/joints", film.joints(), ItemForms.Cut::get);
     each("/film/overlays", film.overlays(), ItemForms.Over::get);
-    each("/film/sounds", film.sounds(), ItemForms.Sound::get);
+    each("/film/sounds", film.sounds(), SoundForms.Sound::get);
     each("/film/markers", film.markers(), ItemForms.Note::get);
     at("/film", film::get);
+    for (String table : Treating.tables(film.get())) {
+      at("/tables/" + table, () -> table(table));
+    }
     shown("/film/placements/", Say.or(film.placements()), "", known);
     shown(
         "/film/overlays/",
@@ -144,7 +155,7 @@ public record FilmDocument(
 
   /** What is made of a part of the document, or refused. */
   @FunctionalInterface
-  private interface Made<T> {
+  interface Made<T> {
     T get();
   }
 
@@ -161,12 +172,26 @@ public record FilmDocument(
     }
   }
 
-  private static <T> T at(String place, Made<T> made) throws BrokenDocument {
+  static <T> T at(String place, Made<T> made) throws BrokenDocument {
     try {
       return made.get();
     } catch (IllegalArgumentException e) {
       throw BrokenDocument.at(place, e.getMessage());
     }
+  }
+
+  /**
+   * A table that its treatments look up in.
+   *
+   * @param file the SHA-256 of the .cube file's text
+   * @throws IllegalArgumentException if the document has none, or what it has cannot be read
+   */
+  public GivenTable table(String file) {
+    String text = tables == null ? null : tables.get(file);
+    if (text == null) {
+      throw new Refused("a treatment looks up in this table; give the text of its .cube file.");
+    }
+    return CubeText.parse(text);
   }
 
   /** Its frames a second. */
@@ -189,8 +214,10 @@ public record FilmDocument(
   public List<MediumForm> media() {
     return Stream.of(
             takes.stream().map(TakeForm::media),
+            takes.stream().map(TakeForm::subject).filter(m -> m != null),
             Stream.ofNullable(song).map(SongForm::media),
-            voice.stream().map(LineForm::media).filter(m -> m != null))
+            voice.stream().map(LineForm::media).filter(m -> m != null),
+            Say.or(film.sounds()).stream().map(SoundForms.Sound::media).filter(m -> m != null))
         .flatMap(m -> m)
         .distinct()
         .toList();
@@ -203,11 +230,12 @@ public record FilmDocument(
         title,
         picture,
         rate,
-        takes.stream().map(t -> t.with(names.get(t.media()))).toList(),
+        takes.stream().map(t -> t.with(names)).toList(),
         song == null ? null : song.with(names.get(song.media())),
         voice.stream().map(l -> l.media() == null ? l : l.with(names.get(l.media()))).toList(),
         outputs,
-        film);
+        tables,
+        film.naming(names));
   }
 
   /**
@@ -228,12 +256,13 @@ public record FilmDocument(
    * What is heard of it. All its files are named by their hashes.
    *
    * @param sounding ids of takes whose own sound may be heard
+   * @param trace how loud its song is over its time; asked for only where somebody speaks
    */
-  public Mix mix(Resolved resolved, Set<String> sounding) {
+  public Mix mix(Resolved resolved, Set<String> sounding, Supplier<LoudnessTrace> trace) {
     return FilmMix.of(
         resolved,
         sounding,
-        Optional.ofNullable(song).map(s -> s.media().sha256()),
+        Optional.ofNullable(song).map(s -> new FilmMix.Song(s.media().sha256(), trace)),
         voice.stream()
             .map(
                 line ->

@@ -1,7 +1,6 @@
 package app.latethistle.document;
 
 import app.latethistle.core.film.ClipSound;
-import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Held;
 import app.latethistle.core.film.Joint;
 import app.latethistle.core.film.Marker;
@@ -127,31 +126,19 @@ public final class ItemForms {
     }
   }
 
-  /** A clip's sound that goes its own way. */
-  public record Sound(String id, String take, long in, TieForm start, long length, int gain) {
-    public static Sound of(FilmSound sound) {
-      return new Sound(
-          sound.id(),
-          sound.take(),
-          sound.in(),
-          TieForm.of(sound.start()),
-          sound.length(),
-          sound.gain());
-    }
-
-    public FilmSound get() {
-      return new FilmSound(id, take, in, start.get(), length, gain);
-    }
-  }
-
   /** A place to remember. */
-  public record Note(String id, TieForm at, String note) {
+  public record Note(String id, TieForm at, String note, String by, Boolean done) {
     public static Note of(Marker marker) {
-      return new Note(marker.id(), TieForm.of(marker.at()), marker.note());
+      return new Note(
+          marker.id(),
+          TieForm.of(marker.at()),
+          marker.note(),
+          marker.by().isEmpty() ? null : marker.by(),
+          marker.done() ? true : null);
     }
 
     public Marker get() {
-      return new Marker(id, at.get(), Say.or(note, ""));
+      return new Marker(id, at.get(), Say.or(note, ""), Say.or(by, ""), Boolean.TRUE.equals(done));
     }
   }
 }

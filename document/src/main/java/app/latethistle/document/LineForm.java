@@ -10,6 +10,7 @@ import java.util.List;
  * A line of the narration.
  *
  * @param id what ties to its words call it
+ * @param text as it is written; its words if it is not said
  * @param media its reading; none if it is not read
  * @param length of the reading as it is used, in samples at 48 kHz
  * @param words of it, in samples of the reading as it is used
@@ -19,6 +20,7 @@ import java.util.List;
  */
 public record LineForm(
     String id,
+    String text,
     MediumForm media,
     long length,
     List<Word> words,
@@ -69,6 +71,7 @@ public record LineForm(
       Narration.Line line, MediumForm media, List<SampleRange> cuts, double loudness) {
     return new LineForm(
         line.id(),
+        line.text(),
         media,
         line.length(),
         line.words().stream().map(w -> new Word(w.text(), w.at().start(), w.at().end())).toList(),
@@ -78,12 +81,11 @@ public record LineForm(
   }
 
   Narration.Line get(int number) {
-    return new Narration.Line(
-        id,
-        number,
-        Say.or(words).stream().map(this::word).toList(),
-        length,
-        start == null ? new Narration.Start.After(0) : start.get());
+    List<Narration.Word> spoken = Say.or(words).stream().map(this::word).toList();
+    Narration.Start begins = start == null ? new Narration.Start.After(0) : start.get();
+    return text == null
+        ? new Narration.Line(id, number, spoken, length, begins)
+        : new Narration.Line(id, number, text, spoken, length, begins);
   }
 
   private Narration.Word word(Word word) {
@@ -107,6 +109,6 @@ public record LineForm(
   }
 
   LineForm with(MediumForm other) {
-    return new LineForm(id, other, length, words, start, cuts, loudness);
+    return new LineForm(id, text, other, length, words, start, cuts, loudness);
   }
 }

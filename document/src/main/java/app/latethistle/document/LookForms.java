@@ -3,6 +3,8 @@ package app.latethistle.document;
 import app.latethistle.core.look.Appearance;
 import app.latethistle.core.look.Basics;
 import app.latethistle.core.look.Cdl;
+import app.latethistle.core.look.ColourGroup;
+import app.latethistle.core.look.ColourRange;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Curve;
 import app.latethistle.core.look.Curves;
@@ -142,7 +144,7 @@ public final class LookForms {
           Shaped.of(look.framing()),
           Done.of(look.treatments()),
           Cut.of(look.matte()),
-          look.correction().isNone() ? null : Corrected.of(look.correction()));
+          look.correction().leavesAll() ? null : Corrected.of(look.correction()));
     }
 
     public Appearance get() {
@@ -154,9 +156,60 @@ public final class LookForms {
     }
   }
 
+  /** Colours that are corrected by themselves. */
+  public record Ranged(
+      int hue,
+      Integer width,
+      int weakest,
+      Integer strongest,
+      int darkest,
+      Integer lightest,
+      Integer softness,
+      int exposure,
+      int contrast,
+      int warmth,
+      int tint,
+      int saturation) {
+    static Ranged of(ColourRange range) {
+      Basics five = range.basics();
+      return new Ranged(
+          range.hue(),
+          range.width(),
+          range.weakest(),
+          range.strongest(),
+          range.darkest(),
+          range.lightest(),
+          range.softness(),
+          five.exposure(),
+          five.contrast(),
+          five.warmth(),
+          five.tint(),
+          five.saturation());
+    }
+
+    ColourRange get() {
+      return new ColourRange(
+          hue,
+          Say.or(width, 180),
+          weakest,
+          Say.or(strongest, ColourRange.MOST_CHROMA),
+          darkest,
+          Say.or(lightest, 100),
+          Say.or(softness, 50),
+          new Basics(exposure, contrast, warmth, tint, saturation));
+    }
+  }
+
   /** What is done to a picture's colour; what is not said is left as it is. */
   public record Corrected(
-      int exposure, int contrast, int warmth, int tint, int saturation, Toned tones, Listed cdl) {
+      int exposure,
+      int contrast,
+      int warmth,
+      int tint,
+      int saturation,
+      Toned tones,
+      List<Ranged> ranges,
+      Listed cdl) {
     public static Corrected of(Correction correction) {
       Basics five = correction.basics();
       return new Corrected(
@@ -166,6 +219,9 @@ public final class LookForms {
           five.tint(),
           five.saturation(),
           correction.tones().equals(Tones.NONE) ? null : Toned.of(correction.tones()),
+          correction.ranges().isEmpty()
+              ? null
+              : correction.ranges().stream().map(Ranged::of).toList(),
           correction.cdl().equals(Cdl.NONE) ? null : Listed.of(correction.cdl()));
     }
 
@@ -173,6 +229,7 @@ public final class LookForms {
       return new Correction(
           new Basics(exposure, contrast, warmth, tint, saturation),
           tones == null ? Tones.NONE : tones.get(),
+          Say.or(ranges).stream().map(Ranged::get).toList(),
           cdl == null ? Cdl.NONE : cdl.get());
     }
   }
@@ -253,11 +310,12 @@ public final class LookForms {
   }
 
   /** A matte; of those stored first nothing is said, for all of a picture stayed. */
-  public record Cut(List<Backing> keys, List<Masked> masks, int wrap) {
+  public record Cut(List<Backing> keys, List<Masked> masks, String part, int wrap) {
     public static Cut of(Matte matte) {
       return new Cut(
           matte.keys().stream().map(Backing::of).toList(),
           matte.masks().stream().map(Masked::of).toList(),
+          matte.part() == Matte.Part.ALL ? null : matte.part().name(),
           matte.wrap());
     }
 
@@ -267,6 +325,7 @@ public final class LookForms {
           : new Matte(
               Say.or(stored.keys).stream().map(Backing::get).toList(),
               Say.or(stored.masks).stream().map(Masked::get).toList(),
+              stored.part == null ? Matte.Part.ALL : Say.one(Matte.Part.class, stored.part),
               stored.wrap);
     }
   }
@@ -325,10 +384,14 @@ public final class LookForms {
     }
   }
 
-  /** A treatment. */
-  public record Treated(String kind, List<Value> values, boolean bypassed) {
+  /** A treatment; those stored first looked nothing up. */
+  public record Treated(String kind, List<Value> values, boolean bypassed, String table) {
     public static Treated of(Treatment t) {
-      return new Treated(t.kind().name(), t.dials().stream().map(Value::of).toList(), t.bypassed());
+      return new Treated(
+          t.kind().name(),
+          t.dials().stream().map(Value::of).toList(),
+          t.bypassed(),
+          t.table().isEmpty() ? null : t.table());
     }
 
     public Treatment get() {
@@ -337,7 +400,7 @@ public final class LookForms {
           values == null
               ? Treatment.usual(known).dials()
               : values.stream().map(Value::get).toList();
-      return new Treatment(known, dials, bypassed);
+      return new Treatment(known, dials, bypassed, Say.or(table, ""));
     }
   }
 
@@ -478,16 +541,32 @@ public final class LookForms {
   }
 
   /** What holds for the whole film; those stored first had no treatments and no key shot. */
-  public record Finished(long fade, Done treatments, String key) {
+  public record Finished(long fade, Done treatments, String key, List<Grouped> groups) {
     public static Finished of(Finish finish) {
       return new Finished(
           finish.end().frames(),
           Done.of(finish.treatments()),
-          finish.key().isEmpty() ? null : finish.key());
+          finish.key().isEmpty() ? null : finish.key(),
+          finish.groups().isEmpty() ? null : finish.groups().stream().map(Grouped::of).toList());
     }
 
     public Finish get() {
-      return new Finish(Done.get(treatments), new EndFade(fade), key == null ? "" : key);
+      return new Finish(
+          Done.get(treatments),
+          new EndFade(fade),
+          Say.or(key, ""),
+          Say.or(groups).stream().map(Grouped::get).toList());
+    }
+  }
+
+  /** Shots that look alike among themselves. */
+  public record Grouped(String name, String key, List<String> shots) {
+    static Grouped of(ColourGroup group) {
+      return new Grouped(group.name(), group.key(), group.shots());
+    }
+
+    ColourGroup get() {
+      return new ColourGroup(name, key, shots);
     }
   }
 }

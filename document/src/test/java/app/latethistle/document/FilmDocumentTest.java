@@ -3,11 +3,16 @@ package app.latethistle.document;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.latethistle.core.film.Balance;
+import app.latethistle.core.film.BusLevel;
 import app.latethistle.core.film.ClipSound;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.Held;
 import app.latethistle.core.film.Joint;
+import app.latethistle.core.film.Landing;
 import app.latethistle.core.film.Marker;
 import app.latethistle.core.film.Material;
 import app.latethistle.core.film.Narration;
@@ -16,10 +21,14 @@ import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.film.SongUse;
+import app.latethistle.core.film.SoundMaterial;
+import app.latethistle.core.film.Standing;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Appearance;
 import app.latethistle.core.look.Basics;
 import app.latethistle.core.look.Cdl;
+import app.latethistle.core.look.ColourGroup;
+import app.latethistle.core.look.ColourRange;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Curve;
 import app.latethistle.core.look.Curves;
@@ -53,9 +62,29 @@ import app.latethistle.core.look.Treatments;
 import app.latethistle.core.look.View;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.signal.BandLevels;
+import app.latethistle.core.sound.Bus;
+import app.latethistle.core.sound.DuckingRule;
+import app.latethistle.core.sound.Equaliser;
+import app.latethistle.core.sound.Fade;
+import app.latethistle.core.sound.Manner;
+import app.latethistle.core.sound.Repeat;
+import app.latethistle.core.sound.Room;
+import app.latethistle.core.sound.Timing;
+import app.latethistle.core.sound.VoiceCare;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.SampleRange;
+import app.latethistle.core.words.Arrival;
+import app.latethistle.core.words.ArrivalKind;
+import app.latethistle.core.words.Box;
+import app.latethistle.core.words.CaptionKind;
+import app.latethistle.core.words.CaptionStyle;
+import app.latethistle.core.words.Design;
+import app.latethistle.core.words.Designs;
+import app.latethistle.core.words.Movement;
+import app.latethistle.core.words.Order;
+import app.latethistle.core.words.Unit;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -66,7 +95,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -77,6 +105,9 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 class FilmDocumentTest {
+  /** Which table treatments look up in. */
+  private static final String TABLE = "2c".repeat(32);
+
   private static final String SHORT =
       """
       {
@@ -118,7 +149,8 @@ class FilmDocumentTest {
                 : Dial.driven(
                     p.usual(), new Drive(one(random, Drive.Source.values()), p.usual(), 40, 300)));
       }
-      list.add(new Treatment(kind, dials, random.nextBoolean()));
+      String table = kind == TreatmentKind.TABLE ? TABLE : "";
+      list.add(new Treatment(kind, dials, random.nextBoolean(), table));
     }
     return new Treatments(list);
   }
@@ -149,6 +181,7 @@ class FilmDocumentTest {
             : new Matte(
                 List.of(new Key(random.nextInt(1 << 24), 12, 5, 90, 40)),
                 List.of(Mask.usual(one(random, Mask.Kind.values()))),
+                one(random, Matte.Part.values()),
                 random.nextInt(101));
     Run run =
         new Run(
@@ -175,6 +208,9 @@ class FilmDocumentTest {
     return new Correction(
         new Basics(random.nextInt(200), -12, 30, -5, 44),
         new Tones(50, random.nextInt(100), -20, 30, 10, 25, curves),
+        random.nextBoolean()
+            ? List.of()
+            : List.of(new ColourRange(210, 30, 20, 300, 5, 90, 40, new Basics(10, 0, -8, 0, 20))),
         new Cdl(
             new Cdl.Triple(1.1, 0.9, random.nextDouble()),
             Cdl.Triple.all(-0.02),
@@ -218,10 +254,97 @@ class FilmDocumentTest {
         joints,
         new SongUse(random.nextInt(90_000)),
         new Finish(
-            treatments(random), new EndFade(random.nextInt(40)), random.nextBoolean() ? "" : "p1"),
+            treatments(random),
+            new EndFade(random.nextInt(40)),
+            random.nextBoolean() ? "" : "p1",
+            random.nextBoolean()
+                ? List.of()
+                : List.of(new ColourGroup("the crossing", "2", List.of("1", "2")))),
         List.of(over),
-        List.of(new FilmSound("birds", "take p0", 4, tie(random), 30, -3)),
-        List.of(new Marker("here", tie(random), "the lamp \"goes\" out")));
+        List.of(
+            new FilmSound(
+                "birds",
+                new SoundMaterial.OfTake("take p0", 4, 30),
+                Landing.on(tie(random)),
+                Manner.PLAIN.withGain(-3)),
+            knock(random)),
+        List.of(
+            new Marker(
+                "here",
+                tie(random),
+                "the lamp \"goes\" out",
+                random.nextBoolean() ? "Ines" : "",
+                random.nextBoolean())),
+        random.nextBoolean()
+            ? Balance.USUAL
+            : Balance.USUAL
+                .withLevel(
+                    one(random, Bus.values()),
+                    new BusLevel(-3.5, false, List.of(new BusLevel.Point(Tie.onBeat(4), -6))))
+                .withRule(new DuckingRule(12, 100, 800, 700, random.nextBoolean(), true))
+                .withByHand(Map.of("line", -2.5))
+                .withCare(VoiceCare.GENTLE),
+        List.of(title(random)),
+        random.nextBoolean()
+            ? List.of()
+            : List.of(
+                FilmCaptions.in("de")
+                    .withTexts(Map.of("line", "Lass ihn ziehen."))
+                    .withOwn(List.of(new FilmCaptions.Own(new FrameRange(3, 40), "eins\nzwei")))
+                    .withStyle(
+                        CaptionStyle.USUAL
+                            .withKind(one(random, CaptionKind.values()))
+                            .burnedInto(random.nextBoolean(), List.of(Shape.of(9, 16))))));
+  }
+
+  private static FilmTitle title(Random random) {
+    Design design = Designs.ALL.get(random.nextInt(Designs.ALL.size()));
+    Standing standing =
+        new Standing(
+            Tie.onCut("p1"),
+            1 + random.nextInt(90),
+            random.nextBoolean() ? Optional.empty() : Optional.of(tie(random)));
+    FilmTitle title = FilmTitle.of("title", design, standing).withLayer(random.nextInt(5));
+    Arrival in =
+        new Arrival(
+            one(random, ArrivalKind.values()),
+            one(random, Unit.values()),
+            one(random, Order.values()),
+            random.nextInt(480),
+            random.nextInt());
+    return title
+        .withBox(title.box().with(Shape.of(9, 16), new Box(random.nextInt(1000), -400, 700)))
+        .withMovement(new Movement(in, Arrival.NONE, random.nextBoolean()));
+  }
+
+  private static FilmSound knock(Random random) {
+    Manner how =
+        new Manner(
+            -2.5,
+            new Fade(one(random, Fade.Shape.values()), 480),
+            new Fade(one(random, Fade.Shape.values()), random.nextInt(9_000)),
+            random.nextInt(201) - 100,
+            random.nextInt(101),
+            one(random, Room.values()),
+            new Equaliser(
+                List.of(
+                    Equaliser.Band.cut(Equaliser.Kind.LOW_CUT, 90),
+                    new Equaliser.Band(Equaliser.Kind.BELL, 1_000, -4, 1.5))),
+            new Timing(random.nextBoolean(), 50 + random.nextInt(151), -2.5),
+            new Repeat(1 + random.nextInt(64), 24_000, random.nextInt(101), 5));
+    return new FilmSound(
+        "knock",
+        new SoundMaterial.OfFile(
+            "0".repeat(64),
+            "a knock",
+            new SampleRange(10, 48_000),
+            4_000,
+            random.nextBoolean() ? Optional.empty() : Optional.of(new SampleRange(1_000, 40_000))),
+        new Landing(
+            random.nextBoolean() ? Tie.onCut("p1") : tie(random),
+            random.nextInt(4_000) - 2_000,
+            random.nextBoolean() ? Optional.empty() : Optional.of(Tie.onCut(Film.END))),
+        how);
   }
 
   private static FilmDocument document(Film film) {
@@ -231,17 +354,21 @@ class FilmDocumentTest {
             new Narration.Word("post", new SampleRange(9500, 20_000)));
     Narration.Line line =
         new Narration.Line("line", 1, words, 24_000, new Narration.Start.WithShot("shot p1"));
-    List<Placement> shown =
-        Stream.concat(film.placements().stream(), film.overlays().stream().map(Overlay::placement))
-            .filter(Placement::hasPicture)
-            .toList();
+    List<Placement> shown = film.shots().filter(Placement::hasPicture).toList();
     return new FilmDocument(
         FilmDocument.VERSION,
         "Night Post",
         new FilmDocument.Picture(1920, 1080),
         "24000/1001",
         shown.stream()
-            .map(p -> new TakeForm(p.take(), MediumForm.ofHash("0a".repeat(32)), 90L, true))
+            .map(
+                p ->
+                    new TakeForm(
+                        p.take(),
+                        MediumForm.ofHash("0a".repeat(32)),
+                        90L,
+                        true,
+                        MediumForm.ofHash("0b".repeat(32))))
             .toList(),
         SongForm.of("1b".repeat(32), BeatGrid.even(120, 0.25, 60, 4)),
         List.of(
@@ -251,6 +378,7 @@ class FilmDocumentTest {
                 List.of(new SampleRange(5, 10)),
                 Double.NEGATIVE_INFINITY)),
         List.of(OutputForm.whole("film", 1920, 1080), new OutputForm("up", 608, 1080, 24L, 72L)),
+        Map.of(TABLE, "LUT_1D_SIZE 2\n1 1 1\n0 0 0\n"),
         FilmForm.of(film));
   }
 
@@ -357,7 +485,7 @@ class FilmDocumentTest {
   void theSchemaKnowsEveryName() {
     List<List<String>> known = new ArrayList<>();
     JsonMapper.shared()
-        .readTree(FilmSchema.json())
+        .readTree(PublishedSchema.FILM.json())
         .findValues("enum")
         .forEach(e -> known.add(e.valueStream().map(JsonNode::asString).toList()));
     List<Enum<?>[]> names =

@@ -19,6 +19,9 @@ import java.util.List;
 
 /** The application in a process of its own, as ./start runs it, so that it can be killed. */
 final class Application implements AutoCloseable {
+  /** One that has ended is not waited for; a busy machine may take long to start it. */
+  private static final int PATIENCE_MINUTES = 6;
+
   private static int made;
 
   private final String database;
@@ -102,7 +105,7 @@ final class Application implements AutoCloseable {
   private void awaitAnswer() throws IOException {
     HttpClient client = HttpClient.newHttpClient();
     HttpRequest request = HttpRequest.newBuilder(URI.create(url() + "/api/productions")).build();
-    long end = System.nanoTime() + Duration.ofMinutes(2).toNanos();
+    long end = System.nanoTime() + Duration.ofMinutes(PATIENCE_MINUTES).toNanos();
     while (System.nanoTime() < end && process.isAlive()) {
       try {
         if (client.send(request, HttpResponse.BodyHandlers.discarding()).statusCode() == 200) {
@@ -115,6 +118,7 @@ final class Application implements AutoCloseable {
         throw new IOException(e);
       }
     }
+    kill();
     throw new IOException("it did not start: " + Files.readString(data.resolve("log")));
   }
 

@@ -148,7 +148,7 @@ class BreakingTest {
     // The page comes back by itself.
     assertThat(gone).hasCount(0);
     steps.awaitChecked(row);
-    assertThat(row).containsText("no unplanned black");
+    assertThat(row).containsText("black only where planned");
     steps.room("Score").click();
     assertThat(steps.foot()).containsText("3 of 3");
     assertThat(steps.button("Undo")).isVisible();

@@ -1,14 +1,17 @@
 package app.latethistle.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.latethistle.cli.Thistle;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -22,6 +25,9 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** The Score as an editor uses it: by keys alone, planned again round a lock, in two windows. */
 class EditingJourneyTest {
+  /** As long as a busy machine may take to follow a subject through a take. */
+  private static final int PATIENCE_MILLIS = 300_000;
+
   @TempDir Path folder;
 
   @Test
@@ -54,6 +60,8 @@ class EditingJourneyTest {
       followsAnotherReading(page, steps);
       inTwoWindows(page, browsers);
       madeToLookAlike(page);
+      heard(page);
+      new WordsJourney(page, folder).go();
     }
   }
 
@@ -78,11 +86,84 @@ class EditingJourneyTest {
     assertThat(page.getByText(Pattern.compile("came .* away from it"))).isVisible();
     page.keyboard().press("0");
     assertThat(exposure).hasValue("0.00");
+    for (int i = 0; i < 3; i++) {
+      page.keyboard().press("Control+z");
+    }
+    finished(page);
+    page.keyboard().press("Control+z");
+    assertThat(page.getByText("Pick one shot all others should look like")).isVisible();
+    rooms.getByText("Score").click();
+  }
+
+  /**
+   * A sound is asked for, laid, moved by keys and dragged to another cut; undo takes it all back.
+   */
+  private static void heard(Page page) {
+    Locator rooms = page.getByRole(AriaRole.NAVIGATION);
+    rooms.getByText("Mix", new Locator.GetByTextOptions().setExact(true)).click();
+    Locator search = page.getByLabel("Search sounds");
+    search.fill("old iron gate slams, 1 s");
+    page.getByText("Ask for it").click();
+    Locator made =
+        page.getByRole(
+            AriaRole.GROUP,
+            new Page.GetByRoleOptions().setName("old iron gate slams, 1 s 1").setExact(true));
+    assertThat(made).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(30_000));
+    made.getByText("Lay").click();
+    assertThat(rooms.getByText("1 sound laid")).isVisible();
+    Locator mark = page.getByTestId("sound-sound");
+    mark.click();
+    Locator card =
+        page.getByRole(
+            AriaRole.REGION,
+            new Page.GetByRoleOptions().setName("old iron gate slams, 1 s 1").setExact(true));
+    assertThat(card.getByText("cut into")).isVisible();
+    page.keyboard().press("]");
+    assertThat(card.getByText(Pattern.compile("41\\.67 ms"))).isVisible();
+    Locator gain = card.getByLabel("Gain, dB");
+    gain.fill("-3");
+    gain.press("Enter");
+    assertThat(gain).hasValue("-3.0");
+    page.getByText("Levels", new Page.GetByTextOptions().setExact(true)).click();
+    Locator over = page.getByLabel("by rule to, LU under");
+    over.fill("14");
+    over.press("Enter");
+    assertThat(page.getByLabel("voice over music, LU")).hasValue("14.0");
     for (int i = 0; i < 4; i++) {
       page.keyboard().press("Control+z");
     }
-    assertThat(page.getByText("Pick one shot all others should look like")).isVisible();
+    assertThat(rooms.getByText("no sounds yet")).isVisible();
     rooms.getByText("Score").click();
+  }
+
+  /** A finish is chosen on the film's own shots, a table laid over it, a broken one refused. */
+  private static void finished(Page page) {
+    Locator sides = page.getByLabel("What is shown");
+    sides.getByText("Finish").click();
+    Locator finishes =
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Finishes"));
+    assertThat(finishes.getByRole(AriaRole.BUTTON).nth(10)).isVisible();
+    finishes.getByText("Old letter").click();
+    Locator grain =
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("grain").setExact(true));
+    assertThat(grain).isVisible();
+    Locator file = page.locator("input[type=file][accept*='.cube']");
+    file.setInputFiles(
+        new FilePayload(
+            "broken.cube", "text/plain", "LUT_1D_SIZE 2\n0 0 0\n1 one 1\n".getBytes(UTF_8)));
+    assertThat(page.getByText("broken.cube: Line 3 of the table: \"one\" is no number."))
+        .isVisible();
+    file.setInputFiles(
+        new FilePayload(
+            "negative.cube", "text/plain", "LUT_1D_SIZE 2\n1 1 1\n0 0 0\n".getBytes(UTF_8)));
+    Locator table =
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("table").setExact(true));
+    assertThat(table).isVisible();
+    page.keyboard().press("Control+z");
+    assertThat(table).isHidden();
+    page.keyboard().press("Control+z");
+    assertThat(grain).isHidden();
+    sides.getByText("Numbers").click();
   }
 
   /** The cut list that the terminal writes for the same files is the one the page shows. */
@@ -163,16 +244,12 @@ class EditingJourneyTest {
       page.waitForTimeout(400);
     }
     assertThat(lacking.first()).isVisible();
-    panel
-        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Hold its picture"))
-        .first()
-        .click();
-    int held = lacking.count();
-    if (held > 0) {
-      panel
-          .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Hold its picture"))
-          .first()
-          .click();
+    Locator hold =
+        panel.getByRole(
+            AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Hold its picture"));
+    for (int left = hold.count(); left > 0; left--) {
+      hold.first().click();
+      assertThat(hold).hasCount(left - 1);
     }
     assertThat(lacking).hasCount(0);
     pressed(panel, "push").click();
@@ -318,6 +395,7 @@ class EditingJourneyTest {
     press(page, "Escape", "Shift+S");
     movedOnThePicture(page);
     maskedOnThePicture(page);
+    cutOutWithoutBacking(page);
     Locator card = panel(page, "Backing");
     assertThat(card).containsText("stays");
     // The colour is pressed in the picture, where the sky is blue at night.
@@ -328,7 +406,7 @@ class EditingJourneyTest {
     picture.click(new Locator.ClickOptions().setPosition(160, 8));
     assertThat(card).containsText("taken out");
     Locator colour = card.getByLabel("Colour that is taken out");
-    assertThat(colour).hasValue(Pattern.compile("#[01].[0-4].[2-8]."));
+    assertThat(colour).hasValue(Pattern.compile("#[0-3].[0-4].[2-8]."));
     card.getByLabel("softness, %").fill("35");
     press(page, "Enter");
     assertThat(card.getByLabel("softness, %")).hasValue("35");
@@ -339,6 +417,35 @@ class EditingJourneyTest {
         .click();
     assertThat(page.locator("[data-overlay]")).hasCount(0);
     press(page, "Escape");
+  }
+
+  /**
+   * What its subject is is drawn on a picture without a backing; it is followed and stays alone.
+   */
+  private static void cutOutWithoutBacking(Page page) {
+    Locator row = panel(page, "Subject");
+    pressed(row, "Cut its subject out").click();
+    Locator sheet = page.getByTestId("strokes");
+    drawn(page, sheet, 0.3, 0.2, 0.7, 0.95);
+    page.getByTestId("shade").waitFor();
+    press(page, "i");
+    drawn(page, sheet, 0.45, 0.6, 0.55, 0.8);
+    Accessible.check(page);
+    Locator dialog = page.getByRole(AriaRole.DIALOG);
+    pressed(dialog, "Cut it out").click();
+    pressed(dialog, "Let the subject stay")
+        .click(new Locator.ClickOptions().setTimeout(PATIENCE_MILLIS));
+    assertThat(pressed(row, "subject")).hasAttribute("aria-pressed", "true");
+    pressed(row, "all of it").click();
+    assertThat(pressed(row, "subject")).hasAttribute("aria-pressed", "false");
+  }
+
+  private static void drawn(Page page, Locator on, double x0, double y0, double x1, double y1) {
+    BoundingBox box = on.boundingBox();
+    page.mouse().move(box.x + x0 * box.width, box.y + y0 * box.height);
+    page.mouse().down();
+    page.mouse().move(box.x + x1 * box.width, box.y + y1 * box.height, steps(6));
+    page.mouse().up();
   }
 
   private static void movedOnThePicture(Page page) {

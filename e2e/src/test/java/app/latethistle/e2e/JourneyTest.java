@@ -60,7 +60,28 @@ class JourneyTest {
               () -> row.getByRole(AriaRole.LINK, new Locator.GetByRoleOptions()).click());
       assertThat(download.suggestedFilename()).isEqualTo("Water road, first.mp4");
       check(download.path(), frames);
+      rightsAreStated(page, steps);
+      LeavingJourney leaving = new LeavingJourney(page, steps);
+      leaving.watchedOnAPhone();
+      leaving.packedAndBroughtIn("Water road", 6);
     }
+  }
+
+  /** What nobody has said is stated on the sheet, and there is one thing less to put right. */
+  private static void rightsAreStated(Page page, Steps steps) {
+    Locator must = page.getByRole(AriaRole.REGION, named("Must be put right"));
+    Locator missing = must.getByText("State them");
+    assertThat(missing).not().hasCount(0);
+    int before = missing.count();
+    missing.first().click();
+    assertThat(page.getByRole(AriaRole.REGION, named("Release sheet"))).isVisible();
+    steps.typeWhereAsked("own");
+    assertThat(missing).hasCount(before - 1);
+    page.getByLabel("Title", new Page.GetByLabelOptions().setExact(true)).fill("Water road");
+    page.keyboard().press("Enter");
+    steps.button("Hand to the desk").click();
+    assertThat(page.getByText("The desk did not take it.")).isVisible();
+    Accessible.check(page);
   }
 
   private static Page.GetByRoleOptions named(String name) {

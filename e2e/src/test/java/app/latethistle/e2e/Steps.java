@@ -87,9 +87,11 @@ final class Steps {
   /** Orders a master under a name. */
   Locator order(String name) {
     room("Master").click();
+    page.getByLabel(Pattern.compile(", change it$")).first().click();
     page.getByLabel("Name").fill(name);
+    page.keyboard().press("Enter");
     button("small").click();
-    button("Render").click();
+    button("Render this").click();
     Locator row =
         page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName(name).setExact(true));
     assertThat(row).isVisible();
@@ -112,5 +114,14 @@ final class Steps {
 
   void awaitText(Locator locator, Pattern pattern) {
     assertThat(locator).hasText(pattern, LONG_TEXT);
+  }
+
+  /**
+   * Types into the field that has been given the focus, once it has it, and keeps what is typed.
+   */
+  void typeWhereAsked(String text) {
+    assertThat(page.locator("input:focus, textarea:focus")).isVisible();
+    page.keyboard().type(text);
+    page.keyboard().press("Enter");
   }
 }

@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 
 /** The kinds of file that are read, told apart by their first bytes and never by their names. */
 public enum Container {
@@ -28,6 +29,15 @@ public enum Container {
   /** The one ffmpeg demuxer that may open it. */
   String demuxer() {
     return demuxer;
+  }
+
+  /** What the name of such a file usually ends with, without the dot. */
+  public String ending() {
+    return switch (this) {
+      case MATROSKA -> "mkv";
+      case JPEG -> "jpg";
+      default -> name().toLowerCase(Locale.ROOT);
+    };
   }
 
   /** Whether it is a still picture. */

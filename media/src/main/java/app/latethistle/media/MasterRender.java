@@ -2,6 +2,7 @@ package app.latethistle.media;
 
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
+import app.latethistle.core.release.Quality;
 import app.latethistle.core.render.Compositor;
 import app.latethistle.core.render.PictureSource;
 import app.latethistle.core.render.Program;
@@ -14,6 +15,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -36,7 +38,7 @@ public final class MasterRender {
 
   private final Program program;
   private final PictureSource source;
-  private final Quality quality;
+  private final Optional<Quality> quality;
   private final Path folder;
   private final List<Segment> segments;
 
@@ -50,9 +52,12 @@ public final class MasterRender {
   }
 
   /**
+   * @param quality of its pictures; empty for without any loss, for what is going to be encoded
+   *     again
    * @param folder in which segments are kept
    */
-  public MasterRender(Program program, PictureSource source, Quality quality, Path folder) {
+  public MasterRender(
+      Program program, PictureSource source, Optional<Quality> quality, Path folder) {
     this.program = program;
     this.source = source;
     this.quality = quality;
@@ -71,7 +76,13 @@ public final class MasterRender {
   }
 
   private Path pathOf(Segment segment) {
-    return folder.resolve(segment.key() + "-" + quality.name().toLowerCase(Locale.ROOT) + ".mp4");
+    String name = quality.map(q -> q.name().toLowerCase(Locale.ROOT)).orElse("lossless");
+    return folder.resolve(segment.key() + "-" + name + ".mp4");
+  }
+
+  /** How large a segment is, in bytes; 0 if it is not made. */
+  public long bytesOf(Segment segment) throws IOException {
+    return isMade(segment) ? Files.size(pathOf(segment)) : 0;
   }
 
   /**
@@ -139,7 +150,7 @@ public final class MasterRender {
       for (Future<?> work : works) {
         await(work);
       }
-      join(track, target);
+      join(Optional.of(track), Tags.NONE, target);
     } finally {
       end(threads);
       Files.deleteIfExists(track);
@@ -194,10 +205,11 @@ public final class MasterRender {
   /**
    * Joins the segments, which have all been made, with the sound.
    *
-   * @param track the sound as {@link SoundEncoder#m4a} writes it
+   * @param track the sound as {@link SoundEncoder#m4a} writes it; empty for pictures alone
    */
-  public void join(Path track, Path target) throws IOException {
+  public void join(Optional<Path> track, Tags tags, Path target) throws IOException {
     Path list = ContentStore.partOf(target.resolveSibling("list"));
+    Path written = ContentStore.partOf(target.resolveSibling("tags"));
     Path part = ContentStore.partOf(target);
     try {
       StringBuilder text = new StringBuilder();
@@ -208,38 +220,24 @@ public final class MasterRender {
         text.append(String.format(Locale.ROOT, "duration %.9f%n", seconds));
       }
       Files.writeString(list, text);
-      Child.output(
-          List.of(
-              "ffmpeg",
-              "-nostdin",
-              "-v",
-              "error",
-              "-y",
-              "-f",
-              "concat",
-              "-safe",
-              "0",
-              "-i",
-              list.toString(),
-              "-i",
-              track.toString(),
-              "-map",
-              "0:v",
-              "-map",
-              "1:a",
-              "-c",
-              "copy",
-              "-video_track_timescale",
-              Integer.toString(VideoEncoder.timescale(program.rate())),
-              "-movflags",
-              "+faststart",
-              "-f",
-              "mp4",
-              part.toString()),
-          600);
+      Files.writeString(written, tags.text());
+      List<String> command =
+          new ArrayList<>(List.of("ffmpeg", "-nostdin", "-v", "error", "-y", "-f", "concat"));
+      command.addAll(List.of("-safe", "0", "-i", list.toString()));
+      command.addAll(List.of("-f", "ffmetadata", "-i", written.toString()));
+      track.ifPresent(sound -> command.addAll(List.of("-i", sound.toString())));
+      command.addAll(List.of("-map", "0:v", "-map_metadata", "1", "-map_chapters", "1"));
+      if (track.isPresent()) {
+        command.addAll(List.of("-map", "2:a", "-metadata:s:a:0", "language=" + tags.language()));
+      }
+      String timescale = Integer.toString(VideoEncoder.timescale(program.rate()));
+      command.addAll(List.of("-c", "copy", "-video_track_timescale", timescale));
+      command.addAll(List.of("-movflags", "+faststart", "-f", "mp4", part.toString()));
+      Child.output(command, 600);
       ContentStore.moveInto(part, target);
     } finally {
       Files.deleteIfExists(list);
+      Files.deleteIfExists(written);
       Files.deleteIfExists(part);
     }
   }

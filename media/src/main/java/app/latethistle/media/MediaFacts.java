@@ -16,8 +16,8 @@ import java.util.Optional;
  * @param variable whether the distance between pictures varies
  * @param shape the picture as seen, turned upright; empty for sound
  * @param rotation degrees it is turned by when shown: 0, 90, 180 or 270
- * @param colour how its colours are written: "bt709", "bt601" or "other", with " full" for full
- *     range
+ * @param colour how its colours are written: "bt709", "bt601", "other" or one of {@link
+ *     WideColour}, with " full" for full range
  * @param sound whether there is a sound track
  */
 public record MediaFacts(
@@ -40,8 +40,25 @@ public record MediaFacts(
     SOUND
   }
 
+  private static final String FULL = " full";
+
   /** Seconds a still is held when it is used as a take. */
   public static final double STILL_SECONDS = 5;
+
+  /** How its colours are written, without their range. */
+  String space() {
+    return colour.replace(FULL, "");
+  }
+
+  /** Whether they use the full range of codes. */
+  boolean isFull() {
+    return colour.endsWith(FULL);
+  }
+
+  /** The wide colours it is written in, which arrive as BT.709; empty if they are not wide. */
+  public Optional<WideColour> wide() {
+    return WideColour.named(space());
+  }
 
   /** How many frames of a film it makes, conformed by time; at least 1. */
   public long framesAt(FrameRate film) {

@@ -1,8 +1,10 @@
 package app.latethistle.media;
 
+import app.latethistle.core.grade.GivenTable;
 import app.latethistle.core.render.PictureSource;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.type.Faces;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Map;
@@ -12,16 +14,40 @@ import java.util.Optional;
 public final class Originals implements PictureSource {
   private final Map<String, Original> files;
   private final FrameRate rate;
+  private final Tables tables;
 
   /** A file and what it holds. */
   public record Original(Path path, MediaFacts facts) {}
 
+  /** For films that look nothing up. */
+  public static final Tables NO_TABLES =
+      file -> {
+        throw new IOException("The table of colours " + file + " is not here; bring it in again.");
+      };
+
+  /** Where tables of colours come from, by the SHA-256 of their files' bytes. */
+  @FunctionalInterface
+  public interface Tables {
+    GivenTable of(String file) throws IOException;
+  }
+
   /**
    * @param files by the SHA-256 of their bytes
    */
-  public Originals(Map<String, Original> files, FrameRate rate) {
+  public Originals(Map<String, Original> files, FrameRate rate, Tables tables) {
     this.files = Map.copyOf(files);
     this.rate = rate;
+    this.tables = tables;
+  }
+
+  @Override
+  public Faces faces() {
+    return ShippedFaces.all();
+  }
+
+  @Override
+  public GivenTable table(String file) throws IOException {
+    return tables.of(file);
   }
 
   @Override

@@ -83,14 +83,23 @@ final class PictureFilters {
 
   /** A picture as red, green and blue of 8 bits, chroma as fine as the file has it. */
   static String fullColour(MediaFacts facts) {
-    return "scale="
-        + coded(facts)
-        + ":flags=bicubic+accurate_rnd+full_chroma_int+full_chroma_inp,format=rgb24";
+    String plain = "flags=bicubic+accurate_rnd+full_chroma_int+full_chroma_inp,format=rgb24";
+    if (facts.wide().isPresent()) {
+      return facts.wide().get().filters(facts.isFull())
+          + ",scale=in_color_matrix=bt709:in_range=tv:"
+          + plain;
+    }
+    return "scale=" + coded(facts) + ":" + plain;
   }
 
   /** A conversion to BT.709 of the range given, if the clip is not that already. */
   static Optional<String> colour(MediaFacts facts, String range) {
-    boolean there = space(facts).equals("bt709") && isFull(facts) == range.equals("pc");
+    if (facts.wide().isPresent()) {
+      String narrow = facts.wide().get().filters(facts.isFull());
+      return Optional.of(
+          range.equals("tv") ? narrow : narrow + ",scale=in_range=tv:out_range=" + range);
+    }
+    boolean there = facts.space().equals("bt709") && facts.isFull() == range.equals("pc");
     return there && !isRgb(facts)
         ? Optional.empty()
         : Optional.of("scale=" + coded(facts) + ":out_color_matrix=bt709:out_range=" + range);
@@ -99,20 +108,12 @@ final class PictureFilters {
   /** How a file's colours are coded, as a scaler is told. */
   private static String coded(MediaFacts facts) {
     boolean rgb = isRgb(facts);
-    String matrix = rgb || space(facts).equals("other") ? "auto" : space(facts);
-    String range = rgb ? "auto" : isFull(facts) ? "pc" : "tv";
+    String matrix = rgb || facts.space().equals("other") ? "auto" : facts.space();
+    String range = rgb ? "auto" : facts.isFull() ? "pc" : "tv";
     return "in_color_matrix=" + matrix + ":in_range=" + range;
   }
 
   private static boolean isRgb(MediaFacts facts) {
     return facts.kind() == MediaFacts.Kind.STILL || facts.container() == Container.GIF;
-  }
-
-  private static boolean isFull(MediaFacts facts) {
-    return facts.colour().endsWith(" full");
-  }
-
-  private static String space(MediaFacts facts) {
-    return facts.colour().replace(" full", "");
   }
 }

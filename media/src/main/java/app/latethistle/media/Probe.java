@@ -277,6 +277,13 @@ public final class Probe {
     boolean full =
         stream.path("color_range").asString("").equals("pc")
             || stream.path("pix_fmt").asString("").startsWith("yuvj");
+    Optional<WideColour> wide =
+        WideColour.of(
+            stream.path("color_primaries").asString(""),
+            stream.path("color_transfer").asString(""));
+    if (wide.isPresent()) {
+      return wide.get().written() + (full ? " full" : "");
+    }
     String name =
         switch (space) {
           case "bt709" -> "bt709";

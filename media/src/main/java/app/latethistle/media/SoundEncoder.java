@@ -33,6 +33,14 @@ public final class SoundEncoder {
     encode(mix, new SampleRange(0, mix.length()), source, command);
   }
 
+  /** Encodes the whole without loss, in 24 bits, for what is going to be encoded again. */
+  public static void flac(Mix mix, SoundSource source, Path file) throws IOException {
+    List<String> command = input();
+    command.addAll(List.of("-c:a", "flac", "-sample_fmt", "s32", "-f", "flac"));
+    command.add("file:" + file.toAbsolutePath());
+    encode(mix, new SampleRange(0, mix.length()), source, command);
+  }
+
   /**
    * Encodes a part for playing as a fragmented MP4 that begins at 0. As FLAC, which takes a
    * twentieth of the time that AAC does, so that a changed film is heard soon; and it has no delay,

@@ -45,6 +45,14 @@ public final class StandInEncoder implements Closeable {
     pass(command, stereo);
   }
 
+  /** Writes stereo sound, left and right in turn at 48 kHz, without any loss but to 16 bits. */
+  public static void flac(Path file, float[] stereo) throws IOException {
+    List<String> command = raw(2);
+    command.addAll(List.of("-c:a", "flac", "-sample_fmt", "s16"));
+    command.add("file:" + file.toAbsolutePath());
+    pass(command, stereo);
+  }
+
   /** Adds mono sound at 48 kHz to a clip that has none. */
   public static void addSound(Path clip, float[] mono) throws IOException {
     boolean web = clip.toString().endsWith(".webm");

@@ -1,6 +1,7 @@
 package app.latethistle.media;
 
 import app.latethistle.core.picture.Frame;
+import app.latethistle.core.release.Quality;
 import app.latethistle.core.time.FrameRate;
 import java.io.Closeable;
 import java.io.IOException;
@@ -9,6 +10,7 @@ import java.io.OutputStream;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
@@ -38,16 +40,35 @@ public final class VideoEncoder implements Closeable {
     writer.start();
   }
 
-  /** A piece of a master, High profile; pieces of the same settings can be joined without loss. */
+  /**
+   * A piece of a master, High profile; pieces of the same settings can be joined without loss.
+   *
+   * @param quality empty for without any loss, for what is going to be encoded again
+   */
   public static VideoEncoder master(
-      Path file, int width, int height, FrameRate rate, Quality quality) throws IOException {
+      Path file, int width, int height, FrameRate rate, Optional<Quality> quality)
+      throws IOException {
     List<String> command = input(width, height, rate);
-    command.addAll(List.of("-c:v", "libx264", "-preset", "veryfast", "-profile:v", "high"));
-    command.addAll(List.of("-crf", Integer.toString(quality.crf()), "-threads", "2"));
+    if (quality.isPresent()) {
+      command.addAll(List.of("-c:v", "libx264", "-preset", "veryfast", "-profile:v", "high"));
+      command.addAll(List.of("-crf", Integer.toString(rateFactor(quality.get()))));
+    } else {
+      command.addAll(List.of("-c:v", "libx264", "-preset", "ultrafast", "-qp", "0"));
+    }
+    command.addAll(List.of("-threads", "2"));
     command.addAll(output());
     command.addAll(List.of("-video_track_timescale", Integer.toString(timescale(rate))));
     command.addAll(List.of("-f", "mp4", "file:" + file.toAbsolutePath()));
     return new VideoEncoder(Child.start(command));
+  }
+
+  /** The encoder's constant rate factor; smaller is better (common practice, no source). */
+  static int rateFactor(Quality quality) {
+    return switch (quality) {
+      case HIGH -> 16;
+      case STANDARD -> 19;
+      case SMALL -> 24;
+    };
   }
 
   /**
@@ -80,9 +101,14 @@ public final class VideoEncoder implements Closeable {
   }
 
   static List<String> output() {
+    List<String> output = new ArrayList<>(List.of("-pix_fmt", "yuv420p"));
+    output.addAll(colours());
+    return output;
+  }
+
+  /** How colours are said to be written: BT.709, limited range. */
+  static List<String> colours() {
     return List.of(
-        "-pix_fmt",
-        "yuv420p",
         "-color_range",
         "tv",
         "-colorspace",

@@ -25,15 +25,21 @@ public final class WaveFile {
     Files.write(file, bytes(samples, channels, rate));
   }
 
-  /** The bytes of such a file. */
-  public static byte[] bytes(float[] samples, int channels, int rate) throws IOException {
-    byte[] bytes = new byte[samples.length * 3];
-    for (int i = 0; i < samples.length; i++) {
+  /** The first samples as 24 bit each, little-endian; what lies beyond full scale is clipped. */
+  static byte[] packed(float[] samples, int count) {
+    byte[] bytes = new byte[count * 3];
+    for (int i = 0; i < count; i++) {
       int value = Math.round(Math.max(-1, Math.min(1, samples[i])) * FULL);
       bytes[3 * i] = (byte) value;
       bytes[3 * i + 1] = (byte) (value >> 8);
       bytes[3 * i + 2] = (byte) (value >> 16);
     }
+    return bytes;
+  }
+
+  /** The bytes of such a file. */
+  public static byte[] bytes(float[] samples, int channels, int rate) throws IOException {
+    byte[] bytes = packed(samples, samples.length);
     AudioFormat format = new AudioFormat(rate, 24, channels, true, false);
     try (AudioInputStream in =
         new AudioInputStream(new ByteArrayInputStream(bytes), format, samples.length / channels)) {

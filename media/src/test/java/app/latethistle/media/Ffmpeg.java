@@ -53,20 +53,23 @@ public final class Ffmpeg {
 
   /** The first picture of a source of libavfilter. */
   static Frame frame(String filter, int width, int height) throws IOException {
-    byte[] data =
-        run(
-            "-f",
-            "lavfi",
-            "-i",
-            filter,
-            "-frames:v",
-            "1",
-            "-pix_fmt",
-            "yuv420p",
-            "-f",
-            "rawvideo",
-            "pipe:1");
-    return new Frame(width, height, data);
+    return new Frame(width, height, picture(filter, "yuv420p"));
+  }
+
+  /** The same in a pixel format, as its samples come. */
+  static byte[] picture(String filter, String format) throws IOException {
+    return run(
+        "-f",
+        "lavfi",
+        "-i",
+        filter,
+        "-frames:v",
+        "1",
+        "-pix_fmt",
+        format,
+        "-f",
+        "rawvideo",
+        "pipe:1");
   }
 
   /** How near some samples are to others, as a peak signal to noise ratio in decibels. */

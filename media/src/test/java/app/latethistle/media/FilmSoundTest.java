@@ -5,17 +5,23 @@ import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.film.Run;
-import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
+import app.latethistle.core.mix.Ducking;
+import app.latethistle.core.mix.Edges;
+import app.latethistle.core.mix.Effect;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Mixer;
 import app.latethistle.core.mix.Part;
+import app.latethistle.core.sound.Bus;
+import app.latethistle.core.sound.DuckingRule;
 import app.latethistle.core.time.SampleRange;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.function.LongUnaryOperator;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -88,7 +94,14 @@ class FilmSoundTest {
   void theSongGoesDownUnderALineAndComesUpAgain() throws IOException {
     Part song =
         new Part(Bus.MUSIC, tone("song.wav", 220, 8, 2), seconds(0, 8), new Course.Straight(0), 0);
-    float[] film = samples(spoken(8, song, said(tone("silent.wav", 0, 2, 1), 3, 2, List.of(), 0)));
+    Ducking ducking =
+        Ducking.of(
+            DuckingRule.USUAL,
+            Map.of(),
+            List.of(new Ducking.Need("line", seconds(3, 2), -9)),
+            LongUnaryOperator.identity());
+    Mix mix = spoken(8, song, said(tone("silent.wav", 0, 2, 1), 3, 2, List.of(), 0));
+    float[] film = samples(mix.with(new Mix.Faders(Map.of(), ducking.lid(), false)));
     assertThat(peak(film, 0.5, 2.7)).isCloseTo(0.1, within(0.002));
     assertThat(peak(film, 3.1, 4.9)).isCloseTo(0.1 * factor(-9), within(0.002));
     assertThat(peak(film, 5.6, 7.5)).isCloseTo(0.1, within(0.002));
@@ -162,7 +175,9 @@ class FilmSoundTest {
         clip,
         SampleRange.ofLength(start, lead + RATE + tail),
         new Course.Running(run, Math.round(in * RATE), 4 * RATE, lead, RATE),
-        0);
+        0,
+        Edges.crossing(0, 0),
+        Effect.NONE);
   }
 
   @Test

@@ -4,17 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatExceptionOfType;
 import static org.assertj.core.api.Assertions.within;
 
+import app.latethistle.core.check.FileChecks;
+import app.latethistle.core.check.Verdict;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Framing;
-import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Part;
 import app.latethistle.core.picture.Frame;
+import app.latethistle.core.release.Quality;
 import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Segmentation;
+import app.latethistle.core.sound.Bus;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
@@ -30,6 +33,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -96,8 +100,8 @@ class MasterRenderTest {
         Map.of("flash", new Originals.Original(clip, Probe.probe(clip)));
     return new MasterRender(
         program,
-        new Originals(files, program.rate()),
-        Quality.STANDARD,
+        new Originals(files, program.rate(), Originals.NO_TABLES),
+        Optional.of(Quality.STANDARD),
         folder.resolve("segments"));
   }
 
@@ -147,7 +151,7 @@ class MasterRenderTest {
       assertThat((double) onset(heard, expected))
           .isCloseTo((double) expected, within(0.010 * Samples.RATE));
     }
-    assertThat(MasterCheck.of(master, rate, count, List.of()).faults()).isEmpty();
+    assertThat(checked(master, count, List.of()).inWords(Verdict.MUST)).isEmpty();
   }
 
   private static float[] heard(Path master) throws IOException {
@@ -229,7 +233,7 @@ class MasterRenderTest {
 
     render(program, clip).render(sound(null, rate, 500), sounds(), master, ON);
     assertThat(Files.getLastModifiedTime(kept.get(0))).isEqualTo(old);
-    assertThat(MasterCheck.of(master, rate, 500, program.plannedBlack()).faults()).isEmpty();
+    assertThat(checked(master, 500, program.plannedBlack()).inWords(Verdict.MUST)).isEmpty();
 
     byte[] resumed = Files.readAllBytes(master);
     for (Path segment : segments()) {
@@ -283,19 +287,23 @@ class MasterRenderTest {
         "-c:a",
         "aac",
         master.toString());
-    MasterCheck check =
-        MasterCheck.of(master, FrameRate.FPS_24, 121, List.of(new FrameRange(108, 120)));
-    assertThat(check.frames()).isEqualTo(120);
-    assertThat(check.black()).containsExactly(new FrameRange(48, 72));
-    assertThat(String.join(" ", check.faults())).contains("120").contains("121").contains("Black");
+    assertThat(checked(master, 121, List.of(new FrameRange(108, 120))).inWords(Verdict.MUST))
+        .contains("120 frames, not 121")
+        .contains("black for 1.0 s");
     List<FrameRange> gap = List.of(new FrameRange(40, 72));
-    assertThat(MasterCheck.of(master, FrameRate.FPS_24, 120, gap).faults()).isEmpty();
+    assertThat(checked(master, 120, gap).inWords(Verdict.MUST)).isEmpty();
 
     Path torn = folder.resolve("torn.mp4");
     byte[] bytes = Files.readAllBytes(master);
     Arrays.fill(bytes, bytes.length / 2, bytes.length / 2 + 400, (byte) 0x55);
     Files.write(torn, bytes);
-    assertThat(MasterCheck.of(torn, FrameRate.FPS_24, 120, gap).faults())
-        .anyMatch(fault -> fault.startsWith("The file does not decode whole: "));
+    assertThat(checked(torn, 120, gap).inWords(Verdict.MUST))
+        .contains("the file does not decode whole: ");
+  }
+
+  private static FileCheck checked(Path file, long frames, List<FrameRange> black)
+      throws IOException {
+    return FileCheck.of(
+        file, new FileChecks.Wanted(Optional.of(frames), black, List.of(), Optional.empty(), -1));
   }
 }

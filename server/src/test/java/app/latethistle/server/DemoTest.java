@@ -50,9 +50,29 @@ class DemoTest {
       assertThat(api.get(path + "/story").json().get("lines").size()).isEqualTo(6);
       assertThat(api.get(path + "/requests/ledger").json().get("spent").asDouble()).isPositive();
 
+      readyToLeave(api, path);
+
       server.restart();
       assertThat(server.api().get("/api/productions").json().size()).isEqualTo(2);
     }
+  }
+
+  /** A wide film and an upright short are ticked, and nothing must be put right before. */
+  private static void readyToLeave(Api api, String path) {
+    assertThat(
+            api.get(path + "/outputs")
+                .json()
+                .valueStream()
+                .filter(o -> o.get("said").get("ticked").asBoolean())
+                .map(o -> o.get("called").asString() + ", " + o.get("height").asInt()))
+        .containsExactly("Night Post, 1080", "Night Post, upright, 1920");
+    assertThat(
+            api.get(path + "/film/checks?group=FILM")
+                .json()
+                .get("findings")
+                .valueStream()
+                .filter(f -> f.get("verdict").asString().equals("MUST")))
+        .isEmpty();
   }
 
   /** A first start that ends while the demo is put on the shelf leaves no half of it for ever. */

@@ -30,6 +30,10 @@ class MasterTest {
         .orElseThrow();
   }
 
+  private static void bringIn(CutFilm cut, String item, String file, String text) {
+    cut.edit("bring-in-colours", Map.of("items", List.of(item), "file", file, "text", text));
+  }
+
   private static JsonNode find(JsonNode all, long master) {
     return all.valueStream().filter(m -> m.get("id").asLong() == master).findFirst().orElseThrow();
   }
@@ -61,6 +65,10 @@ class MasterTest {
                 List.of(
                     Map.of("kind", "SHAKE", "bypassed", false),
                     Map.of("kind", "FLASH", "bypassed", false))));
+    String list =
+        "<ColorCorrection id='a'><SOPNode><Slope>1.2 1 0.8</Slope></SOPNode></ColorCorrection>";
+    bringIn(cut, cut.shot(0).get("id").asString(), "warm.cc", list);
+    bringIn(cut, "", "lifted.cube", "LUT_1D_SIZE 2\n0.1 0.1 0.1\n1 1 1\n");
     long id = cut.api.post(cut.path + "/masters", order("Page", "24")).json().get("id").asLong();
     assertThat(ended(cut, id).get("state").asString()).isEqualTo("DONE");
     byte[] document = cut.api.get(cut.path + "/film.json").bytes();
@@ -111,7 +119,8 @@ class MasterTest {
     assertThat(master.get("width").asInt()).isEqualTo(360);
     assertThat(master.get("height").asInt()).isEqualTo(640);
     teaser.put("to", 20);
-    assertThat(cut.api.post(cut.path + "/masters", teaser).detail()).contains("30 to 20");
+    assertThat(cut.api.post(cut.path + "/masters", teaser).detail())
+        .contains("would end before it begins");
     teaser.put("shape", "9:99");
     assertThat(cut.api.post(cut.path + "/masters", teaser).detail()).contains("too narrow");
   }

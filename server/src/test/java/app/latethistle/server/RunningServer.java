@@ -1,6 +1,9 @@
 package app.latethistle.server;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.springframework.boot.SpringApplication;
@@ -13,6 +16,7 @@ public final class RunningServer implements AutoCloseable {
   private final String database;
   private final Path data;
   private final boolean seedDemo;
+  private final int beyond = freePort();
   private ConfigurableApplicationContext context;
 
   private RunningServer(String database, Path data, boolean seedDemo) {
@@ -42,7 +46,15 @@ public final class RunningServer implements AutoCloseable {
       Path data = Files.createTempDirectory("thistle-store");
       return new RunningServer(TestDatabase.create(), data, seedDemo);
     } catch (IOException e) {
-      throw new java.io.UncheckedIOException(e);
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static int freePort() {
+    try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+      return free.getLocalPort();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 
@@ -54,6 +66,7 @@ public final class RunningServer implements AutoCloseable {
             "--spring.datasource.url=" + database,
             "--spring.datasource.password=" + TestDatabase.password(),
             "--latethistle.data=" + data,
+            "--latethistle.listen=127.0.0.1:" + beyond,
             "--latethistle.demo=" + Path.of("..", "demo").toAbsolutePath().normalize(),
             "--latethistle.seed-demo=" + seedDemo);
   }
@@ -66,6 +79,11 @@ public final class RunningServer implements AutoCloseable {
 
   public int port() {
     return context.getEnvironment().getRequiredProperty("local.server.port", Integer.class);
+  }
+
+  /** Where it serves those who only watch. */
+  int beyond() {
+    return beyond;
   }
 
   public Api api() {

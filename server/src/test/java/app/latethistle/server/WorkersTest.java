@@ -63,10 +63,12 @@ class WorkersTest {
     return process;
   }
 
-  private void untilSaid(String name, String words) throws Exception {
+  private void untilSaid(Process worker, String name, String words) throws Exception {
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(PATIENCE);
     while (!Files.readString(logs.resolve(name)).contains(words)) {
-      assertThat(System.nanoTime()).as(Files.readString(logs.resolve(name))).isLessThan(end);
+      String said = Files.readString(logs.resolve(name));
+      assertThat(worker.isAlive()).as(said).isTrue();
+      assertThat(System.nanoTime()).as(said).isLessThan(end);
       Thread.sleep(50);
     }
   }
@@ -99,9 +101,9 @@ class WorkersTest {
     RunningServer server = RunningServer.shared();
     CutFilm cut = CutFilm.make(server.api(), 15);
     Process dying = worker(server, "dying");
-    worker(server, "staying");
-    untilSaid("dying", "takes what is to be rendered");
-    untilSaid("staying", "takes what is to be rendered");
+    Process staying = worker(server, "staying");
+    untilSaid(dying, "dying", "takes what is to be rendered");
+    untilSaid(staying, "staying", "takes what is to be rendered");
     JdbcTemplate jdbc = server.bean(JdbcTemplate.class);
     Thread killer =
         new Thread(
@@ -117,7 +119,7 @@ class WorkersTest {
     assertThat(dying.isAlive()).as("was at work and killed").isFalse();
     assertThat(jdbc.queryForObject("select count(*) from render_tasks", Long.class)).isZero();
 
-    workers.get(1).destroyForcibly().waitFor();
+    staying.destroyForcibly().waitFor();
     try (Stream<Path> segments = Files.list(server.data().resolve("derived/segments"))) {
       for (Path segment : segments.toList()) {
         Files.delete(segment);

@@ -8,7 +8,14 @@ import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.Treatments;
+import app.latethistle.core.sound.Manner;
+import app.latethistle.core.words.CaptionStyle;
+import app.latethistle.core.words.Lettering;
+import app.latethistle.core.words.Movement;
+import app.latethistle.core.words.ShapedBox;
+import app.latethistle.core.words.TitleWords;
 import java.util.List;
+import java.util.Map;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 
@@ -130,6 +137,93 @@ public final class Aspect<I, T> {
           Overlay::mixing,
           Overlay::withMixing);
 
+  /** When a sound lands. */
+  public static final Aspect<FilmSound, Landing> LANDING =
+      new Aspect<>(
+          "landing",
+          "move a sound",
+          ItemKind.SOUND.kind(),
+          FilmSound::when,
+          FilmSound::withLanding);
+
+  /** How a sound is heard. */
+  public static final Aspect<FilmSound, Manner> MANNER =
+      new Aspect<>(
+          "manner", "change a sound", ItemKind.SOUND.kind(), FilmSound::how, FilmSound::withManner);
+
+  /** What of which file a sound is. */
+  public static final Aspect<FilmSound, SoundMaterial> MATERIAL =
+      new Aspect<>(
+          "material",
+          "take another sound",
+          ItemKind.SOUND.kind(),
+          FilmSound::what,
+          FilmSound::withMaterial);
+
+  /** What a title says. */
+  public static final Aspect<FilmTitle, TitleWords> WORDS =
+      new Aspect<>(
+          "words", "write a title", ItemKind.TITLE.kind(), FilmTitle::words, FilmTitle::withWords);
+
+  /** How a title is set. */
+  public static final Aspect<FilmTitle, Lettering> LETTERING =
+      new Aspect<>(
+          "lettering",
+          "set a title",
+          ItemKind.TITLE.kind(),
+          FilmTitle::lettering,
+          FilmTitle::withLettering);
+
+  /** Where a title stands. */
+  public static final Aspect<FilmTitle, ShapedBox> BOX =
+      new Aspect<>(
+          "box", "place a title", ItemKind.TITLE.kind(), FilmTitle::box, FilmTitle::withBox);
+
+  /** How a title comes and goes. */
+  public static final Aspect<FilmTitle, Movement> MOVEMENT =
+      new Aspect<>(
+          "movement",
+          "move a title in or out",
+          ItemKind.TITLE.kind(),
+          FilmTitle::movement,
+          FilmTitle::withMovement);
+
+  /** When a title lands. */
+  public static final Aspect<FilmTitle, Standing> STANDING =
+      new Aspect<>(
+          "standing",
+          "land a title",
+          ItemKind.TITLE.kind(),
+          FilmTitle::when,
+          FilmTitle::withStanding);
+
+  /** Over which layers a title lies. */
+  public static final Aspect<FilmTitle, Integer> TITLE_LAYER =
+      new Aspect<>(
+          "title layer",
+          "lay a title elsewhere",
+          ItemKind.TITLE.kind(),
+          FilmTitle::layer,
+          FilmTitle::withLayer);
+
+  /** What captions say where it is not what is read. */
+  public static final Aspect<FilmCaptions, Map<String, String>> TEXTS =
+      new Aspect<>(
+          "texts",
+          "write captions",
+          ItemKind.CAPTIONS.kind(),
+          FilmCaptions::texts,
+          FilmCaptions::withTexts);
+
+  /** How captions look. */
+  public static final Aspect<FilmCaptions, CaptionStyle> CAPTION_STYLE =
+      new Aspect<>(
+          "caption style",
+          "change the captions' look",
+          ItemKind.CAPTIONS.kind(),
+          FilmCaptions::style,
+          FilmCaptions::withStyle);
+
   /** How the song is used. */
   public static final Aspect<Film, SongUse> MUSIC =
       new Aspect<>("music", "change the song's start", ItemKind.FILM, Film::music, Film::withMusic);
@@ -139,6 +233,14 @@ public final class Aspect<I, T> {
       new Aspect<>(
           "finish", "change the film's end", ItemKind.FILM, Film::finish, Film::withFinish);
 
+  /** How its sounds stand to each other. */
+  public static final Aspect<Film, Balance> BALANCE =
+      new Aspect<>("balance", "balance the film", ItemKind.FILM, Film::balance, Film::withBalance);
+
+  private static final List<Aspect<FilmSound, ?>> OF_SOUNDS = List.of(LANDING, MANNER, MATERIAL);
+  private static final List<Aspect<FilmTitle, ?>> OF_TITLES =
+      List.of(WORDS, LETTERING, BOX, MOVEMENT, STANDING, TITLE_LAYER);
+  private static final List<Aspect<FilmCaptions, ?>> OF_CAPTIONS = List.of(TEXTS, CAPTION_STYLE);
   private static final List<Aspect<Placement, ?>> OF_PLACEMENTS =
       List.of(SOURCE, RUN, FRAMING, TREATMENTS, MATTE, CORRECTION, SOUND, LOCK, GROUP);
   private static final List<Aspect<Joint, ?>> OF_JOINTS = List.of(TIE, TRANSITION);
@@ -172,6 +274,21 @@ public final class Aspect<I, T> {
   /** All that is said of an overlay, beside its placement. */
   static List<Aspect<Overlay, ?>> ofOverlays() {
     return OF_OVERLAYS;
+  }
+
+  /** All that is said of a sound. */
+  static List<Aspect<FilmSound, ?>> ofSounds() {
+    return OF_SOUNDS;
+  }
+
+  /** All that is said of a title. */
+  static List<Aspect<FilmTitle, ?>> ofTitles() {
+    return OF_TITLES;
+  }
+
+  /** What is said of captions, those of their own time apart. */
+  static List<Aspect<FilmCaptions, ?>> ofCaptions() {
+    return OF_CAPTIONS;
   }
 
   /** What it is stored as. */

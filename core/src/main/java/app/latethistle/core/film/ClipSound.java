@@ -1,6 +1,6 @@
 package app.latethistle.core.film;
 
-import app.latethistle.core.Refused;
+import app.latethistle.core.sound.Decibels;
 
 /**
  * What is heard of a clip's own sound, in step with its picture. It may come before the picture (a
@@ -19,8 +19,6 @@ public record ClipSound(boolean on, int lead, int tail, int gain) {
    * @throws IllegalArgumentException if the gain is outside -60 to 12 dB
    */
   public ClipSound {
-    if (gain < -60 || gain > 12) {
-      throw new Refused("A gain is from -60 to 12 dB, not " + gain + ".");
-    }
+    Decibels.checked(gain);
   }
 }

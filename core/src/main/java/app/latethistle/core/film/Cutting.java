@@ -63,11 +63,15 @@ public record Cutting(
    * Where what is not in the cut stands, by its name; what cannot be placed is left out.
    *
    * @param overlays the frames each overlay is seen
-   * @param sounds the first frame of each sound
+   * @param sounds the place of each sound
+   * @param titles the place of each title
    * @param markers the frame of each marker
    */
   public record Beside(
-      Map<String, FrameRange> overlays, Map<String, Long> sounds, Map<String, Long> markers) {}
+      Map<String, FrameRange> overlays,
+      Map<String, SoundPlace> sounds,
+      Map<String, TitlePlace> titles,
+      Map<String, Long> markers) {}
 
   /**
    * Something to look at.
@@ -103,8 +107,8 @@ public record Cutting(
     outOfMaterial(film, frames, takes, problems);
     List<Overlap> overlaps = Overlap.of(film, frames, clocks, rate, takes);
     overlapsShort(film, overlaps, problems);
-    Beside beside = beside(film, voice, grid, rate);
-    notPlaced(film, frames, beside, takes, problems);
+    Beside beside = beside(film, frames, voice, grid, rate);
+    notPlaced(film, frames, beside, rate, takes, problems);
     problems.sort((a, b) -> Integer.compare(a.place(), b.place()));
     return new Cutting(List.copyOf(frames), overlaps, voice, beside, List.copyOf(problems));
   }
@@ -187,7 +191,8 @@ public record Cutting(
     }
   }
 
-  private static Beside beside(Film film, VoiceClock voice, BeatGrid grid, FrameRate rate) {
+  private static Beside beside(
+      Film film, List<Long> joints, VoiceClock voice, BeatGrid grid, FrameRate rate) {
     Map<String, FrameRange> overlays = new HashMap<>();
     for (Overlay overlay : film.overlays()) {
       OptionalLong start = frameOf(overlay.start(), film.music(), voice, grid, rate);
@@ -196,23 +201,21 @@ public record Cutting(
         overlays.put(overlay.name(), new FrameRange(start.getAsLong(), end.getAsLong()));
       }
     }
-    Map<String, Long> sounds = new HashMap<>();
-    for (FilmSound sound : film.sounds()) {
-      frameOf(sound.start(), film.music(), voice, grid, rate)
-          .ifPresent(frame -> sounds.put(sound.id(), frame));
-    }
+    Landings landings = new Landings(film, joints, voice, grid, rate);
     Map<String, Long> markers = new HashMap<>();
     for (Marker marker : film.markers()) {
       frameOf(marker.at(), film.music(), voice, grid, rate)
           .ifPresent(frame -> markers.put(marker.id(), frame));
     }
-    return new Beside(Map.copyOf(overlays), Map.copyOf(sounds), Map.copyOf(markers));
+    return new Beside(
+        Map.copyOf(overlays), landings.places(), landings.titles(), Map.copyOf(markers));
   }
 
   private static void notPlaced(
       Film film,
       List<Long> frames,
       Beside beside,
+      FrameRate rate,
       Map<String, Take> takes,
       List<Problem> problems) {
     if (frames.isEmpty()) {
@@ -235,8 +238,14 @@ public record Cutting(
       }
     }
     for (FilmSound sound : film.sounds()) {
-      Long start = beside.sounds().get(sound.id());
-      if (start == null || start >= end || start + sound.length() <= 0) {
+      SoundPlace at = beside.sounds().get(sound.id());
+      if (at == null || at.start() >= rate.sampleOf(end) || at.end() <= 0) {
+        problems.add(new Problem(Kind.NOT_PLACED, last, 0));
+      }
+    }
+    for (FilmTitle title : film.titles()) {
+      TitlePlace at = beside.titles().get(title.id());
+      if (at == null || at.start() >= end || at.end() <= 0) {
         problems.add(new Problem(Kind.NOT_PLACED, last, 0));
       }
     }
@@ -279,7 +288,7 @@ public record Cutting(
     return place;
   }
 
-  /** The frame a tie asks for; empty if its beat or word is not there. */
+  /** The frame a tie to a clock asks for; empty if its beat or word is not there. */
   public static OptionalLong frameOf(
       Tie tie, SongUse song, VoiceClock voice, BeatGrid grid, FrameRate rate) {
     if (tie instanceof Tie.OnWord on) {
@@ -293,6 +302,6 @@ public record Cutting(
           ? OptionalLong.empty()
           : OptionalLong.of(frameOfBeat(on.beat(), song, grid, rate) + on.offset());
     }
-    return OptionalLong.of(((Tie.Free) tie).frame());
+    return tie instanceof Tie.Free free ? OptionalLong.of(free.frame()) : OptionalLong.empty();
   }
 }

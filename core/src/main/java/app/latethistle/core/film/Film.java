@@ -20,8 +20,11 @@ import java.util.stream.Stream;
  * @param music how the song is used
  * @param finish what lies over the whole film
  * @param overlays shots that lie over the cut, by layer and name
- * @param sounds sounds of clips that go their own way, by name
+ * @param sounds sounds beside the cut, by name
  * @param markers places to remember, by name
+ * @param balance how its sounds stand to each other
+ * @param titles by name
+ * @param captions by language; where nothing is said, what is read is captioned as usual
  */
 public record Film(
     List<Placement> placements,
@@ -30,7 +33,10 @@ public record Film(
     Finish finish,
     List<Overlay> overlays,
     List<FilmSound> sounds,
-    List<Marker> markers) {
+    List<Marker> markers,
+    Balance balance,
+    List<FilmTitle> titles,
+    List<FilmCaptions> captions) {
   /** A film with nothing in it. */
   public static final Film EMPTY = cut(List.of(), List.of());
 
@@ -50,13 +56,15 @@ public record Film(
             .toList();
     sounds = sounds.stream().sorted(Comparator.comparing(FilmSound::id)).toList();
     markers = markers.stream().sorted(Comparator.comparing(Marker::id)).toList();
+    titles = titles.stream().sorted(Comparator.comparing(FilmTitle::id)).toList();
+    captions = captions.stream().sorted(Comparator.comparing(FilmCaptions::language)).toList();
     int expected = placements.isEmpty() ? 0 : placements.size() + 1;
     if (joints.size() != expected) {
       throw new Refused(
           placements.size() + " shots need " + expected + " joints, not " + joints.size() + ".");
     }
     Set<String> seen = new HashSet<>();
-    ids(placements, overlays, sounds, markers)
+    ids(placements, overlays, sounds, markers, titles, captions)
         .filter(id -> id.isEmpty() || !seen.add(id))
         .findFirst()
         .ifPresent(
@@ -72,19 +80,32 @@ public record Film(
       List<Placement> placements,
       List<Overlay> overlays,
       List<FilmSound> sounds,
-      List<Marker> markers) {
+      List<Marker> markers,
+      List<FilmTitle> titles,
+      List<FilmCaptions> captions) {
     return Stream.of(
             placements.stream().map(Placement::id),
             overlays.stream().map(Overlay::name),
             sounds.stream().map(FilmSound::id),
-            markers.stream().map(Marker::id))
+            markers.stream().map(Marker::id),
+            titles.stream().map(FilmTitle::id),
+            captions.stream().map(FilmCaptions::id))
         .flatMap(s -> s);
   }
 
   /** A film of a cut alone. */
   public static Film cut(List<Placement> placements, List<Joint> joints) {
     return new Film(
-        placements, joints, SongUse.PLAIN, Finish.NONE, List.of(), List.of(), List.of());
+        placements,
+        joints,
+        SongUse.PLAIN,
+        Finish.NONE,
+        List.of(),
+        List.of(),
+        List.of(),
+        Balance.USUAL,
+        List.of(),
+        List.of());
   }
 
   /** The place of a shot's first placement in the cut, from 0; -1 if it is not there. */
@@ -137,7 +158,7 @@ public record Film(
   String freshId(String wish, Set<String> taken) {
     String stem = wish.isEmpty() ? "gap" : wish.replaceFirst("~\\d+$", "");
     Set<String> known = new HashSet<>(taken);
-    ids(placements, overlays, sounds, markers).forEach(known::add);
+    ids(placements, overlays, sounds, markers, titles, captions).forEach(known::add);
     String id = stem;
     for (int n = 2; known.contains(id); n++) {
       id = stem + "~" + n;
@@ -150,14 +171,38 @@ public record Film(
     return ItemKind.PLACEMENT.find(this, id);
   }
 
+  /** All that is seen of takes: the shots of the cut in order, then those that lie over it. */
+  public Stream<Placement> shots() {
+    return Stream.concat(placements.stream(), overlays.stream().map(Overlay::placement));
+  }
+
   /** The overlay of a name. */
   public Optional<Overlay> overlay(String name) {
     return ItemKind.OVERLAY.find(this, name);
   }
 
-  /** The detached sound of a name. */
+  /** The sound of a name. */
   public Optional<FilmSound> sound(String name) {
     return ItemKind.SOUND.find(this, name);
+  }
+
+  /** The title of a name. */
+  public Optional<FilmTitle> title(String name) {
+    return ItemKind.TITLE.find(this, name);
+  }
+
+  /** The captions in a language: as they usually are, if nothing is said of them. */
+  public FilmCaptions captionsIn(String language) {
+    return ItemKind.CAPTIONS
+        .find(this, FilmCaptions.idOf(language))
+        .orElseGet(() -> FilmCaptions.in(language));
+  }
+
+  /** The captions there are: first those of what is read, then those in other languages. */
+  public List<FilmCaptions> inEveryLanguage() {
+    return Stream.concat(
+            Stream.of(captionsIn(FilmCaptions.READ)), captions.stream().filter(c -> !c.areAsRead()))
+        .toList();
   }
 
   /** The marker of a name. */
@@ -180,7 +225,17 @@ public record Film(
 
   /** The same with another cut under what lies over it. */
   public Film withCut(List<Placement> newPlacements, List<Joint> newJoints) {
-    return new Film(newPlacements, newJoints, music, finish, overlays, sounds, markers);
+    return new Film(
+        newPlacements,
+        newJoints,
+        music,
+        finish,
+        overlays,
+        sounds,
+        markers,
+        balance,
+        titles,
+        captions);
   }
 
   /**
@@ -197,7 +252,10 @@ public record Film(
         finish.withEnd(other.finish.end()),
         overlays,
         sounds,
-        markers);
+        markers,
+        balance,
+        titles,
+        captions);
   }
 
   /** How this film goes over a joint of another; as that one does where the shots are not here. */
@@ -213,22 +271,45 @@ public record Film(
   }
 
   public Film withMusic(SongUse other) {
-    return new Film(placements, joints, other, finish, overlays, sounds, markers);
+    return new Film(
+        placements, joints, other, finish, overlays, sounds, markers, balance, titles, captions);
   }
 
   public Film withFinish(Finish other) {
-    return new Film(placements, joints, music, other, overlays, sounds, markers);
+    return new Film(
+        placements, joints, music, other, overlays, sounds, markers, balance, titles, captions);
   }
 
   public Film withOverlays(List<Overlay> other) {
-    return new Film(placements, joints, music, finish, other, sounds, markers);
+    return new Film(
+        placements, joints, music, finish, other, sounds, markers, balance, titles, captions);
   }
 
   public Film withSounds(List<FilmSound> other) {
-    return new Film(placements, joints, music, finish, overlays, other, markers);
+    return new Film(
+        placements, joints, music, finish, overlays, other, markers, balance, titles, captions);
   }
 
   public Film withMarkers(List<Marker> other) {
-    return new Film(placements, joints, music, finish, overlays, sounds, other);
+    return new Film(
+        placements, joints, music, finish, overlays, sounds, other, balance, titles, captions);
+  }
+
+  /** The same with its sounds standing otherwise to each other. */
+  public Film withBalance(Balance other) {
+    return new Film(
+        placements, joints, music, finish, overlays, sounds, markers, other, titles, captions);
+  }
+
+  /** The same with other titles. */
+  public Film withTitles(List<FilmTitle> other) {
+    return new Film(
+        placements, joints, music, finish, overlays, sounds, markers, balance, other, captions);
+  }
+
+  /** The same with other captions. */
+  public Film withCaptions(List<FilmCaptions> other) {
+    return new Film(
+        placements, joints, music, finish, overlays, sounds, markers, balance, titles, other);
   }
 }

@@ -1,32 +1,37 @@
 package app.latethistle.core.film;
 
-import app.latethistle.core.Refused;
+import app.latethistle.core.sound.Manner;
+import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.SampleRange;
 
 /**
- * A clip's sound that goes its own way, detached from its picture.
+ * A sound beside the cut.
  *
  * @param id names it among the film's sounds
- * @param take the take whose sound it is
- * @param in the take's frame at which it begins
- * @param start the tie of its first frame
- * @param length in frames, 1 or more
- * @param gain in decibels, -60 to 12
+ * @param what is heard of which file
+ * @param when it lands
+ * @param how it is heard
  */
-public record FilmSound(String id, String take, long in, Tie start, long length, int gain) {
-  /**
-   * @throws IllegalArgumentException if a value is out of its range
-   */
-  public FilmSound {
-    if (in < 0 || length < 1) {
-      throw new Refused(
-          "A sound begins at frame 0 or later of its clip and lasts a frame or more.");
-    }
-    if (gain < -60 || gain > 12) {
-      throw new Refused("A gain is from -60 to 12 dB, not " + gain + ".");
-    }
+public record FilmSound(String id, SoundMaterial what, Landing when, Manner how) {
+  /** The same landing otherwise. */
+  public FilmSound withLanding(Landing other) {
+    return new FilmSound(id, what, other, how);
   }
 
-  FilmSound withStart(Tie newStart) {
-    return new FilmSound(id, take, in, newStart, length, gain);
+  /** The same heard otherwise. */
+  public FilmSound withManner(Manner other) {
+    return new FilmSound(id, what, when, other);
+  }
+
+  /** The same place for another sound. */
+  public FilmSound withMaterial(SoundMaterial other) {
+    return new FilmSound(id, other, when, how);
+  }
+
+  /** The samples from its first to the one that lands, as it runs. */
+  long lead(FrameRate rate) {
+    SampleRange heard = what.heard(rate);
+    long lands = what.lands(rate);
+    return how.time().samples(how.time().reversed() ? heard.end() - lands : lands - heard.start());
   }
 }

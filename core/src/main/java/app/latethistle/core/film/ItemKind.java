@@ -8,8 +8,8 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 
 /**
- * A kind of item in a film, and how one is found and changed by its id. What a film gets more of
- * (titles, captions) is one more kind here.
+ * A kind of item in a film, and how one is found and changed by its id. What a film gets more of is
+ * one more kind here.
  *
  * @param <I> the item
  */
@@ -33,6 +33,14 @@ public final class ItemKind<I> {
   /** Places to remember. */
   public static final ListKind<Marker> MARKER =
       new ListKind<>("marker", Film::markers, Film::withMarkers, Marker::id);
+
+  /** Titles. */
+  public static final ListKind<FilmTitle> TITLE =
+      new ListKind<>("title", Film::titles, Film::withTitles, FilmTitle::id);
+
+  /** Captions, by language. */
+  public static final ListKind<FilmCaptions> CAPTIONS =
+      new ListKind<>("captions", Film::captions, Film::withCaptions, FilmCaptions::id);
 
   /** The film itself, whose id is "". */
   public static final ItemKind<Film> FILM =

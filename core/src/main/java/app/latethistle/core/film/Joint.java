@@ -9,6 +9,13 @@ import app.latethistle.core.look.Transition;
  * @param transition how the shot before becomes the one after
  */
 public record Joint(Tie tie, Transition transition) {
+  /**
+   * @throws IllegalArgumentException if it is tied as only sounds are
+   */
+  public Joint {
+    Tie.ofClock(tie);
+  }
+
   /** A plain cut. */
   public static Joint of(Tie tie) {
     return new Joint(tie, Transition.CUT);

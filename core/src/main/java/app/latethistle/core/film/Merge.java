@@ -60,9 +60,14 @@ public final class Merge {
     SongUse music = pick(base.music(), mine.music(), theirs.music());
     Finish finish = pick(base.finish(), mine.finish(), theirs.finish());
     List<Overlay> overlays = overlays();
-    List<FilmSound> sounds = whole(ItemKind.SOUND);
-    List<Marker> markers = whole(ItemKind.MARKER);
-    return conflict ? null : new Film(cut, ties, music, finish, overlays, sounds, markers);
+    List<FilmSound> sounds = whole(ItemKind.SOUND, Aspect.ofSounds());
+    Balance balance = pick(base.balance(), mine.balance(), theirs.balance());
+    List<Marker> markers = whole(ItemKind.MARKER, List.of());
+    List<FilmTitle> titles = whole(ItemKind.TITLE, Aspect.ofTitles());
+    List<FilmCaptions> captions = whole(ItemKind.CAPTIONS, Aspect.ofCaptions());
+    return conflict
+        ? null
+        : new Film(cut, ties, music, finish, overlays, sounds, markers, balance, titles, captions);
   }
 
   /** What one side changed, or both alike; a conflict if they changed it differently. */
@@ -151,10 +156,9 @@ public final class Merge {
     return shown;
   }
 
-  private <I> List<I> whole(ItemKind.ListKind<I> kind) {
+  private <I> List<I> whole(ItemKind.ListKind<I> kind, List<Aspect<I, ?>> aspects) {
     return List.copyOf(
-        items(named(kind, base), named(kind, mine), named(kind, theirs), List.<Aspect<I, ?>>of())
-            .values());
+        items(named(kind, base), named(kind, mine), named(kind, theirs), aspects).values());
   }
 
   private static <I> Map<String, I> named(ItemKind.ListKind<I> kind, Film film) {

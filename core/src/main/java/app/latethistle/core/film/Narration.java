@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * The lines of a film as they are read, and what the start of each is tied to. Where they are heard
@@ -65,17 +66,24 @@ public record Narration(List<Line> lines) {
    *
    * @param id its name in the production
    * @param number its place in the script, from 1
+   * @param text as it is written, its marks among it
    * @param words of its reading, in samples of the reading as it is used
    * @param length of the reading in samples; 0 without one
    * @param start what its first word is tied to
    */
-  public record Line(String id, int number, List<Word> words, long length, Start start) {
+  public record Line(
+      String id, int number, String text, List<Word> words, long length, Start start) {
+    /** One that is written as it is read. */
+    public Line(String id, int number, List<Word> words, long length, Start start) {
+      this(id, number, textOf(words), words, length, start);
+    }
+
     public Line {
       words = List.copyOf(words);
     }
 
     Line startingOn(Start other) {
-      return new Line(id, number, words, length, other);
+      return new Line(id, number, text, words, length, other);
     }
 
     /** Where its first word begins in the reading, in samples. */
@@ -92,6 +100,11 @@ public record Narration(List<Line> lines) {
       }
       return OptionalInt.empty();
     }
+  }
+
+  /** The words one after another. */
+  static String textOf(List<Word> words) {
+    return words.stream().map(Word::text).collect(Collectors.joining(" "));
   }
 
   /** A word; one that was not heard has no length. */

@@ -17,7 +17,15 @@ public record Overlay(int layer, Placement placement, Ties ties, LiePath lie, Mi
   public static final int LAYERS = 3;
 
   /** When it is seen: from the tie of its first frame to that of the frame after its last. */
-  public record Ties(Tie start, Tie end) {}
+  public record Ties(Tie start, Tie end) {
+    /**
+     * @throws IllegalArgumentException if it is tied as only sounds are
+     */
+    public Ties {
+      Tie.ofClock(start);
+      Tie.ofClock(end);
+    }
+  }
 
   /**
    * @throws IllegalArgumentException if there is no such layer

@@ -1,6 +1,7 @@
 package app.latethistle.core.film;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.sound.Manner;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
@@ -253,11 +254,10 @@ public final class Places {
     FilmSound free =
         new FilmSound(
             film.film().freshId(shot.id()),
-            shot.take(),
-            shot.in() - lead,
-            lead == 0 ? film.tie(place) : film.tieAt(range.start() - lead),
-            Math.max(1, range.length() + lead + sound.tail()),
-            sound.gain());
+            new SoundMaterial.OfTake(
+                shot.take(), shot.in() - lead, Math.max(1, range.length() + lead + sound.tail())),
+            Landing.on(lead == 0 ? film.tie(place) : film.tieAt(range.start() - lead)),
+            Manner.PLAIN.withGain(sound.gain()));
     return new Compound(
         "detach a sound",
         List.of(SetAspect.of(Aspect.SOUND, shot.id(), ClipSound.OFF), Put.sound(free)));

@@ -30,6 +30,16 @@ public record Put<I>(ItemKind.ListKind<I> kind, String id, I item, String label)
     return new Put<>(ItemKind.SOUND, sound.id(), sound, "change a sound");
   }
 
+  /** Puts a title into the film, or changes one that is there. */
+  public static Put<FilmTitle> title(FilmTitle title) {
+    return new Put<>(ItemKind.TITLE, title.id(), title, "change a title");
+  }
+
+  /** Says something of the captions in a language. */
+  public static Put<FilmCaptions> captions(FilmCaptions captions) {
+    return new Put<>(ItemKind.CAPTIONS, captions.id(), captions, "change captions");
+  }
+
   /** Sets a marker, or changes one. */
   public static Put<Marker> marker(Marker marker) {
     return new Put<>(ItemKind.MARKER, marker.id(), marker, "set a marker");

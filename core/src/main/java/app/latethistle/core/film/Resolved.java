@@ -93,6 +93,11 @@ public record Resolved(
     return Cutting.frameOf(tie, film.music(), cutting.voice(), clocks.grid(), rate);
   }
 
+  /** The film's sample that a tie means; empty if what it is tied to has no place. */
+  public OptionalLong sampleOf(Tie tie) {
+    return new Landings(film, cutting.frames(), cutting.voice(), clocks.grid(), rate).sample(tie);
+  }
+
   /**
    * The frame a tie asks for.
    *

@@ -40,7 +40,8 @@ public final class Retie {
                         o.withTies(
                             new Overlay.Ties(nearest.apply(o.start()), nearest.apply(o.end()))))
                 .toList())
-        .withSounds(film.sounds().stream().map(s -> s.withStart(nearest.apply(s.start()))).toList())
+        .withSounds(film.sounds().stream().map(s -> s.withLanding(s.when().map(nearest))).toList())
+        .withBalance(film.balance().map(nearest))
         .withMarkers(film.markers().stream().map(m -> m.withAt(nearest.apply(m.at()))).toList());
   }
 

@@ -47,7 +47,8 @@ record Shift(long frames, int beats) {
 
   /** Where a moment comes to lie. */
   Tie of(Resolved film, Tie tie) {
-    if (frames == 0 && beats == 0) {
+    boolean goesAlong = tie instanceof Tie.OnItem;
+    if (goesAlong || (frames == 0 && beats == 0)) {
       return tie;
     }
     if (beats != 0 && tie instanceof Tie.OnBeat on) {
@@ -89,8 +90,15 @@ record Shift(long frames, int beats) {
       }
     }
     for (FilmSound sound : film.film().sounds()) {
-      if (beside.sounds().getOrDefault(sound.id(), -1L) >= from) {
-        edits.add(Put.sound(sound.withStart(of(film, sound.start()))));
+      SoundPlace place = beside.sounds().get(sound.id());
+      if (place != null && place.landing() >= film.rate().sampleOf(from)) {
+        edits.add(SetAspect.of(Aspect.LANDING, sound.id(), sound.when().map(tie -> of(film, tie))));
+      }
+    }
+    for (FilmTitle title : film.film().titles()) {
+      TitlePlace place = beside.titles().get(title.id());
+      if (place != null && place.landing() >= from) {
+        edits.add(SetAspect.of(Aspect.STANDING, title.id(), title.when().map(t -> of(film, t))));
       }
     }
     for (Marker marker : film.film().markers()) {

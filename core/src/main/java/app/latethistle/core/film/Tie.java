@@ -54,6 +54,41 @@ public sealed interface Tie {
    */
   record Free(long frame) implements Tie {}
 
+  /**
+   * On something else of the film, as only sounds and titles can be: they land where it does.
+   *
+   * @param kind what it is
+   * @param id its name; of a cut, the name of the shot it begins, {@link Film#END} for the end
+   */
+  record OnItem(Kind kind, String id) implements Tie {
+    /** What a sound or a title can land on. */
+    public enum Kind {
+      CUT,
+      MARKER,
+      /** Where a sound lands. */
+      SOUND,
+      /** Where a title lands. */
+      TITLE
+    }
+  }
+
+  /** On a cut. */
+  static Tie onCut(String joint) {
+    return new OnItem(OnItem.Kind.CUT, joint);
+  }
+
+  /**
+   * A tie of what is neither sound nor title.
+   *
+   * @throws IllegalArgumentException if it is to something of the film
+   */
+  static Tie ofClock(Tie tie) {
+    if (tie instanceof OnItem) {
+      throw new Refused("Only sounds and titles are tied to a cut, a marker, a sound or a title.");
+    }
+    return tie;
+  }
+
   /** Exactly on a beat. */
   static Tie onBeat(int beat) {
     return new OnBeat(beat, 0);

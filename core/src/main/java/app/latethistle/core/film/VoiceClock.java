@@ -25,12 +25,18 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
   /**
    * A line in the film.
    *
+   * @param text as it is written
    * @param at from the first to after the last sample of its reading; empty without one
    * @param words each in samples of the film
    * @param missing what its start is tied to but which is not there, or ""
    */
   public record Spoken(
-      String id, int number, SampleRange at, List<Narration.Word> words, String missing) {
+      String id,
+      int number,
+      String text,
+      SampleRange at,
+      List<Narration.Word> words,
+      String missing) {
     /** Whether it is heard at all. */
     public boolean isHeard() {
       return at.length() > 0;
@@ -74,6 +80,7 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
           new Spoken(
               line.id(),
               line.number(),
+              line.text(),
               new SampleRange(shift, times.places().get(i).end()),
               line.words().stream().map(w -> shifted(w, shift)).toList(),
               missing.get(i)));
@@ -114,7 +121,7 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
   }
 
   /** The word a tie names; empty if there is none. */
-  Optional<Place> wordOf(Tie.OnWord tie) {
+  public Optional<Place> wordOf(Tie.OnWord tie) {
     return lines.stream()
         .filter(line -> line.id().equals(tie.line()))
         .filter(line -> tie.word() >= 0 && tie.word() < line.words().size())

@@ -1,6 +1,8 @@
 package app.latethistle.core.grade;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.picture.Frame;
+import app.latethistle.core.picture.Rgb;
 
 /** A small picture whose colours are looked at: rows of signals of 8 bits a channel. */
 public final class ColourPicture {
@@ -19,6 +21,13 @@ public final class ColourPicture {
     this.width = width;
     this.height = height;
     this.rgb = rgb;
+  }
+
+  /** A frame in RGB. */
+  public static ColourPicture of(Frame frame) {
+    int[] rgb = new int[frame.width() * frame.height()];
+    Rgb.fromFrame(frame, rgb);
+    return new ColourPicture(frame.width(), frame.height(), rgb);
   }
 
   /**

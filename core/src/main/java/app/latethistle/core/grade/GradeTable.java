@@ -3,8 +3,9 @@ package app.latethistle.core.grade;
 import app.latethistle.core.picture.Frame;
 
 /**
- * A grading as a table from frames to frames. Luma has an entry for each of its codes and each
- * second code of both chromas; what is added to chroma hangs on the mean luma of its four pixels.
+ * What becomes of colours as a table from frames to frames. Luma has an entry for each of its codes
+ * and each second code of both chromas; what is added to chroma hangs on the mean luma of its four
+ * pixels.
  *
  * <p>A line of the table, all lumas of some chromas, is filled when it is first used: the grading
  * is worked out at 52 codes of luma and laid out evenly between them. So a table is for one thread.
@@ -28,20 +29,20 @@ public final class GradeTable {
   /** What is added to chroma is kept in parts of a code. */
   private static final int PARTS = 64;
 
-  private final Grading grading;
+  private final ColourChange change;
   private final Signal[] knots = new Signal[KNOTS];
   private final boolean[] filled = new boolean[CHROMAS * CHROMAS];
   private final byte[] luma = new byte[CHROMAS * CHROMAS * 256];
   private final short[] chromaBlue = new short[CHROMAS * CHROMAS * LUMAS];
   private final short[] chromaRed = new short[CHROMAS * CHROMAS * LUMAS];
 
-  private GradeTable(Grading grading) {
-    this.grading = grading;
+  private GradeTable(ColourChange change) {
+    this.change = change;
   }
 
-  /** A table of a grading. */
-  public static GradeTable of(Grading grading) {
-    return new GradeTable(grading);
+  /** A table of what becomes of colours. */
+  public static GradeTable of(ColourChange change) {
+    return new GradeTable(change);
   }
 
   private void fill(int line, int u, int v) {
@@ -50,11 +51,7 @@ public final class GradeTable {
     double cb = (u << SHARED) + middle;
     double cr = (v << SHARED) + middle;
     for (int i = 0; i < KNOTS; i++) {
-      double luma = (i * STEP - 16) / 219.0;
-      double blue = luma + 1.8556 * (cb - 128) / 224.0;
-      double red = luma + 1.5748 * (cr - 128) / 224.0;
-      double green = (luma - 0.2126 * red - 0.0722 * blue) / 0.7152;
-      knots[i] = grading.apply(new Signal(red, green, blue));
+      knots[i] = change.apply(Signal.ofCodes(i * STEP, cb, cr));
     }
     for (int y = 0; y < 256; y++) {
       Signal out = at(y / (double) STEP);
@@ -75,13 +72,7 @@ public final class GradeTable {
   private Signal at(double y) {
     int y0 = Math.min(KNOTS - 2, (int) y);
     double part = y - y0;
-    Signal a = knots[y0];
-    Signal b = knots[y0 + 1];
-    return new Signal(
-            a.red() + part * (b.red() - a.red()),
-            a.green() + part * (b.green() - a.green()),
-            a.blue() + part * (b.blue() - a.blue()))
-        .held();
+    return knots[y0].towards(knots[y0 + 1], part).held();
   }
 
   /** Draws a frame graded into another of its size, or into itself. */

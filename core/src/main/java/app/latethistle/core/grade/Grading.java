@@ -1,12 +1,14 @@
 package app.latethistle.core.grade;
 
 import app.latethistle.core.look.Cdl;
+import app.latethistle.core.look.ColourRange;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Curves;
 import app.latethistle.core.look.Tones;
+import java.util.List;
 
 /** What a correction makes of a colour, in floating point; see the package for the order. */
-public final class Grading {
+public final class Grading implements ColourChange {
   private static final double TINT_STEP = 1 / 2500.0;
 
   /** The chroma in Oklab from which vibrance leaves a colour alone: that of strong paint. */
@@ -18,14 +20,22 @@ public final class Grading {
   private final Tones tones;
   private final double saturation;
   private final Cdl cdl;
+  private final List<Ranged> ranges;
   private final DrawnCurve luma;
   private final DrawnCurve red;
   private final DrawnCurve green;
   private final DrawnCurve blue;
 
-  private Grading(Exact basics, Tones tones, Cdl cdl) {
+  /** What is done to a range of colours. */
+  private record Ranged(RangeWeight weight, Grading grading) {}
+
+  private Grading(Exact basics, Tones tones, List<ColourRange> ranges, Cdl cdl) {
     this.tones = tones;
     this.cdl = cdl;
+    this.ranges =
+        ranges.stream()
+            .map(r -> new Ranged(new RangeWeight(r), of(Correction.of(r.basics()))))
+            .toList();
     lit = basics.exposure() != 0 || basics.warmth() != 0 || basics.tint() != 0;
     light =
         Matrix.FROM_XYZ
@@ -44,15 +54,21 @@ public final class Grading {
 
   /** What a correction does. */
   public static Grading of(Correction correction) {
-    return new Grading(Exact.of(correction.basics()), correction.tones(), correction.cdl());
+    return new Grading(
+        Exact.of(correction.basics()), correction.tones(), correction.ranges(), correction.cdl());
   }
 
   /** What five numbers and a list do. */
   static Grading of(Exact basics, Cdl cdl) {
-    return new Grading(basics, Tones.NONE, cdl);
+    return new Grading(basics, Tones.NONE, List.of(), cdl);
   }
 
-  /** What becomes of a colour, which may lie beyond black and white. */
+  /** What five numbers that are not rounded and tones do. */
+  static Grading of(Exact basics, Tones tones) {
+    return new Grading(basics, tones, List.of(), Cdl.NONE);
+  }
+
+  @Override
   public Signal apply(Signal colour) {
     Signal v = lit ? lit(colour) : colour;
     v = new Signal(red.at(bent(v.red())), green.at(bent(v.green())), blue.at(bent(v.blue())));
@@ -63,7 +79,15 @@ public final class Grading {
     if (saturation != 1 || tones.vibrance() != 0) {
       v = saturated(v);
     }
+    for (Ranged ranged : ranges) {
+      v = ranged(ranged, v);
+    }
     return cdl.equals(Cdl.NONE) ? v : listed(cdl, v, /* held= */ true);
+  }
+
+  private static Signal ranged(Ranged ranged, Signal v) {
+    double weight = ranged.weight.of(Oklab.of(v));
+    return weight == 0 ? v : v.towards(ranged.grading.apply(v), weight);
   }
 
   private Signal lit(Signal v) {
@@ -92,14 +116,10 @@ public final class Grading {
   }
 
   private Signal saturated(Signal v) {
-    Oklab colour =
-        Oklab.ofLight(
-            Transfer.toLight(v.red()), Transfer.toLight(v.green()), Transfer.toLight(v.blue()));
+    Oklab colour = Oklab.of(v);
     double weak = Math.max(0, 1 - colour.chroma() / STRONG);
     double factor = Math.max(0, saturation * (1 + tones.vibrance() / 100.0 * weak));
-    double[] light = colour.withChromaTimes(factor).light();
-    return new Signal(
-        Transfer.toSignal(light[0]), Transfer.toSignal(light[1]), Transfer.toSignal(light[2]));
+    return colour.withChromaTimes(factor).signal();
   }
 
   /**

@@ -11,11 +11,14 @@ public final class KeyPictures {
   private final ColourPicture picture;
   private final Landmarks landmarks;
   private final Summary summary;
+  private final List<Signal> samples;
 
-  private KeyPictures(ColourPicture picture, Landmarks landmarks, Summary summary) {
+  private KeyPictures(
+      ColourPicture picture, Landmarks landmarks, Summary summary, List<Signal> samples) {
     this.picture = picture;
     this.landmarks = landmarks;
     this.summary = summary;
+    this.samples = samples;
   }
 
   /**
@@ -25,8 +28,13 @@ public final class KeyPictures {
    * @param correction of it
    */
   public static KeyPictures of(List<ColourPicture> pictures, Correction correction) {
-    ColourPicture picture = middle(pictures).graded(Grading.of(correction));
-    return new KeyPictures(picture, Landmarks.of(picture), Summary.of(pictures, correction));
+    Grading grading = Grading.of(correction);
+    ColourPicture picture = middle(pictures).graded(grading);
+    return new KeyPictures(
+        picture,
+        Landmarks.of(picture),
+        Summary.of(pictures, correction),
+        Summary.samples(pictures).stream().map(grading::apply).toList());
   }
 
   /**
@@ -38,6 +46,14 @@ public final class KeyPictures {
    */
   public Match match(List<ColourPicture> shot, double strength) {
     return Match.of(this, shot, strength);
+  }
+
+  /**
+   * What leads the key shot of a group towards it: half of the way in white, blacks and saturation,
+   * and not in brightness, for it is meant to differ.
+   */
+  public Correction lead(List<ColourPicture> shot) {
+    return Lead.of(samples, summary, Summary.samples(shot));
   }
 
   /** The picture of a clip in which places are sought. */

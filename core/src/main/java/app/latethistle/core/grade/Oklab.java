@@ -1,10 +1,31 @@
 package app.latethistle.core.grade;
 
+import app.latethistle.core.picture.Hue;
+
 /**
  * Oklab (Ottosson 2020, "A perceptual color space for image processing"): lightness 0 to 1, a and b
  * around 0; what is twice as far from neutral looks twice as strong.
  */
 record Oklab(double lightness, double a, double b) {
+  /** Of a signal. */
+  static Oklab of(Signal v) {
+    return ofLight(
+        Transfer.toLight(v.red()), Transfer.toLight(v.green()), Transfer.toLight(v.blue()));
+  }
+
+  /**
+   * The direction of a hue, of length one and without lightness.
+   *
+   * @param degrees on the colour circle: 0 red, 120 green, 240 blue
+   */
+  static Oklab ofHue(double degrees) {
+    Oklab full =
+        of(
+            new Signal(
+                Hue.channel(degrees), Hue.channel(degrees - 120), Hue.channel(degrees + 120)));
+    return new Oklab(0, full.a / full.chroma(), full.b / full.chroma());
+  }
+
   /** From linear light of BT.709's primaries. */
   static Oklab ofLight(double red, double green, double blue) {
     double l = Math.cbrt(0.4122214708 * red + 0.5363325363 * green + 0.0514459929 * blue);
@@ -34,6 +55,13 @@ record Oklab(double lightness, double a, double b) {
       -1.2684380046 * l + 2.6097574011 * m - 0.3413193965 * s,
       -0.0041960863 * l - 0.7034186147 * m + 1.7076147010 * s
     };
+  }
+
+  /** As BT.709 codes it. */
+  Signal signal() {
+    double[] light = light();
+    return new Signal(
+        Transfer.toSignal(light[0]), Transfer.toSignal(light[1]), Transfer.toSignal(light[2]));
   }
 
   private static double cube(double v) {

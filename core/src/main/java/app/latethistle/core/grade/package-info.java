@@ -11,6 +11,7 @@
  *   <li>In the signal, evenly spaced to the eye: contrast about the pivot, blacks and whites,
  *       shoulder and toe, curves.
  *   <li>In Oklab: saturation and vibrance, which keep lightness and hue.
+ *   <li>Ranges of colours by themselves, each weighed in Oklab by hue, chroma and lightness.
  *   <li>The colour decision list, in the signal.
  * </ol>
  *

@@ -6,15 +6,25 @@ import java.util.stream.Stream;
 
 /**
  * What of a picture stays when it is laid over another: what no key takes out, as far as it lies in
- * every mask.
+ * every mask and is of the part that is kept.
  *
  * @param keys backing colours that are taken out
  * @param masks parts that stay
+ * @param part whether the subject that was cut out of the take stays, or what is behind it; all of
+ *     the picture where none was
  * @param wrap how much of the light of what lies under it comes round its edge, in percent
  */
-public record Matte(List<Key> keys, List<Mask> masks, int wrap) {
+public record Matte(List<Key> keys, List<Mask> masks, Part part, int wrap) {
   /** The picture as it came. */
-  public static final Matte NONE = new Matte(List.of(), List.of(), 0);
+  public static final Matte NONE = new Matte(List.of(), List.of(), Part.ALL, 0);
+
+  /** A part of a picture, by the subject that was cut out of its take. */
+  public enum Part {
+    ALL,
+    SUBJECT,
+    /** What is behind the subject. */
+    BACKGROUND
+  }
 
   private static final int MOST_KEYS = 3;
   private static final int MOST_MASKS = 4;
@@ -37,14 +47,19 @@ public record Matte(List<Key> keys, List<Mask> masks, int wrap) {
     }
   }
 
+  /** A matte that asks for no subject. */
+  public Matte(List<Key> keys, List<Mask> masks, int wrap) {
+    this(keys, masks, Part.ALL, wrap);
+  }
+
   /** A matte of keys alone. */
   public static Matte of(Key... keys) {
-    return new Matte(List.of(keys), List.of(), 0);
+    return NONE.withKeys(List.of(keys));
   }
 
   /** Whether all of the picture stays. */
   public boolean isNone() {
-    return keys.isEmpty() && masks.isEmpty();
+    return keys.isEmpty() && masks.isEmpty() && part == Part.ALL;
   }
 
   /** The same with one more colour taken out. */
@@ -54,11 +69,16 @@ public record Matte(List<Key> keys, List<Mask> masks, int wrap) {
 
   /** The same with one more mask. */
   public Matte and(Mask more) {
-    return new Matte(keys, Stream.concat(masks.stream(), Stream.of(more)).toList(), wrap);
+    return new Matte(keys, Stream.concat(masks.stream(), Stream.of(more)).toList(), part, wrap);
   }
 
   /** The same with other colours taken out. */
   public Matte withKeys(List<Key> other) {
-    return new Matte(other, masks, wrap);
+    return new Matte(other, masks, part, wrap);
+  }
+
+  /** The same with another part kept. */
+  public Matte withPart(Part other) {
+    return new Matte(keys, masks, other, wrap);
   }
 }

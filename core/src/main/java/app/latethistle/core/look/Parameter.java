@@ -17,6 +17,8 @@ public record Parameter(String name, int least, int most, int usual, Unit unit) 
     PERCENT,
     /** Thousandths of the picture's height, so that it looks the same at every size. */
     HEIGHT,
+    /** Ten-thousandths of the picture's height. */
+    TENTHS_OF_HEIGHT,
     DEGREES,
     /** Tenths of once a second. */
     TENTHS_A_SECOND,

@@ -9,8 +9,15 @@ import java.util.List;
  *
  * @param dials a value for each of the kind's parameters, in their order
  * @param bypassed whether it is left out for now
+ * @param table SHA-256 of the .cube file that {@link TreatmentKind#TABLE} looks up in; "" for none,
+ *     which leaves all as it is
  */
-public record Treatment(TreatmentKind kind, List<Dial> dials, boolean bypassed) {
+public record Treatment(TreatmentKind kind, List<Dial> dials, boolean bypassed, String table) {
+
+  /** One that looks nothing up. */
+  public Treatment(TreatmentKind kind, List<Dial> dials, boolean bypassed) {
+    this(kind, dials, bypassed, "");
+  }
 
   /**
    * @throws IllegalArgumentException if a value is missing or out of its parameter's range
@@ -49,11 +56,22 @@ public record Treatment(TreatmentKind kind, List<Dial> dials, boolean bypassed) 
     return new Treatment(kind, List.of(dials), false);
   }
 
+  /**
+   * A table that is looked up in.
+   *
+   * @param file SHA-256 of the .cube file
+   */
+  public static Treatment table(String file) {
+    return new Treatment(
+        TreatmentKind.TABLE, usual(TreatmentKind.TABLE).dials(), /* bypassed= */ false, file);
+  }
+
   /** The same as it is on a hit, held. */
   public Treatment onHit() {
     return new Treatment(
         kind,
         dials.stream().map(d -> d.drive().map(drive -> Dial.at(drive.to())).orElse(d)).toList(),
-        bypassed);
+        bypassed,
+        table);
   }
 }

@@ -52,7 +52,29 @@ public enum TreatmentKind {
   /** Bars above and below, as a wider film has them. */
   BARS,
   /** A picture with a border, lying on a soft one of itself. */
-  INSET;
+  INSET,
+  /** Without colour: how much, and how bright red, green and blue become. */
+  MONOCHROME,
+  /** Colours stronger or paler, lightness and hue kept. */
+  SATURATION,
+  /** Distances from middle grey greater or smaller. */
+  CONTRAST,
+  /** Warm or cold light over all, in mired. */
+  WASH,
+  /** A colour in the dark and another in the light. */
+  SPLIT_TONE,
+  /** Blacks lifted, as on a print that has hung in the sun. */
+  FADED,
+  /** Darker towards the corners, along an ellipse of the picture's shape. */
+  VIGNETTE,
+  /** The grain of film, another in each frame. */
+  GRAIN,
+  /** A red glow round what is bright, as light thrown back by the film's base makes it. */
+  HALATION,
+  /** What a soft filter before the lens makes. */
+  DIFFUSION,
+  /** A table of colours that was brought in. */
+  TABLE;
 
   /** The values that say how it is done, in the order in which they are asked for. */
   public List<Parameter> parameters() {
@@ -91,13 +113,53 @@ public enum TreatmentKind {
               percent("size", 20, 100, 80),
               size("border", 0, 40, 6),
               percent("shadow", 0, 100, 60));
+      case MONOCHROME ->
+          List.of(
+              percent("amount", 0, 100, 100),
+              percent("red", 0, 200, 21),
+              percent("green", 0, 200, 72),
+              percent("blue", 0, 200, 7));
+      case SATURATION -> List.of(percent("amount", -100, 100, -25));
+      case CONTRAST -> List.of(percent("amount", -100, 100, 20));
+      case WASH -> List.of(count("warmth", 25), count("tint", 0));
+      case SPLIT_TONE ->
+          List.of(
+              hue("dark", 210),
+              percent("in the dark", 0, 100, 30),
+              hue("light", 40),
+              percent("in the light", 0, 100, 30));
+      case FADED -> List.of(percent("amount", 0, 100, 35));
+      case VIGNETTE ->
+          List.of(
+              percent("amount", 0, 100, 40),
+              percent("from", 0, 140, 55),
+              percent("soft", 5, 150, 75));
+      case GRAIN ->
+          List.of(
+              percent("amount", 0, 100, 30),
+              new Parameter("size", 5, 60, 16, Unit.TENTHS_OF_HEIGHT),
+              percent("in the dark", 0, 100, 60),
+              percent("in the light", 0, 100, 40));
+      case HALATION ->
+          List.of(
+              percent("amount", 0, 100, 45), size("size", 2, 60, 14), percent("from", 20, 99, 70));
+      case DIFFUSION -> List.of(percent("amount", 0, 100, 45), size("size", 2, 60, 12));
+      case TABLE -> List.of(percent("strength", 0, 100, 100));
+    };
+  }
+
+  /** Whether it changes each colour by itself, wherever it is: it is done by a table. */
+  public boolean ofColour() {
+    return switch (this) {
+      case MONOCHROME, SATURATION, CONTRAST, WASH, SPLIT_TONE, FADED, TABLE -> true;
+      default -> false;
     };
   }
 
   /** Whether it moves although its values do not: it needs a count of frames and a seed. */
   public boolean moves() {
     return switch (this) {
-      case SHAKE, FLICKER, OLD_FILM, LEAK, SNOW, PAPER, EMBERS -> true;
+      case SHAKE, FLICKER, OLD_FILM, LEAK, SNOW, PAPER, EMBERS, GRAIN -> true;
       default -> false;
     };
   }
@@ -120,6 +182,10 @@ public enum TreatmentKind {
 
   private static Parameter speed(String name, int least, int most, int usual) {
     return new Parameter(name, least, most, usual, Unit.TENTHS_A_SECOND);
+  }
+
+  private static Parameter count(String name, int usual) {
+    return new Parameter(name, -100, 100, usual, Unit.COUNT);
   }
 
   private static Parameter wind() {

@@ -5,10 +5,19 @@ package app.latethistle.core.measure;
  * differences between neighbours. A picture that loses little was blurred already. After Crete,
  * Dolmiere, Ladret and Nicolas, "The blur effect" (SPIE 6492, 2007), from memory.
  */
-final class Sharpness {
+public final class Sharpness {
   private static final int REACH = 4;
 
   private Sharpness() {}
+
+  /**
+   * Of a picture's luma, 0 for wholly blurred to 1 for wholly sharp.
+   *
+   * @param luma row by row
+   */
+  public static double of(int width, int height, byte[] luma) {
+    return of(Gray.of(width, height, luma));
+  }
 
   /** 0 for wholly blurred to 1 for wholly sharp. */
   static double of(Gray g) {

@@ -2,6 +2,7 @@ package app.latethistle.core.mix;
 
 import app.latethistle.core.film.Run;
 import app.latethistle.core.key.KeyWriter;
+import app.latethistle.core.sound.Timing;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.voice.Tightening;
 import java.io.IOException;
@@ -11,6 +12,11 @@ import java.util.List;
 public sealed interface Course {
   /** Writes samples from k on, channels in turn, over what is in the target. */
   void read(SoundSource.Sound sound, long k, float[] target, int frames) throws IOException;
+
+  /** The medium's sound as it is read; what has to be worked on whole is, once. */
+  default SoundSource.Sound on(SoundSource.Sound sound) {
+    return sound;
+  }
 
   /** Writes all that can change a sample from k on. */
   void writeKey(KeyWriter key, long k);
@@ -106,6 +112,78 @@ public sealed interface Course {
     public void writeKey(KeyWriter key, long k) {
       key.put("tightened").put(k).put(cuts.size());
       cuts.forEach(cut -> key.put(cut.start()).put(cut.end()));
+    }
+  }
+
+  /**
+   * A part of a medium backwards, longer or shorter, higher or lower.
+   *
+   * @param part the medium's samples
+   * @param time how they run
+   */
+  record Shaped(SampleRange part, Timing time) implements Course {
+    @Override
+    public SoundSource.Sound on(SoundSource.Sound sound) {
+      return new ShapedSound(sound, part, time);
+    }
+
+    @Override
+    public void read(SoundSource.Sound sound, long k, float[] target, int frames)
+        throws IOException {
+      sound.read(k, target, frames);
+    }
+
+    @Override
+    public void writeKey(KeyWriter key, long k) {
+      key.put("shaped").put(part.start()).put(part.end()).put(time.reversed() ? 1 : 0);
+      key.put(time.stretch()).put(time.pitch()).put(k);
+    }
+  }
+
+  /**
+   * From a sample on to the end of a loop, and then that again and again; the end of each goes over
+   * into the start of the next with equal power.
+   *
+   * @param in the medium's sample that is heard first
+   * @param loop the medium's samples that are repeated
+   */
+  record Looped(long in, SampleRange loop) implements Course {
+    /** Samples over which one goes into the next, at most: 50 ms, common practice, no source. */
+    private static final long MOST = 2_400;
+
+    @Override
+    public void read(SoundSource.Sound sound, long k, float[] target, int frames)
+        throws IOException {
+      int channels = sound.channels();
+      long cross = Math.min(MOST, Math.min(loop.start(), loop.length() / 2));
+      float[] piece = new float[frames * channels];
+      for (int done = 0; done < frames; ) {
+        long at = in + k + done;
+        long within = at < loop.end() ? at : loop.start() + (at - loop.start()) % loop.length();
+        int count = (int) Math.min(frames - done, loop.end() - within);
+        sound.read(within, piece, count);
+        System.arraycopy(piece, 0, target, done * channels, count * channels);
+        long from = Math.max(within, loop.end() - cross);
+        int lap = (int) (within + count - from);
+        if (lap > 0) {
+          sound.read(from - loop.length(), piece, lap);
+          for (int i = 0; i < lap; i++) {
+            double share = (from + i - (loop.end() - cross) + 0.5) / cross;
+            float old = (float) Math.cos(Math.PI / 2 * share);
+            float young = (float) Math.sin(Math.PI / 2 * share);
+            int to = (done + count - lap + i) * channels;
+            for (int c = 0; c < channels; c++) {
+              target[to + c] = old * target[to + c] + young * piece[i * channels + c];
+            }
+          }
+        }
+        done += count;
+      }
+    }
+
+    @Override
+    public void writeKey(KeyWriter key, long k) {
+      key.put("looped").put(in + k).put(loop.start()).put(loop.end());
     }
   }
 }

@@ -1,69 +1,97 @@
 package app.latethistle.core.mix;
 
+import app.latethistle.core.sound.DuckingRule;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.function.LongUnaryOperator;
 
 /**
- * Lowers what lies under speech: down before a word is said, up again once nothing more follows.
- * The gain moves evenly in decibels. Depth and times are common practice, no source.
+ * How far music and clips step aside for the voice: under each line by what the rule needs there,
+ * or by what was set by hand; down before it, up again once nothing more follows. Where nobody
+ * speaks it is 0.
+ *
+ * @param lines each line that is heard, in the order they are
+ * @param lid the gain that follows from them
  */
-public final class Ducking {
-  /** How far it goes down, in decibels. */
-  public static final double DEPTH = -9;
-
-  private static final int ATTACK = Samples.RATE / 5;
-  private static final int RELEASE = Samples.RATE / 2;
-
-  /** Rests shorter than this are not worth coming up for, in samples. */
-  private static final long HOLD = Samples.RATE;
-
-  private final List<SampleRange> lows;
+public record Ducking(List<Low> lines, LevelLine lid) {
+  /** Nobody speaks. */
+  public static final Ducking NONE = new Ducking(List.of(), LevelLine.FLAT);
 
   /**
-   * @param speech where something is said, in samples, in any order
-   */
-  public Ducking(List<SampleRange> speech) {
-    List<SampleRange> ordered =
-        speech.stream().sorted(Comparator.comparingLong(SampleRange::start)).toList();
-    lows = new ArrayList<>();
-    for (int i = 0; i < ordered.size(); ) {
-      long start = ordered.get(i).start();
-      long end = ordered.get(i).end();
-      for (i++; i < ordered.size() && ordered.get(i).start() - end < HOLD; i++) {
-        end = Math.max(end, ordered.get(i).end());
-      }
-      lows.add(new SampleRange(start, end));
-    }
-  }
-
-  /** The stretches in which it is down or on its way that share a sample with a range. */
-  List<SampleRange> reaching(SampleRange range) {
-    return lows.stream()
-        .filter(low -> low.start() - ATTACK < range.end() && low.end() + RELEASE > range.start())
-        .toList();
-  }
-
-  /**
-   * Lowers a range of the film in place.
+   * A line.
    *
-   * @param stereo left and right in turn
-   * @param from the film's sample of its first
+   * @param id of the line
+   * @param at when it is heard
+   * @param byRule what the rule lowers by, in decibels, 0 or less
+   * @param gain what is done: by the rule or by hand
+   * @param byHand whether it is by hand
    */
-  public void apply(float[] stereo, long from, int frames) {
-    for (SampleRange low : reaching(SampleRange.ofLength(from, frames))) {
-      long first = Math.max(from, low.start() - ATTACK);
-      long last = Math.min(from + frames, low.end() + RELEASE);
-      for (long at = first; at < last; at++) {
-        double down = Math.min((at - (low.start() - ATTACK)) / (double) ATTACK, 1);
-        double up = Math.min((low.end() + RELEASE - at) / (double) RELEASE, 1);
-        float gain = (float) Math.pow(10, DEPTH * Math.min(down, up) / 20);
-        int i = (int) (at - from);
-        stereo[2 * i] *= gain;
-        stereo[2 * i + 1] *= gain;
+  public record Low(String id, SampleRange at, double byRule, double gain, boolean byHand) {}
+
+  /**
+   * What a line needs of what plays under it.
+   *
+   * @param id of the line
+   * @param at when it is heard
+   * @param needed decibels by which what plays there is to be lowered; 0 or less
+   */
+  public record Need(String id, SampleRange at, double needed) {}
+
+  /**
+   * The lid over lines.
+   *
+   * @param byHand gains that were set, by the line's id
+   * @param beatBefore the last beat at or before a sample, or the sample itself
+   */
+  public static Ducking of(
+      DuckingRule rule,
+      Map<String, Double> byHand,
+      List<Need> needs,
+      LongUnaryOperator beatBefore) {
+    List<Low> lows =
+        needs.stream()
+            .filter(need -> !need.at.isEmpty())
+            .sorted(Comparator.comparingLong(need -> need.at.start()))
+            .map(
+                need -> {
+                  Double hand = byHand.get(need.id);
+                  double gain = hand == null ? need.needed : hand;
+                  return new Low(need.id, need.at, need.needed, gain, hand != null);
+                })
+            .toList();
+    long early = Samples.ofSeconds(rule.early() / 1000.0);
+    long late = Samples.ofSeconds(rule.late() / 1000.0);
+    long gap = Math.max(Samples.ofSeconds(rule.gap() / 1000.0), early + late);
+    List<LevelLine.Point> points = new ArrayList<>();
+    for (int i = 0; i < lows.size(); i++) {
+      Low low = lows.get(i);
+      boolean goesOn = i > 0 && low.at.start() - lows.get(i - 1).at.end() < gap;
+      if (!goesOn) {
+        long from = low.at.start() - early;
+        points.add(new LevelLine.Point(rule.onBeat() ? beatBefore.applyAsLong(from) : from, 0));
+      }
+      points.add(new LevelLine.Point(low.at.start(), low.gain));
+      points.add(new LevelLine.Point(low.at.end(), low.gain));
+      boolean stays = i + 1 < lows.size() && lows.get(i + 1).at.start() - low.at.end() < gap;
+      if (!stays) {
+        points.add(new LevelLine.Point(low.at.end() + late, 0));
       }
     }
+    return new Ducking(lows, new LevelLine(ordered(points)));
+  }
+
+  /** Points whose samples never go back: what two lines at once want is the later one's. */
+  private static List<LevelLine.Point> ordered(List<LevelLine.Point> points) {
+    List<LevelLine.Point> ordered = new ArrayList<>();
+    long last = Long.MIN_VALUE;
+    for (LevelLine.Point p : points) {
+      last = Math.max(p.sample(), last + 1);
+      ordered.add(new LevelLine.Point(last, p.decibels()));
+    }
+    return ordered;
   }
 }

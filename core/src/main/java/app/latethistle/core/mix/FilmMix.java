@@ -1,16 +1,38 @@
 package app.latethistle.core.mix;
 
+import app.latethistle.core.film.Balance;
+import app.latethistle.core.film.BusLevel;
 import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.signal.Loudness;
+import app.latethistle.core.signal.LoudnessTrace;
+import app.latethistle.core.sound.Bus;
+import app.latethistle.core.sound.VoiceCare;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Supplier;
 
-/** Makes the mix of a film: its song, its clips and its voice. */
+/** Makes the mix of a film: its song, its clips, its voice and the sounds that are laid. */
 public final class FilmMix {
-  private FilmMix() {}
+  private final Resolved film;
+  private final Set<String> sounding;
+  private final Optional<Song> song;
+  private final List<Optional<Reading>> readings;
+
+  private FilmMix(
+      Resolved film, Set<String> sounding, Optional<Song> song, List<Optional<Reading>> readings) {
+    this.film = film;
+    this.sounding = sounding;
+    this.song = song;
+    this.readings = readings;
+  }
 
   /**
    * The file of a line that is read.
@@ -23,33 +45,74 @@ public final class FilmMix {
     public Reading {
       cuts = List.copyOf(cuts);
     }
+
+    /** How loud it is heard before its bus, in LUFS. */
+    double heard() {
+      return Double.isFinite(loudness) ? loudness + Part.voiceGain(loudness) : Part.VOICE_LOUDNESS;
+    }
   }
+
+  /**
+   * The file of a film's song.
+   *
+   * @param media SHA-256 of it
+   * @param trace how loud it is over its time; asked for only where somebody speaks
+   */
+  public record Song(String media, Supplier<LoudnessTrace> trace) {}
 
   /**
    * The mix of a film.
    *
    * @param sounding takes whose clips have a sound of their own
-   * @param song SHA-256 of the song's file
+   * @param song of the film
    * @param readings of the lines of the film's narration, in their order
    */
   public static Mix of(
-      Resolved film,
-      Set<String> sounding,
-      Optional<String> song,
-      List<Optional<Reading>> readings) {
+      Resolved film, Set<String> sounding, Optional<Song> song, List<Optional<Reading>> readings) {
+    return new FilmMix(film, sounding, song, readings).mix();
+  }
+
+  /** How the film's music steps aside for its voice. */
+  public static Ducking ducking(
+      Resolved film, Optional<Song> song, List<Optional<Reading>> readings) {
+    return new FilmMix(film, Set.of(), song, readings).ducking();
+  }
+
+  private Mix mix() {
     FrameRate rate = film.rate();
+    Balance balance = film.film().balance();
     long length = rate.sampleOf(film.cutting().length());
     List<Part> parts = new ArrayList<>();
     song.ifPresent(
-        media ->
+        heard ->
             parts.add(
                 new Part(
                     Bus.MUSIC,
-                    media,
+                    heard.media,
                     new SampleRange(0, length),
                     new Course.Straight(film.film().music().start()),
                     0)));
     parts.addAll(new FilmSounds(film, sounding).parts());
+    parts.addAll(voice(balance.care()));
+    parts.removeIf(part -> balance.level(part.bus()).muted());
+    Map<Bus, LevelLine> lines = new EnumMap<>(Bus.class);
+    for (Bus bus : Bus.values()) {
+      lines.put(bus, line(bus));
+    }
+    return new Mix(
+        parts,
+        length,
+        rate.sampleOf(film.film().finish().end().frames()),
+        Level.AS_MIXED,
+        new Mix.Faders(
+            lines,
+            balance.level(Bus.VOICE).muted() ? LevelLine.FLAT : ducking().lid(),
+            balance.rule().speechBand()));
+  }
+
+  private List<Part> voice(VoiceCare care) {
+    List<Part> parts = new ArrayList<>();
+    Effect effect = care.leavesAll() ? Effect.NONE : new Effect.Cared(care);
     for (int i = 0; i < readings.size(); i++) {
       SampleRange at = film.cutting().voice().lines().get(i).at();
       readings
@@ -62,8 +125,61 @@ public final class FilmMix {
                           reading.media,
                           at,
                           new Course.Tightened(reading.cuts),
-                          Part.voiceGain(reading.loudness))));
+                          Part.voiceGain(reading.loudness),
+                          Edges.NONE,
+                          effect)));
     }
-    return new Mix(parts, length, rate.sampleOf(film.film().finish().end().frames()));
+    return parts;
+  }
+
+  /** A bus's line over the film, its gain in it. */
+  private LevelLine line(Bus bus) {
+    BusLevel level = film.film().balance().level(bus);
+    List<LevelLine.Point> points = new ArrayList<>();
+    for (BusLevel.Point point : level.line()) {
+      film.sampleOf(point.at())
+          .ifPresent(at -> points.add(new LevelLine.Point(at, point.gain() + level.gain())));
+    }
+    return points.isEmpty() ? LevelLine.level(level.gain()) : new LevelLine(points);
+  }
+
+  private Ducking ducking() {
+    Balance balance = film.film().balance();
+    List<Ducking.Need> needs = new ArrayList<>();
+    LevelLine music = line(Bus.MUSIC);
+    LevelLine voice = line(Bus.VOICE);
+    for (int i = 0; i < readings.size(); i++) {
+      VoiceClock.Spoken line = film.cutting().voice().lines().get(i);
+      if (readings.get(i).isPresent() && line.at().end() > 0) {
+        SampleRange at =
+            new SampleRange(Math.max(0, line.at().start()), Math.max(0, line.at().end()));
+        double spoken = readings.get(i).get().heard() + voice.mean(at);
+        needs.add(new Ducking.Need(line.id(), at, needed(at, spoken, music)));
+      }
+    }
+    return needs.isEmpty()
+        ? Ducking.NONE
+        : Ducking.of(balance.rule(), balance.byHand(), needs, this::beatBefore);
+  }
+
+  /** What a line asks of the music under it; as much as it stands over it where none is known. */
+  private double needed(SampleRange at, double spoken, LevelLine music) {
+    double over = film.film().balance().rule().over();
+    LoudnessTrace trace = song.map(s -> s.trace.get()).orElse(LoudnessTrace.UNKNOWN);
+    if (!trace.isKnown()) {
+      return -over;
+    }
+    double playing = trace.in(at.shift(film.film().music().start())) + music.mean(at);
+    return playing == Loudness.SILENT ? 0 : Math.max(-60, Math.min(0, spoken - over - playing));
+  }
+
+  private long beatBefore(long sample) {
+    BeatGrid grid = film.clocks().grid();
+    long at = sample + film.film().music().start();
+    long before = sample;
+    for (int beat = 0; beat < grid.size() && grid.sampleOf(beat) <= at; beat++) {
+      before = grid.sampleOf(beat) - film.film().music().start();
+    }
+    return before;
   }
 }

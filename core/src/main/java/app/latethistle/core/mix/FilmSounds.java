@@ -1,11 +1,11 @@
 package app.latethistle.core.mix;
 
 import app.latethistle.core.film.ClipSound;
-import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Run;
+import app.latethistle.core.sound.Bus;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
@@ -14,7 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 
-/** What is heard of a film's clips: with their pictures, and detached from them. */
+/** What is heard of a film beside song and voice: its clips, and what is laid. */
 public final class FilmSounds {
   private static final FrameRange NOWHERE = new FrameRange(0, 0);
 
@@ -29,7 +29,7 @@ public final class FilmSounds {
     this.sounding = Set.copyOf(sounding);
   }
 
-  /** The parts, those of the cut first. */
+  /** The parts, those of the cut first, those that are laid last. */
   public List<Part> parts() {
     List<Part> parts = new ArrayList<>();
     for (int i = 0; i < film.film().placements().size(); i++) {
@@ -46,22 +46,7 @@ public final class FilmSounds {
         add(parts, overlay.placement(), range, NOWHERE, NOWHERE);
       }
     }
-    for (FilmSound sound : film.film().sounds()) {
-      Long start = film.cutting().beside().sounds().get(sound.id());
-      if (start != null && isHeard(sound.take())) {
-        ClipSound plain = new ClipSound(true, 0, 0, sound.gain());
-        FrameRange range = FrameRange.ofLength(start, sound.length());
-        parts.add(
-            part(
-                film.takes().get(sound.take()),
-                Run.PLAIN,
-                sound.in(),
-                range,
-                plain,
-                NOWHERE,
-                NOWHERE));
-      }
-    }
+    parts.addAll(new LaidSounds(film, sounding).parts());
     return parts;
   }
 
@@ -123,7 +108,8 @@ public final class FilmSounds {
         new Course.Running(
             inSamples, rate.sampleOf(in), rate.sampleOf(take.frames()), lead, picture),
         sound.gain(),
-        new Crossing(comes ? samples(before) : 0, goes ? samples(after) : 0));
+        Edges.crossing(comes ? samples(before) : 0, goes ? samples(after) : 0),
+        Effect.NONE);
   }
 
   private long samples(FrameRange range) {

@@ -1,5 +1,6 @@
 package app.latethistle.core.mix;
 
+import app.latethistle.core.signal.TruePeak;
 import java.util.Arrays;
 
 /**
@@ -9,7 +10,7 @@ import java.util.Arrays;
  * can be made alone. Where nothing is too loud it changes nothing.
  */
 public final class Limiter {
-  /** The ceiling in dBTP: what the trade asks of a file that is to be encoded, EBU R 128. */
+  /** The usual ceiling in dBTP: what the trade asks of a file that is to be encoded, EBU R 128. */
   public static final double CEILING = -1;
 
   /** A twentieth of a decibel of safety: four times the rate may miss so much of a peak. */
@@ -21,7 +22,6 @@ public final class Limiter {
   /** Samples before and after a range that must be known to make it. */
   static final int REACH = 2 * HALF + TruePeak.TAPS;
 
-  private static final float LIMIT = (float) Math.pow(10, (CEILING - SAFETY) / 20);
   private static final float[] WINDOW = window();
 
   private Limiter() {}
@@ -39,23 +39,28 @@ public final class Limiter {
   }
 
   /**
-   * Lowers a range in place; what is {@link #REACH} samples from its ends or nearer stays as it is.
+   * What a range is to be multiplied by; 1 where nothing is too loud, and within {@link #REACH}
+   * samples of its ends.
    *
    * @param stereo left and right in turn
+   * @param ceiling in dBTP
    */
-  static void apply(float[] stereo) {
+  static float[] gains(float[] stereo, double ceiling) {
+    float limit = (float) Math.pow(10, (ceiling - SAFETY) / 20);
     int frames = stereo.length / 2;
     float[] peaks = new float[frames];
     // The gains of the filter sum to less than 2.2: softer samples make no peak over the ceiling.
-    TruePeak.of(stereo, LIMIT / 2.2f, peaks);
+    TruePeak.of(stereo, limit / 2.2f, peaks);
+    float[] gains = new float[frames];
+    Arrays.fill(gains, 1);
     boolean tooLoud = false;
     float[] needed = new float[frames];
     for (int i = 0; i < frames; i++) {
-      needed[i] = peaks[i] > LIMIT ? LIMIT / peaks[i] : 1;
+      needed[i] = peaks[i] > limit ? limit / peaks[i] : 1;
       tooLoud |= needed[i] < 1;
     }
     if (!tooLoud) {
-      return;
+      return gains;
     }
     float[] least = new float[frames];
     Arrays.fill(least, 1);
@@ -69,10 +74,22 @@ public final class Limiter {
     }
     for (int i = REACH; i < frames - REACH; i++) {
       if (least[i - HALF] < 1 || least[i + HALF] < 1 || least[i] < 1) {
-        float gain = smoothed(least, i);
-        stereo[2 * i] *= gain;
-        stereo[2 * i + 1] *= gain;
+        gains[i] = smoothed(least, i);
       }
+    }
+    return gains;
+  }
+
+  /** Lowers a range in place. */
+  static void apply(float[] stereo, double ceiling) {
+    multiply(stereo, gains(stereo, ceiling));
+  }
+
+  /** Multiplies both sides by gains. */
+  static void multiply(float[] stereo, float[] gains) {
+    for (int i = 0; i < gains.length; i++) {
+      stereo[2 * i] *= gains[i];
+      stereo[2 * i + 1] *= gains[i];
     }
   }
 

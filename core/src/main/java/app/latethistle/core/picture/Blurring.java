@@ -9,7 +9,7 @@ import java.util.Arrays;
  * share of the next one, so that its variance is a third of what is wanted, exactly. Edges are
  * repeated.
  */
-final class Blurring {
+public final class Blurring {
   private static final int PASSES = 3;
 
   /** Less cannot be seen. */
@@ -22,7 +22,7 @@ final class Blurring {
   private final float[] sums;
 
   /** For planes of one size. */
-  Blurring(int width, int height) {
+  public Blurring(int width, int height) {
     this.width = width;
     this.height = height;
     plane = new float[width * height];
@@ -35,7 +35,7 @@ final class Blurring {
    *
    * @param sigma standard deviation in samples, 0 or more
    */
-  float[] of(byte[] data, int offset, double sigma) {
+  public float[] of(byte[] data, int offset, double sigma) {
     for (int i = 0; i < plane.length; i++) {
       plane[i] = data[offset + i] & 0xff;
     }
@@ -43,7 +43,7 @@ final class Blurring {
   }
 
   /** Blurs values that are written into {@link #values()} before. */
-  float[] blurred(double sigma) {
+  public float[] blurred(double sigma) {
     if (sigma < LEAST) {
       return plane;
     }
@@ -56,7 +56,7 @@ final class Blurring {
   }
 
   /** Means over squares of {@code 2 r + 1} samples a side, of {@link #values()}, in place. */
-  float[] means(int r) {
+  public float[] means(int r) {
     Box box = new Box(r, 0);
     across(plane, other, box);
     down(other, plane, box);
@@ -64,7 +64,7 @@ final class Blurring {
   }
 
   /** The working plane. */
-  float[] values() {
+  public float[] values() {
     return plane;
   }
 

@@ -1,7 +1,7 @@
 package app.latethistle.core.picture;
 
 /** Colours said by hue. */
-final class Hue {
+public final class Hue {
   private Hue() {}
 
   /**
@@ -25,7 +25,7 @@ final class Hue {
   }
 
   /** How much of red is in a hue: all about 0 degrees, none from 120 to 240. */
-  private static double channel(double degrees) {
+  public static double channel(double degrees) {
     double away = Math.abs(Math.IEEEremainder(degrees, 360)) / 60;
     return Math.max(0, Math.min(1, 2 - away));
   }

@@ -32,6 +32,11 @@ public interface TreatmentPainter {
       return values.get(parameter) * picture.height() / 1000;
     }
 
+    /** A value in ten-thousandths of the picture's height, in its pixels. */
+    double tenths(int parameter, Frame picture) {
+      return pixels(parameter, picture) / 10;
+    }
+
     /** A value in tenths of once a second, as once a second. */
     double perSecond(int parameter) {
       return values.get(parameter) / 10;
@@ -44,6 +49,7 @@ public interface TreatmentPainter {
   /**
    * A painter.
    *
+   * @param kind one that is not of colour alone; those are done by a table of {@code grade}
    * @param width of the frames, even
    * @param height even
    */
@@ -66,6 +72,12 @@ public interface TreatmentPainter {
       case SNOW, PAPER, EMBERS -> new Falling(kind);
       case EDGE_GLOW, SKETCH -> new Outlines(kind, width, height);
       case INSET -> new Inset(width, height);
+      case VIGNETTE -> new Vignette(width, height);
+      case GRAIN -> new Grain(height);
+      case HALATION -> new Halation(width, height);
+      case DIFFUSION -> new Diffusion(width, height);
+      case MONOCHROME, SATURATION, CONTRAST, WASH, SPLIT_TONE, FADED, TABLE ->
+          throw new IllegalArgumentException(kind + " is done by a table of colours.");
     };
   }
 }

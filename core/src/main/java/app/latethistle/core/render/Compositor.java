@@ -1,8 +1,7 @@
 package app.latethistle.core.render;
 
-import app.latethistle.core.grade.GradeTable;
+import app.latethistle.core.grade.GradeTables;
 import app.latethistle.core.grade.Grading;
-import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.Mixing;
@@ -13,6 +12,8 @@ import app.latethistle.core.picture.Matting;
 import app.latethistle.core.picture.Overlaying;
 import app.latethistle.core.picture.TransitionPainter;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.type.Writer;
+import app.latethistle.core.type.Writing;
 import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -21,7 +22,6 @@ import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,25 +35,18 @@ public final class Compositor {
   /** Frames before a reel's turn at which its decoder is started. */
   private static final int AHEAD = 24;
 
-  /** Tables that are kept, 12 MB each: a frame shows two shots of the cut and three over it. */
-  private static final int TABLES = 5;
-
   private final Program program;
   private final PictureSource source;
   private final Frame canvas;
   private final IdentityHashMap<Layer.Footage, Reel> reels = new IdentityHashMap<>();
   private final Map<Layer.Passage, TransitionPainter> painters = new HashMap<>();
   private final IdentityHashMap<Layer.Treated, Treater> treaters = new IdentityHashMap<>();
-  private final Map<Correction, GradeTable> tables =
-      new LinkedHashMap<>(TABLES, 0.75f, /* accessOrder= */ true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Correction, GradeTable> eldest) {
-          return size() > TABLES;
-        }
-      };
+  private final GradeTables tables = new GradeTables();
   private final IdentityHashMap<Layer.Corrected, Frame> corrected = new IdentityHashMap<>();
   private final IdentityHashMap<Layer.Matted, Matting> mattings = new IdentityHashMap<>();
   private final IdentityHashMap<Layer.Over, Overlaying> overlayings = new IdentityHashMap<>();
+
+  private Writer writer;
 
   /** Where finished frames go. */
   @FunctionalInterface
@@ -118,13 +111,20 @@ public final class Compositor {
       laidOver(excerpt.layer(), found);
     } else if (layer instanceof Layer.Faded faded) {
       laidOver(faded.layer(), found);
+    } else if (layer instanceof Layer.Written written) {
+      laidOver(written.layer(), found);
     } else if (layer instanceof Layer.Treated treated) {
       laidOver(treated.layer(), found);
     } else if (layer instanceof Layer.Corrected corrected) {
       laidOver(corrected.layer(), found);
     } else if (layer instanceof Layer.Stack stack) {
       laidOver(stack.base(), found);
-      stack.overs().forEach(o -> footage(o).ifPresent(found::add));
+      for (Layer.Over over : stack.overs()) {
+        footage(over).ifPresent(found::add);
+        if (over.part().layer() instanceof Layer.Matted matted) {
+          matted.subject().ifPresent(found::add);
+        }
+      }
     }
   }
 
@@ -152,11 +152,15 @@ public final class Compositor {
     if (layer instanceof Layer.Excerpt excerpt) {
       return draw(excerpt.layer(), k + excerpt.from());
     }
+    if (layer instanceof Layer.Written written) {
+      return draw(written, k);
+    }
     if (layer instanceof Layer.Matted matted) {
       Frame frame = draw(matted.layer(), k);
+      Optional<Layer.Footage> subject = matted.subject();
       return mattings
           .computeIfAbsent(matted, l -> new Matting(l.matte(), frame.width(), frame.height()))
-          .draw(frame);
+          .draw(frame, subject.isEmpty() ? null : reels.get(subject.get()).draw(k));
     }
     if (layer instanceof Layer.Corrected correct) {
       return draw(correct, draw(correct.layer(), k));
@@ -164,7 +168,9 @@ public final class Compositor {
     if (layer instanceof Layer.Treated treated) {
       Frame frame = draw(treated.layer(), k);
       return treated.range().contains(k)
-          ? treaters.computeIfAbsent(treated, t -> new Treater(t, program.rate())).draw(frame, k)
+          ? treaters
+              .computeIfAbsent(treated, t -> new Treater(t, program.rate(), tables, source))
+              .draw(frame, k)
           : frame;
     }
     if (layer instanceof Layer.Faded faded) {
@@ -179,9 +185,23 @@ public final class Compositor {
     return black();
   }
 
+  private Frame draw(Layer.Written written, long k) throws IOException {
+    Frame frame = draw(written.layer(), k);
+    for (Writing writing : written.writings()) {
+      if (writing.range().contains(k)) {
+        if (writer == null) {
+          writer = new Writer(source.faces(), program.width(), program.height());
+        }
+        frame = ours(frame);
+        writer.draw(writing, k, frame);
+      }
+    }
+    return frame;
+  }
+
   private Frame draw(Layer.Corrected layer, Frame frame) {
     Frame into = corrected.computeIfAbsent(layer, l -> new Frame(frame.width(), frame.height()));
-    tables.computeIfAbsent(layer.correction(), c -> GradeTable.of(Grading.of(c))).draw(frame, into);
+    tables.of(layer.correction(), () -> Grading.of(layer.correction())).draw(frame, into);
     return into;
   }
 

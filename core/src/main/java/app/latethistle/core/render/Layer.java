@@ -4,6 +4,7 @@ import app.latethistle.core.film.Run;
 import app.latethistle.core.key.KeyWriter;
 import app.latethistle.core.look.Basics;
 import app.latethistle.core.look.Cdl;
+import app.latethistle.core.look.ColourRange;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Curve;
 import app.latethistle.core.look.Curves;
@@ -22,8 +23,10 @@ import app.latethistle.core.look.TransitionManner;
 import app.latethistle.core.look.View;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.type.Writing;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** A picture that changes with time; its frames are counted from its own start. */
 public sealed interface Layer {
@@ -63,6 +66,11 @@ public sealed interface Layer {
     /** A take that is seen for as long as its shot is. */
     public Footage(String media, long material, long in, Run run, long length, Framing framing) {
       this(media, material, in, run, length, framing, new FrameRange(0, length));
+    }
+
+    /** The pictures of another file as these are shown. */
+    Footage of(String file) {
+      return new Footage(file, material, in, run, length, framing, seen);
     }
 
     /** How much of its time is over in the middle of frame k, 0 to 1. */
@@ -106,7 +114,7 @@ public sealed interface Layer {
      * rounding.
      */
     @Override
-    public Layer at(Retiming to, long start) {
+    public Footage at(Retiming to, long start) {
       long newLength = to.length(start, length);
       long total = Math.max(1, to.frame(material) - 1);
       Run there =
@@ -326,14 +334,43 @@ public sealed interface Layer {
     }
   }
 
+  /**
+   * A layer on which is written.
+   *
+   * @param writings the first is written first; their frames are the layer's
+   */
+  record Written(Layer layer, List<Writing> writings) implements Layer {
+    public Written {
+      writings = List.copyOf(writings);
+    }
+
+    @Override
+    public void writeKey(KeyWriter key, FrameRange part) {
+      layer.writeKey(key, part);
+      writings.forEach(w -> w.writeKey(key, part));
+    }
+
+    @Override
+    public Layer at(Retiming to, long start) {
+      long base = to.frame(start);
+      return new Written(
+          layer.at(to, start),
+          writings.stream().map(w -> w.at(k -> to.frame(start + k) - base)).toList());
+    }
+
+    @Override
+    public void footage(FrameRange part, long start, Visitor visitor) {
+      layer.footage(part, start, visitor);
+    }
+  }
+
   /** A layer whose colours are corrected. */
   record Corrected(Layer layer, Correction correction) implements Layer {
     @Override
     public void writeKey(KeyWriter key, FrameRange part) {
       layer.writeKey(key, part);
-      Basics five = correction.basics();
-      key.put("corrected").put(five.exposure()).put(five.contrast()).put(five.warmth());
-      key.put(five.tint()).put(five.saturation());
+      key.put("corrected");
+      writeKey(key, correction.basics());
       Tones tones = correction.tones();
       key.put(tones.pivot()).put(tones.blacks()).put(tones.whites());
       key.put(tones.shoulder()).put(tones.toe()).put(tones.vibrance());
@@ -342,11 +379,22 @@ public sealed interface Layer {
         key.put("curve");
         curve.points().forEach(p -> key.put(p.from()).put(p.to()));
       }
+      for (ColourRange range : correction.ranges()) {
+        key.put("range").put(range.hue()).put(range.width());
+        key.put(range.weakest()).put(range.strongest());
+        key.put(range.darkest()).put(range.lightest()).put(range.softness());
+        writeKey(key, range.basics());
+      }
       Cdl cdl = correction.cdl();
       key.put("list").put(cdl.saturation());
       for (Cdl.Triple triple : List.of(cdl.slope(), cdl.offset(), cdl.power())) {
         key.put(triple.red()).put(triple.green()).put(triple.blue());
       }
+    }
+
+    private static void writeKey(KeyWriter key, Basics five) {
+      key.put(five.exposure()).put(five.contrast()).put(five.warmth());
+      key.put(five.tint()).put(five.saturation());
     }
 
     @Override
@@ -368,8 +416,17 @@ public sealed interface Layer {
    */
   record Chance(long seed, long count) {}
 
-  /** A layer of whose picture a part stays; it lies over others, or over black. */
-  record Matted(Layer layer, Matte matte) implements Layer {
+  /**
+   * A layer of whose picture a part stays; it lies over others, or over black.
+   *
+   * @param subject the pictures that say how opaque its subject is, if the matte asks for them
+   */
+  record Matted(Layer layer, Matte matte, Optional<Footage> subject) implements Layer {
+    /** A layer whose matte asks for no subject. */
+    public Matted(Layer layer, Matte matte) {
+      this(layer, matte, Optional.empty());
+    }
+
     @Override
     public void writeKey(KeyWriter key, FrameRange part) {
       layer.writeKey(key, part);
@@ -381,17 +438,23 @@ public sealed interface Layer {
         key.put("mask").put(mask.kind()).put(mask.softness()).put(mask.outside() ? 1 : 0);
         mask.points().forEach(p -> key.put(p.x()).put(p.y()));
       }
+      subject.ifPresent(
+          footage -> {
+            key.put(matte.part());
+            footage.writeKey(key, part);
+          });
       key.put("wrap").put(matte.wrap());
     }
 
     @Override
     public Layer at(Retiming to, long start) {
-      return new Matted(layer.at(to, start), matte);
+      return new Matted(layer.at(to, start), matte, subject.map(footage -> footage.at(to, start)));
     }
 
     @Override
     public void footage(FrameRange part, long start, Visitor visitor) {
       layer.footage(part, start, visitor);
+      subject.ifPresent(footage -> footage.footage(part, start, visitor));
     }
   }
 

@@ -1,9 +1,11 @@
 package app.latethistle.core.render;
 
+import app.latethistle.core.grade.GivenTable;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.type.Faces;
 import java.io.Closeable;
 import java.io.IOException;
 import java.util.Optional;
@@ -21,6 +23,25 @@ public interface PictureSource {
    * @throws IOException if they cannot be had, naming the file
    */
   Reader open(String media, FrameRange frames, Optional<Wish> wish) throws IOException;
+
+  /**
+   * A table of colours that was brought in.
+   *
+   * @param file SHA-256 of the .cube file's bytes
+   * @throws IOException if it cannot be had, naming it
+   */
+  default GivenTable table(String file) throws IOException {
+    throw new IOException("The table of colours " + file + " is not here; bring it in again.");
+  }
+
+  /**
+   * The faces that words are set in.
+   *
+   * @throws IOException if they cannot be had
+   */
+  default Faces faces() throws IOException {
+    throw new IOException("There are no faces here to write with.");
+  }
 
   /**
    * Frames drawn into a picture.

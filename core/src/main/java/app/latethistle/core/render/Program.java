@@ -82,6 +82,8 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
       addBlack(faded.layer(), start, black);
     } else if (layer instanceof Layer.Treated treated) {
       addBlack(treated.layer(), start, black);
+    } else if (layer instanceof Layer.Written written) {
+      addBlack(written.layer(), start, black);
     } else if (layer instanceof Layer.Stack stack) {
       addBlack(stack.base(), start, black);
     } else if (layer instanceof Layer.Sequence sequence) {
@@ -115,6 +117,8 @@ public record Program(Layer root, long length, FrameRate rate, int width, int he
         layer = faded.layer();
       } else if (layer instanceof Layer.Treated treated) {
         layer = treated.layer();
+      } else if (layer instanceof Layer.Written written) {
+        layer = written.layer();
       } else if (layer instanceof Layer.Stack stack) {
         layer = stack.base();
       } else {

@@ -1,5 +1,6 @@
 package app.latethistle.core.render;
 
+import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.Hits;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
@@ -14,6 +15,7 @@ import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.type.Writing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -24,6 +26,7 @@ final class ProgramMaker {
   private final Resolved film;
   private final Optional<Shape> other;
   private final Hits hits;
+  private FilmWritings writings;
 
   /**
    * @param other the shape, if it is another than the film's own
@@ -35,15 +38,21 @@ final class ProgramMaker {
   }
 
   Program of(int width, int height) {
+    writings = new FilmWritings(film, other, other.orElse(Shape.of(width, height)));
     long length = film.cutting().length();
     Finish finish = film.film().finish();
     Layer layers = overlaid(cut());
     layers =
         treated(layers, new FrameRange(0, length), 0, finish.treatments(), new Layer.Chance(0, 0));
+    layers = written(layers, writings.over(FilmTitle.TOP));
     if (finish.end().frames() > 0) {
       layers = new Layer.Faded(layers, finish.end(), length);
     }
     return new Program(layers, length, film.rate(), width, height);
+  }
+
+  private static Layer written(Layer layer, List<Writing> words) {
+    return words.isEmpty() ? layer : new Layer.Written(layer, words);
   }
 
   private Layer cut() {
@@ -66,11 +75,19 @@ final class ProgramMaker {
   /** What lies over the cut; one of no shot treats all that lies under it. */
   private Layer overlaid(Layer cut) {
     FrameRange whole = new FrameRange(0, film.cutting().length());
-    Layer layers = cut;
+    Layer layers = written(cut, writings.over(0));
+    int layer = 0;
     List<Layer.Over> overs = new ArrayList<>();
     List<Overlay> upwards =
         film.film().overlays().stream().sorted(Comparator.comparingInt(Overlay::layer)).toList();
     for (Overlay o : upwards) {
+      for (; layer < o.layer(); layer++) {
+        List<Writing> between = layer == 0 ? List.of() : writings.over(layer);
+        if (!between.isEmpty()) {
+          layers = written(stacked(layers, overs), between);
+          overs = new ArrayList<>();
+        }
+      }
       FrameRange range = film.cutting().beside().overlays().get(o.name());
       if (range == null || !whole.overlaps(range)) {
         continue;
@@ -91,7 +108,11 @@ final class ProgramMaker {
                 new Layer.Part(range, shot(o.placement(), range, range)), o.lie(), o.mixing()));
       }
     }
-    return stacked(layers, overs);
+    layers = stacked(layers, overs);
+    for (layer = Math.max(1, layer); layer <= Overlay.LAYERS; layer++) {
+      layers = written(layers, writings.over(layer));
+    }
+    return layers;
   }
 
   private static Layer stacked(Layer base, List<Layer.Over> overs) {
@@ -110,7 +131,7 @@ final class ProgramMaker {
       return new Layer.Black();
     }
     FrameRange counted = seen.shift(-own.start());
-    Layer footage =
+    Layer.Footage footage =
         new Layer.Footage(
             take.media(),
             take.frames(),
@@ -120,7 +141,7 @@ final class ProgramMaker {
             other.map(o -> p.framing().in(o, take.shape())).orElse(p.framing().own()),
             counted);
     Correction correction = p.how().correction();
-    Layer corrected = correction.isNone() ? footage : new Layer.Corrected(footage, correction);
+    Layer corrected = correction.leavesAll() ? footage : new Layer.Corrected(footage, correction);
     long count = p.run().plain() ? p.in() : p.run().since();
     Layer picture =
         treated(
@@ -128,14 +149,17 @@ final class ProgramMaker {
             counted,
             own.start(),
             p.how().treatments(),
-            new Layer.Chance(seed(take.id()), count));
-    Matte matte = corrected(p.how().matte(), correction);
-    return matte.isNone() ? picture : new Layer.Matted(picture, matte);
+            new Layer.Chance(seed(take.media()), count));
+    Matte wanted = corrected(p.how().matte(), correction);
+    Matte matte = take.subject().isPresent() ? wanted : wanted.withPart(Matte.Part.ALL);
+    Optional<Layer.Footage> subject =
+        take.subject().filter(file -> matte.part() != Matte.Part.ALL).map(file -> footage.of(file));
+    return matte.isNone() ? picture : new Layer.Matted(picture, matte, subject);
   }
 
   /** A matte whose backings are sought as the correction shows them. */
   private static Matte corrected(Matte matte, Correction correction) {
-    if (correction.isNone() || matte.keys().isEmpty()) {
+    if (correction.leavesAll() || matte.keys().isEmpty()) {
       return matte;
     }
     Grading grading = Grading.of(correction);
@@ -144,6 +168,7 @@ final class ProgramMaker {
             .map(k -> k.withColour(grading.apply(Signal.of(k.colour())).rgb()))
             .toList(),
         matte.masks(),
+        matte.part(),
         matte.wrap());
   }
 

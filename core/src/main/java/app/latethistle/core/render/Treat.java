@@ -16,8 +16,9 @@ import java.util.List;
  *
  * @param kind what is done
  * @param tracks the values of each of its parameters
+ * @param table SHA-256 of the .cube file it looks up in; "" for none
  */
-public record Treat(TreatmentKind kind, List<Track> tracks) {
+public record Treat(TreatmentKind kind, List<Track> tracks, String table) {
   public Treat {
     tracks = List.copyOf(tracks);
   }
@@ -65,7 +66,7 @@ public record Treat(TreatmentKind kind, List<Track> tracks) {
     for (Dial dial : treatment.dials()) {
       tracks.add(Track.of(hits.values(dial, film)));
     }
-    return new Treat(treatment.kind(), tracks);
+    return new Treat(treatment.kind(), tracks, treatment.table());
   }
 
   /**
@@ -84,6 +85,9 @@ public record Treat(TreatmentKind kind, List<Track> tracks) {
   /** Writes all that can change a pixel of some of its frames. */
   void writeKey(KeyWriter key, FrameRange part) {
     key.put("treat").put(kind);
+    if (!table.isEmpty()) {
+      key.put("table").put(table);
+    }
     for (Track track : tracks) {
       boolean stays = true;
       for (long k = part.start(); k < part.end(); k++) {
@@ -98,6 +102,6 @@ public record Treat(TreatmentKind kind, List<Track> tracks) {
 
   /** The same over as many frames of another rate. */
   Treat over(long length) {
-    return new Treat(kind, tracks.stream().map(t -> t.over(length)).toList());
+    return new Treat(kind, tracks.stream().map(t -> t.over(length)).toList(), table);
   }
 }

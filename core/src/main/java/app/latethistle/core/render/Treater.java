@@ -1,51 +1,104 @@
 package app.latethistle.core.render;
 
+import app.latethistle.core.grade.ColourChange;
+import app.latethistle.core.grade.ColourTreatment;
+import app.latethistle.core.grade.GivenTable;
+import app.latethistle.core.grade.GradeTables;
+import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.TreatmentPainter;
+import app.latethistle.core.picture.TreatmentPainter.Setting;
 import app.latethistle.core.time.FrameRate;
+import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 
-/** Draws the treatments of a layer one after the other, between two frames of its own. */
+/**
+ * Draws the treatments of a layer one after the other, between two frames of its own. Those of
+ * colour that follow each other are one table.
+ */
 final class Treater {
   private final Layer.Treated layer;
   private final FrameRate rate;
-  private final List<TreatmentPainter> painters = new ArrayList<>();
+  private final GradeTables tables;
+  private final PictureSource source;
+  private final Map<String, GivenTable> given = new HashMap<>();
+  private final List<Step> steps = new ArrayList<>();
   private Frame one;
   private Frame other;
 
-  Treater(Layer.Treated layer, FrameRate rate) {
+  /** One treatment, or several that one table does. */
+  private interface Step {
+    void draw(Frame from, Frame into, long k);
+  }
+
+  /** A treatment of colour as it is in a frame. */
+  private record OfColour(TreatmentKind kind, List<Double> values, String table) {}
+
+  Treater(Layer.Treated layer, FrameRate rate, GradeTables tables, PictureSource source) {
     this.layer = layer;
     this.rate = rate;
+    this.tables = tables;
+    this.source = source;
   }
 
   /** A frame with all done to it; valid until the next call and not to be changed. */
-  Frame draw(Frame frame, long k) {
+  Frame draw(Frame frame, long k) throws IOException {
     if (one == null) {
       one = new Frame(frame.width(), frame.height());
       other = new Frame(frame.width(), frame.height());
-      layer
-          .treats()
-          .forEach(t -> painters.add(TreatmentPainter.of(t.kind(), frame.width(), frame.height())));
+      prepare(frame.width(), frame.height());
     }
     Frame from = frame;
-    for (int i = 0; i < painters.size(); i++) {
+    for (Step step : steps) {
       Frame into = from == one ? other : one;
-      painters
-          .get(i)
-          .draw(
-              from,
-              into,
-              layer
-                  .treats()
-                  .get(i)
-                  .setting(
-                      k - layer.range().start(),
-                      layer.chance().count() + k,
-                      rate,
-                      layer.chance().seed()));
+      step.draw(from, into, k);
       from = into;
     }
     return from;
+  }
+
+  private void prepare(int width, int height) throws IOException {
+    List<Treat> treats = layer.treats();
+    for (Treat treat : treats) {
+      if (!treat.table().isEmpty()) {
+        given.put(treat.table(), source.table(treat.table()));
+      }
+    }
+    int i = 0;
+    while (i < treats.size()) {
+      Treat treat = treats.get(i++);
+      if (treat.kind().ofColour()) {
+        List<Treat> run = new ArrayList<>(List.of(treat));
+        while (i < treats.size() && treats.get(i).kind().ofColour()) {
+          run.add(treats.get(i++));
+        }
+        steps.add((from, into, k) -> colour(run, from, into, k));
+      } else {
+        TreatmentPainter painter = TreatmentPainter.of(treat.kind(), width, height);
+        steps.add((from, into, k) -> painter.draw(from, into, setting(treat, k)));
+      }
+    }
+  }
+
+  private void colour(List<Treat> run, Frame from, Frame into, long k) {
+    List<OfColour> changes =
+        run.stream().map(t -> new OfColour(t.kind(), setting(t, k).values(), t.table())).toList();
+    tables.of(changes, () -> change(changes)).draw(from, into);
+  }
+
+  private ColourChange change(List<OfColour> changes) {
+    return changes.stream()
+        .map(c -> ColourTreatment.of(c.kind, c.values, Optional.ofNullable(given.get(c.table))))
+        .reduce(ColourChange::then)
+        .orElseThrow();
+  }
+
+  private Setting setting(Treat treat, long k) {
+    return treat.setting(
+        k - layer.range().start(), layer.chance().count() + k, rate, layer.chance().seed());
   }
 }

@@ -13,11 +13,18 @@ public final class Loudness {
   public static final double SILENT = Double.NEGATIVE_INFINITY;
 
   private static final int RATE = 48_000;
-  private static final int STEP = RATE / 10;
-  private static final int STEPS_IN_BLOCK = 4;
+  private static final int FINE = RATE / 100;
+  private static final int TENTH = 10;
+  private static final int MOMENTARY = 40;
+
+  /** Tenths of a second in a block. */
+  static final int BLOCK_TENTHS = MOMENTARY / TENTH;
+
+  private static final int SHORT_TERM = 300;
   private static final double OFFSET = -0.691;
   private static final double ABSOLUTE_GATE = -70;
   private static final double RELATIVE_GATE = -10;
+  private static final double RANGE_GATE = -20;
 
   private Loudness() {}
 
@@ -33,7 +40,10 @@ public final class Loudness {
     return meter.integrated();
   }
 
-  /** Measures a sound that comes block by block; keeps a number for every tenth of a second. */
+  /**
+   * Measures a sound that comes block by block; keeps a number for every hundredth of a second, for
+   * maxima move by less than the tenth that the integrated loudness is stepped by.
+   */
   public static final class Meter {
     private final Weighting[] sides = {new Weighting(), new Weighting()};
     private final List<Double> energy = new ArrayList<>();
@@ -52,7 +62,7 @@ public final class Loudness {
           double w = sides[side].next(stereo[2 * i + side]);
           step += w * w;
         }
-        if (++frames % STEP == 0) {
+        if (++frames % FINE == 0) {
           energy.add(step);
           step = 0;
         }
@@ -61,24 +71,95 @@ public final class Loudness {
 
     /** The integrated loudness of all there was, in LUFS; {@link #SILENT} as above. */
     public double integrated() {
-      List<Double> blocks = new ArrayList<>();
-      if (frames < (long) STEP * STEPS_IN_BLOCK) {
+      List<Double> blocks = means(MOMENTARY, TENTH);
+      if (blocks.isEmpty()) {
         double sum = step;
         for (double e : energy) {
           sum += e;
         }
         blocks.add(sum / Math.max(1, frames));
-      } else {
-        for (int k = 0; k + STEPS_IN_BLOCK <= energy.size(); k++) {
-          double sum = 0;
-          for (double e : energy.subList(k, k + STEPS_IN_BLOCK)) {
-            sum += e;
-          }
-          blocks.add(sum / (STEP * STEPS_IN_BLOCK));
+      }
+      return gated(blocks);
+    }
+
+    /** The loudest 400 ms, in LUFS (EBU Tech 3341); {@link #SILENT} if it is shorter. */
+    public double momentaryMax() {
+      return means(MOMENTARY, 1).stream().mapToDouble(Loudness::level).max().orElse(SILENT);
+    }
+
+    /** The loudest 3 s, in LUFS (EBU Tech 3341); {@link #SILENT} if it is shorter. */
+    public double shortTermMax() {
+      return means(SHORT_TERM, 1).stream().mapToDouble(Loudness::level).max().orElse(SILENT);
+    }
+
+    /**
+     * The loudness range in LU (EBU Tech 3342): from the 10th to the 95th of a hundred of the 3 s
+     * levels that are over -70 LUFS and less than 20 LU under their mean; 0 if it is shorter.
+     */
+    public double range() {
+      List<Double> blocks = means(SHORT_TERM, TENTH);
+      double gate = level(meanOver(blocks, ABSOLUTE_GATE)) + RANGE_GATE;
+      double[] levels =
+          blocks.stream()
+              .mapToDouble(Loudness::level)
+              .filter(l -> l > Math.max(ABSOLUTE_GATE, gate))
+              .sorted()
+              .toArray();
+      return levels.length == 0 ? 0 : at(levels, 0.95) - at(levels, 0.10);
+    }
+
+    /** The nearest of sorted levels at a share of them. */
+    private static double at(double[] levels, double share) {
+      return levels[(int) Math.round(share * (levels.length - 1))];
+    }
+
+    /** How loud it was, step by step. */
+    public LoudnessTrace trace() {
+      int steps = energy.size() / TENTH;
+      double[] tenths = new double[steps];
+      for (int i = 0; i < steps * TENTH; i++) {
+        tenths[i / TENTH] += energy.get(i) / LoudnessTrace.STEP;
+      }
+      return new LoudnessTrace(tenths);
+    }
+
+    /** The loudness of each tenth of a second and the 300 ms before it, in LUFS. */
+    public double[] momentary() {
+      return levels(MOMENTARY);
+    }
+
+    /** The loudness of each tenth of a second and what came before it, 3 s together, in LUFS. */
+    public double[] shortTerm() {
+      return levels(SHORT_TERM);
+    }
+
+    /** What is before the beginning counts as silence. */
+    private double[] levels(int length) {
+      double[] levels = new double[energy.size() / TENTH];
+      double sum = 0;
+      for (int i = 0; i < levels.length * TENTH; i++) {
+        sum += energy.get(i) - (i >= length ? energy.get(i - length) : 0);
+        if (i % TENTH == TENTH - 1) {
+          levels[i / TENTH] = level(Math.max(0, sum) / ((double) FINE * length));
         }
       }
-      double gate = level(meanOver(blocks, ABSOLUTE_GATE)) + RELATIVE_GATE;
-      return level(meanOver(blocks, Math.max(ABSOLUTE_GATE, gate)));
+      return levels;
+    }
+
+    /** Means over so many hundredths of a second, one each so many. */
+    private List<Double> means(int length, int every) {
+      List<Double> means = new ArrayList<>();
+      double sum = 0;
+      for (int i = 0; i < energy.size(); i++) {
+        sum += energy.get(i);
+        if (i >= length) {
+          sum -= energy.get(i - length);
+        }
+        if (i + 1 >= length && (i + 1 - length) % every == 0) {
+          means.add(Math.max(0, sum) / ((double) FINE * length));
+        }
+      }
+      return means;
     }
   }
 
@@ -96,6 +177,12 @@ public final class Loudness {
     return integrated(stereo);
   }
 
+  /** The loudness of blocks, those too soft to count left out. */
+  static double gated(List<Double> blocks) {
+    double gate = level(meanOver(blocks, ABSOLUTE_GATE)) + RELATIVE_GATE;
+    return level(meanOver(blocks, Math.max(ABSOLUTE_GATE, gate)));
+  }
+
   private static double meanOver(List<Double> blocks, double gate) {
     double sum = 0;
     int count = 0;
@@ -108,7 +195,7 @@ public final class Loudness {
     return count == 0 ? 0 : sum / count;
   }
 
-  private static double level(double energy) {
+  static double level(double energy) {
     return energy <= 0 ? SILENT : OFFSET + 10 * Math.log10(energy);
   }
 

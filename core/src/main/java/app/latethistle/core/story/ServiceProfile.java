@@ -20,6 +20,7 @@ import java.util.Set;
  * @param period what the allowance is for
  * @param atOnce how many requests it works on at once, 1 or more
  * @param waitSeconds how long one usually takes
+ * @param marks what its terms say of hiding its mark
  */
 public record ServiceProfile(
     String name,
@@ -34,7 +35,50 @@ public record ServiceProfile(
     double allowance,
     Period period,
     int atOnce,
-    double waitSeconds) {
+    double waitSeconds,
+    Marks marks) {
+
+  /** What a service's terms say of the mark it puts into pictures. */
+  public enum Marks {
+    /** Nobody has looked yet. */
+    UNSAID,
+    /** It may be framed out, covered or filled. */
+    MAY_GO,
+    /** It has to be seen. */
+    MUST_STAY
+  }
+
+  /** A service of whose terms nothing is known yet. */
+  public ServiceProfile(
+      String name,
+      Kind kind,
+      Set<Input> inputs,
+      int longestPrompt,
+      List<String> shapes,
+      List<Double> lengths,
+      int rate,
+      int height,
+      double credits,
+      double allowance,
+      Period period,
+      int atOnce,
+      double waitSeconds) {
+    this(
+        name,
+        kind,
+        inputs,
+        longestPrompt,
+        shapes,
+        lengths,
+        rate,
+        height,
+        credits,
+        allowance,
+        period,
+        atOnce,
+        waitSeconds,
+        Marks.UNSAID);
+  }
 
   /** What a service makes. */
   public enum Kind {
@@ -75,6 +119,7 @@ public record ServiceProfile(
     inputs = Set.copyOf(inputs);
     shapes = List.copyOf(shapes);
     lengths = List.copyOf(lengths);
+    marks = marks == null ? Marks.UNSAID : marks;
     if (name.isBlank() || name.length() > 60) {
       throw new Refused("Give the service a name of up to 60 letters.");
     }

@@ -2,6 +2,7 @@ package app.latethistle.core.story;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * All that is kept of a production's story.
@@ -28,6 +29,18 @@ public record Story(
   public Story {
     sounds = List.copyOf(sounds);
     givenOut = List.copyOf(givenOut);
+  }
+
+  /** All that is written in it: lines, what shots show and where, people, places, its subject. */
+  public Stream<String> texts() {
+    return Stream.of(
+            script().lines().stream().map(SpokenLine::text),
+            shots.shots().stream().map(StoryShot::seen),
+            shots.shots().stream().map(StoryShot::where),
+            sheets.places().stream().map(place -> place.name()),
+            sheets.people().stream().map(person -> person.name()),
+            Stream.of(brief.subject()))
+        .flatMap(texts -> texts);
   }
 
   /** The story of a production nobody has written for. */

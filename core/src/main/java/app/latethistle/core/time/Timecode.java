@@ -2,6 +2,8 @@ package app.latethistle.core.time;
 
 import app.latethistle.core.Refused;
 import java.util.Locale;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * A frame count written as hours, minutes, seconds and frames (SMPTE ST 12-1).
@@ -17,6 +19,8 @@ import java.util.Locale;
  * @param dropFrame whether labels are dropped
  */
 public record Timecode(long hours, int minutes, int seconds, int frames, boolean dropFrame) {
+  private static final Pattern LABEL =
+      Pattern.compile("(\\d{1,2}):(\\d{2}):(\\d{2})[:;.,](\\d{2})");
 
   /**
    * The label of a frame.
@@ -44,6 +48,34 @@ public record Timecode(long hours, int minutes, int seconds, int frames, boolean
     long total = label / nominal;
     return new Timecode(
         total / 3600, (int) (total / 60 % 60), (int) (total % 60), (int) (label % nominal), drop);
+  }
+
+  /**
+   * The frame of a label, at any sign before its frames.
+   *
+   * @throws IllegalArgumentException if it is no label, or one that is dropped
+   */
+  public static long frameOf(String label, FrameRate rate) {
+    Matcher said = LABEL.matcher(label.strip());
+    if (!said.matches()) {
+      throw new Refused("'" + label + "' is no timecode; it is written like 01:00:10:00.");
+    }
+    int nominal = nominal(rate);
+    long minutes = 60L * Integer.parseInt(said.group(1)) + Integer.parseInt(said.group(2));
+    int seconds = Integer.parseInt(said.group(3));
+    int frames = Integer.parseInt(said.group(4));
+    if (Integer.parseInt(said.group(2)) > 59 || seconds > 59 || frames >= nominal) {
+      throw new Refused("There is no timecode " + label + " at " + rate + " frames a second.");
+    }
+    long frame = (minutes * 60 + seconds) * nominal + frames;
+    if (!drops(rate)) {
+      return frame;
+    }
+    int dropped = nominal / 15;
+    if (seconds == 0 && frames < dropped && minutes % 10 != 0) {
+      throw new Refused("The label " + label + " is dropped at " + rate + " frames a second.");
+    }
+    return frame - dropped * (minutes - minutes / 10);
   }
 
   private static int nominal(FrameRate rate) {

@@ -155,7 +155,7 @@ class EditSessionTest {
                   film.tieAt(film.range(place).end())),
               0);
       case 12 ->
-          Promise.exact(Put.marker(new Marker(film.film().freshId("m"), Tie.onBeat(9), "")), 0);
+          Promise.exact(Put.marker(Marker.of(film.film().freshId("m"), Tie.onBeat(9), "")), 0);
       case 13 ->
           Promise.exact(
               SetAspect.of(

@@ -26,8 +26,8 @@ class HitsTest {
     Film film =
         Films.cut(
             List.of(Placement.of("1", "a0", 0, Framing.FILL)), List.of(Tie.free(0), Tie.free(120)));
-    return Put.marker(new Marker("m1", Tie.free(50), "door"))
-        .apply(Put.marker(new Marker("m2", Tie.onBeat(3), "bell")).apply(film));
+    return Put.marker(Marker.of("m1", Tie.free(50), "door"))
+        .apply(Put.marker(Marker.of("m2", Tie.onBeat(3), "bell")).apply(film));
   }
 
   private static List<Double> values(Drive drive) {

@@ -51,7 +51,7 @@ class MergeTest {
       case 1 -> SetAspect.of(Aspect.RUN, id, Films.run(random));
       case 2 -> Films.frame(film, place, Framing.FIT);
       case 3 -> Films.lock(film, place, true);
-      case 4 -> Put.marker(new Marker("m" + place, Tie.onBeat(place), "here"));
+      case 4 -> Put.marker(Marker.of("m" + place, Tie.onBeat(place), "here"));
       default -> Films.tie(film, Math.max(1, place), Tie.free(48L * place + 20));
     };
   }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.sound.Manner;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -91,15 +92,20 @@ class PlacesTest {
     assertThatThrownBy(() -> insert(film(), 1)).isInstanceOf(Refused.class);
   }
 
+  private static FilmSound sound(String id, long frame) {
+    return new FilmSound(
+        id, new SoundMaterial.OfTake("b2", 0, 9), Landing.on(Tie.free(frame)), Manner.PLAIN);
+  }
+
   /** A film with something beside every shot. */
   private static Film accompanied(Film film) {
     Film with = film;
     with = Put.overlay(Overlay.whole(1, shot("o1", "b1"), Tie.free(60), Tie.free(80))).apply(with);
     with =
         Put.overlay(Overlay.whole(1, shot("o2", "b1"), Tie.free(110), Tie.free(120))).apply(with);
-    with = Put.sound(new FilmSound("d1", "b2", 0, Tie.free(20), 9, 0)).apply(with);
-    with = Put.sound(new FilmSound("d2", "b2", 0, Tie.free(150), 9, 0)).apply(with);
-    return Put.marker(new Marker("m1", Tie.free(160), "here")).apply(with);
+    with = Put.sound(sound("d1", 20)).apply(with);
+    with = Put.sound(sound("d2", 150)).apply(with);
+    return Put.marker(Marker.of("m1", Tie.free(160), "here")).apply(with);
   }
 
   @Test
@@ -109,14 +115,14 @@ class PlacesTest {
     assertThat(after.overlay("o1").orElseThrow().start()).isEqualTo(Tie.free(60));
     assertThat(after.overlay("o2").orElseThrow().start()).isEqualTo(Tie.free(130));
     assertThat(after.overlay("o2").orElseThrow().end()).isEqualTo(Tie.free(140));
-    assertThat(after.sound("d1").orElseThrow().start()).isEqualTo(Tie.free(20));
-    assertThat(after.sound("d2").orElseThrow().start()).isEqualTo(Tie.free(170));
+    assertThat(after.sound("d1").orElseThrow().when().at()).isEqualTo(Tie.free(20));
+    assertThat(after.sound("d2").orElseThrow().when().at()).isEqualTo(Tie.free(170));
     assertThat(after.marker("m1").orElseThrow().at()).isEqualTo(Tie.free(180));
     Film out = Places.takeOut(Films.resolved(film), 1).apply(film);
     assertThat(out.ties()).containsExactly(Tie.free(0), Tie.free(50), Tie.free(155));
     assertThat(out.overlay("o2").orElseThrow().start()).isEqualTo(Tie.free(65));
     assertThat(out.marker("m1").orElseThrow().at()).isEqualTo(Tie.free(115));
-    assertThat(out.sound("d1").orElseThrow().start()).isEqualTo(Tie.free(20));
+    assertThat(out.sound("d1").orElseThrow().when().at()).isEqualTo(Tie.free(20));
   }
 
   @Test
@@ -197,21 +203,18 @@ class PlacesTest {
     Film after = Places.detach(Films.resolved(film), 1).apply(film);
     assertThat(after.placements().get(1).heard()).isEqualTo(ClipSound.OFF);
     FilmSound sound = after.sounds().get(0);
-    assertThat(sound.take()).isEqualTo("a1");
-    assertThat(sound.in()).isEqualTo(4);
-    assertThat(sound.start()).isEqualTo(Tie.free(44));
-    assertThat(sound.length()).isEqualTo(6 + 45 + 8);
-    assertThat(sound.gain()).isEqualTo(-4);
+    assertThat(sound.what()).isEqualTo(new SoundMaterial.OfTake("a1", 4, 6 + 45 + 8));
+    assertThat(sound.when()).isEqualTo(Landing.on(Tie.free(44)));
+    assertThat(sound.how().gain()).isEqualTo(-4);
     // One without a lead stays tied to what the cut is tied to.
     Film plain = SetAspect.of(Aspect.SOUND, "s1", new ClipSound(true, 0, 0, 0)).apply(film());
-    assertThat(Places.detach(Films.resolved(plain), 1).apply(plain).sounds().get(0).start())
+    assertThat(Places.detach(Films.resolved(plain), 1).apply(plain).sounds().get(0).when().at())
         .isEqualTo(Tie.onBeat(4));
     // No more is heard before the picture than the clip has.
     Film long1 = SetAspect.of(Aspect.SOUND, "s1", new ClipSound(true, 30, 0, 0)).apply(free());
     FilmSound first = Places.detach(Films.resolved(long1), 1).apply(long1).sounds().get(0);
-    assertThat(first.in()).isZero();
-    assertThat(first.start()).isEqualTo(Tie.free(40));
-    assertThat(first.length()).isEqualTo(55);
+    assertThat(first.what()).isEqualTo(new SoundMaterial.OfTake("a1", 0, 55));
+    assertThat(first.when().at()).isEqualTo(Tie.free(40));
   }
 
   @Test

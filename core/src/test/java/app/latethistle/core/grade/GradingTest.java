@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.look.Basics;
 import app.latethistle.core.look.Cdl;
+import app.latethistle.core.look.ColourRange;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Curve;
 import app.latethistle.core.look.Curves;
@@ -211,5 +212,35 @@ class GradingTest {
     Cdl bright = new Cdl(Cdl.Triple.all(3), Cdl.Triple.all(0), Cdl.Triple.all(1), 0);
 
     assertClose(graded(Correction.NONE.withCdl(bright), GREY), 1, 1, 1);
+  }
+
+  private static final Signal SKY = new Signal(0.3, 0.5, 0.8);
+  private static final Signal LAMP = new Signal(0.9, 0.6, 0.2);
+
+  @Test
+  void aRangeIsCorrectedByItself() {
+    ColourRange around = RangePick.around(SKY).withBasics(new Basics(0, 0, 0, 0, -100));
+    Correction correction = Correction.NONE.withRanges(List.of(around));
+
+    Signal sky = graded(correction, SKY);
+
+    assertThat(sky.red()).as("without colour").isCloseTo(sky.blue(), within(0.01));
+    assertThat(graded(correction, LAMP).rgb()).isEqualTo(LAMP.rgb());
+    assertThat(graded(correction, GREY).rgb()).isEqualTo(GREY.rgb());
+  }
+
+  @Test
+  void aRangeBeginsSoftly() {
+    ColourRange dark =
+        new ColourRange(0, 180, 0, ColourRange.MOST_CHROMA, 0, 40, 80, new Basics(100, 0, 0, 0, 0));
+    Correction correction = Correction.NONE.withRanges(List.of(dark));
+    double last = -1;
+    for (double v = 0; v <= 1; v += 0.01) {
+      double now = graded(correction, new Signal(v, v, v)).green();
+      assertThat(now).as("at %s", v).isGreaterThanOrEqualTo(v - 1e-9);
+      assertThat(Math.abs(now - last)).isLessThan(last < 0 ? 2 : 0.06);
+      last = now;
+    }
+    assertThat(graded(correction, new Signal(.9, .9, .9)).red()).isCloseTo(.9, within(1e-9));
   }
 }

@@ -8,15 +8,19 @@ import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Films;
 import app.latethistle.core.film.Joins;
+import app.latethistle.core.film.Landing;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Put;
 import app.latethistle.core.film.Run;
+import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Span;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.sound.Bus;
+import app.latethistle.core.sound.Manner;
 import app.latethistle.core.time.SampleRange;
 import java.util.List;
 import java.util.Set;
@@ -29,6 +33,21 @@ class FilmSoundsTest {
 
   private static Placement shot(String id, String take, ClipSound heard) {
     return Placement.of(id, take, 7, Framing.FILL).withSound(heard);
+  }
+
+  private static FilmSound clip(String id, String take) {
+    return new FilmSound(
+        id,
+        new SoundMaterial.OfTake(take, 5, 20),
+        Landing.on(Tie.free(50)),
+        Manner.PLAIN.withGain(-9));
+  }
+
+  /** What becomes of a part's edges at a sample of the film. */
+  private static float edge(Part part, long sample) {
+    float[] one = {1};
+    part.edges().apply(one, 1, sample - part.at().start(), 1, part.at().length());
+    return one[0];
   }
 
   private static ClipSound on(int lead, int tail, int gain) {
@@ -72,15 +91,15 @@ class FilmSoundsTest {
     assertThat(parts.get(1).at()).isEqualTo(new SampleRange(24 * FRAME, 72 * FRAME));
     assertThat(((Course.Running) parts.get(1).course()).lead()).isEqualTo(6 * FRAME);
     for (long sample = 25 * FRAME; sample < 35 * FRAME; sample += 313) {
-      double goes = parts.get(0).factor(1, sample);
-      double comes = parts.get(1).factor(1, sample);
-      assertThat(goes * goes + comes * comes).isCloseTo(1, within(1e-9));
+      double goes = edge(parts.get(0), sample);
+      double comes = edge(parts.get(1), sample);
+      assertThat(goes * goes + comes * comes).isCloseTo(1, within(1e-6));
     }
     // Who said that it is heard sooner has it so.
     Film sooner =
         Joins.set(Films.resolved(cut), List.of(1), how).apply(film(on(0, 0, 0), on(3, 0, 0)));
     assertThat(parts(sooner).get(1).at().start()).isEqualTo(27 * FRAME);
-    assertThat(parts(sooner).get(1).crossing()).isEqualTo(Crossing.NONE);
+    assertThat(parts(sooner).get(1).edges()).isEqualTo(Edges.crossing(0, 0));
   }
 
   @Test
@@ -122,14 +141,14 @@ class FilmSoundsTest {
     film =
         Put.overlay(Overlay.whole(1, shot("o1", "b0", on(0, 0, -3)), Tie.free(40), Tie.free(60)))
             .apply(film);
-    film = Put.sound(new FilmSound("d1", "a1", 5, Tie.free(50), 20, -9)).apply(film);
-    film = Put.sound(new FilmSound("d2", "a5", 5, Tie.free(50), 20, -9)).apply(film);
+    film = Put.sound(clip("d1", "a1")).apply(film);
+    film = Put.sound(clip("d2", "a5")).apply(film);
     List<Part> parts = parts(film);
     assertThat(parts).extracting(Part::media).containsExactly("media-a0", "media-b0", "media-a1");
     assertThat(parts.get(1).at()).isEqualTo(new SampleRange(40 * FRAME, 60 * FRAME));
     assertThat(parts.get(2).at()).isEqualTo(new SampleRange(50 * FRAME, 70 * FRAME));
     assertThat(parts.get(2).gain()).isEqualTo(-9);
-    assertThat(((Course.Running) parts.get(2).course()).in()).isEqualTo(5 * FRAME);
+    assertThat(parts.get(2).course()).isEqualTo(new Course.Straight(5 * FRAME));
   }
 
   @Test

@@ -3,6 +3,8 @@ package app.latethistle.core.mix;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.latethistle.core.signal.TruePeak;
+import app.latethistle.core.sound.Bus;
 import app.latethistle.core.time.SampleRange;
 import java.io.IOException;
 import java.util.List;

@@ -4,8 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.film.Run;
+import app.latethistle.core.sound.Bus;
+import app.latethistle.core.sound.Equaliser;
+import app.latethistle.core.sound.Room;
 import app.latethistle.core.time.SampleRange;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,6 +47,10 @@ class MixTest {
     return new Mix(parts, MIX.length(), MIX.fade());
   }
 
+  private static Mix.Faders faders(LevelLine music, LevelLine lid) {
+    return new Mix.Faders(Map.of(Bus.MUSIC, music), lid, false);
+  }
+
   private static Part running(Course course) {
     return new Part(CLIP.bus(), CLIP.media(), CLIP.at(), course, CLIP.gain());
   }
@@ -60,7 +68,44 @@ class MixTest {
             CLIP,
             p ->
                 new Part(
-                    p.bus(), p.media(), p.at(), p.course(), p.gain(), new Crossing(5_000, 0))));
+                    p.bus(),
+                    p.media(),
+                    p.at(),
+                    p.course(),
+                    p.gain(),
+                    Edges.crossing(5_000, 0),
+                    Effect.NONE)));
+    other.put(
+        "room",
+        with(
+            CLIP,
+            p ->
+                new Part(
+                    p.bus(),
+                    p.media(),
+                    p.at(),
+                    p.course(),
+                    p.gain(),
+                    p.edges(),
+                    new Effect.Placed(0, 0, Room.HALL, Equaliser.NONE))));
+    other.put("another level", MIX.with(faders(LevelLine.level(-1), LevelLine.FLAT)));
+    other.put(
+        "a line that slopes there",
+        MIX.with(
+            faders(
+                new LevelLine(List.of(new LevelLine.Point(0, 0), new LevelLine.Point(90_000, -20))),
+                LevelLine.FLAT)));
+    other.put(
+        "music lowered there",
+        MIX.with(
+            faders(
+                LevelLine.FLAT,
+                new LevelLine(
+                    List.of(
+                        new LevelLine.Point(50_000, 0),
+                        new LevelLine.Point(51_000, -9),
+                        new LevelLine.Point(58_000, -9),
+                        new LevelLine.Point(59_000, 0))))));
     other.put("file", with(SONG, p -> new Part(p.bus(), "other", p.at(), p.course(), -3)));
     other.put("bus", with(CLIP, p -> new Part(Bus.SOUNDS, p.media(), p.at(), p.course(), 0)));
     other.put(
@@ -110,11 +155,6 @@ class MixTest {
                     p.at(),
                     new Course.Tightened(List.of(new SampleRange(10, 21))),
                     2)));
-    other.put(
-        "a line's length, which lowers the music",
-        with(
-            LINE,
-            p -> new Part(p.bus(), p.media(), new SampleRange(52_000, 58_001), p.course(), 2)));
     other.put("no line", new Mix(List.of(SONG, CLIP), MIX.length(), MIX.fade()));
     // It begins within what the limiter hears.
     other.put("a fade that begins in it", new Mix(MIX.parts(), 70_000, 12_000));
@@ -141,10 +181,14 @@ class MixTest {
     List<Part> more = new ArrayList<>(MIX.parts());
     Course straight = new Course.Straight(0);
     more.add(
-        new Part(Bus.SOUNDS, "late", new SampleRange(60_000 + Limiter.REACH, 90_000), straight, 0));
-    more.add(
-        new Part(Bus.SOUNDS, "early", new SampleRange(0, 48_000 - Limiter.REACH), straight, 0));
+        new Part(Bus.SOUNDS, "late", new SampleRange(60_000 + Mix.REACH, 90_000), straight, 0));
+    more.add(new Part(Bus.SOUNDS, "early", new SampleRange(0, 48_000 - Mix.REACH), straight, 0));
     assertThat(new Mix(more, MIX.length(), MIX.fade()).key(HEARD)).isEqualTo(MIX.key(HEARD));
+    // A line that is level there, whatever it does elsewhere.
+    LevelLine before =
+        new LevelLine(List.of(new LevelLine.Point(100, -20), new LevelLine.Point(9_000, 0)));
+    assertThat(MIX.with(faders(before, LevelLine.FLAT)).key(HEARD)).isEqualTo(MIX.key(HEARD));
+    assertThat(MIX.with(faders(LevelLine.FLAT, before)).key(HEARD)).isEqualTo(MIX.key(HEARD));
     // How a picture without a run of its own is parted matters; what it is blended from does not.
     assertThat(
             course(
@@ -176,16 +220,6 @@ class MixTest {
   }
 
   @Test
-  void speechIsWhereLinesAre() {
-    Part before =
-        new Part(Bus.VOICE, "x", new SampleRange(-500, 200), new Course.Tightened(List.of()), 0);
-    Part empty =
-        new Part(Bus.VOICE, "y", new SampleRange(9, 9), new Course.Tightened(List.of()), 0);
-    assertThat(new Mix(List.of(SONG, before, empty, LINE), 96_000, 0).speech())
-        .containsExactly(new SampleRange(0, 200), LINE.at());
-  }
-
-  @Test
   void linesAreMadeAsLoudAsOneAnother() {
     assertThat(Part.voiceGain(-23)).isCloseTo(6, within(1e-9));
     assertThat(Part.voiceGain(-10)).isCloseTo(-7, within(1e-9));
@@ -195,15 +229,26 @@ class MixTest {
   }
 
   @Test
-  void theEndsOfAClipRiseAndFallAndThoseOfOthersDoNot() {
-    assertThat(CLIP.factor(0.5, 50_000)).isCloseTo(0.5 / 240, within(1e-12));
-    assertThat(CLIP.factor(0.5, 50_119)).isCloseTo(0.25, within(1e-12));
-    assertThat(CLIP.factor(0.5, 50_239)).isEqualTo(0.5);
-    assertThat(CLIP.factor(0.5, 60_000)).isEqualTo(0.5);
-    assertThat(CLIP.factor(0.5, 69_999)).isCloseTo(0.5 / 240, within(1e-12));
-    assertThat(SONG.factor(0.5, 0)).isEqualTo(0.5);
-    assertThat(CLIP.level()).isEqualTo(1);
-    assertThat(new Part(Bus.CLIPS, "c", HEARD, new Course.Straight(0), -20).level())
-        .isCloseTo(0.1, within(1e-12));
+  void theEndsOfAClipRiseAndFall() {
+    float[] ones = new float[20_000];
+    Arrays.fill(ones, 1);
+    Edges.crossing(0, 0).apply(ones, 1, 0, 20_000, 20_000);
+    assertThat(ones[0]).isCloseTo(0.5f / 240, within(1e-6f));
+    assertThat(ones[119]).isCloseTo(119.5f / 240, within(1e-6f));
+    assertThat(ones[240]).isEqualTo(1);
+    assertThat(ones[19_999]).isCloseTo(0.5f / 240, within(1e-6f));
+    Arrays.fill(ones, 1);
+    Edges.NONE.apply(ones, 1, 0, 20_000, 20_000);
+    assertThat(ones[0]).isEqualTo(1);
+    // Two that cross are together as loud as each.
+    float[] rising = new float[4_000];
+    float[] falling = new float[4_000];
+    Arrays.fill(rising, 1);
+    Arrays.fill(falling, 1);
+    Edges.crossing(4_000, 0).apply(rising, 1, 0, 3_000, 9_000);
+    Edges.crossing(0, 4_000).apply(falling, 1, 5_000, 3_000, 9_000);
+    for (int i = 0; i < 3_000; i += 100) {
+      assertThat(rising[i] * rising[i] + falling[i] * falling[i]).isCloseTo(1, within(1e-5f));
+    }
   }
 }

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.film.Run;
 import app.latethistle.core.look.EndFade;
+import app.latethistle.core.sound.Bus;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.voice.Tightening;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -42,7 +42,8 @@ class MixerTest {
   }
 
   private static Part part(Bus bus, String media, long at, long length, Course course) {
-    return new Part(bus, media, SampleRange.ofLength(at, length), course, -3);
+    Edges edges = bus == Bus.CLIPS ? Edges.crossing(0, 0) : Edges.NONE;
+    return new Part(bus, media, SampleRange.ofLength(at, length), course, -3, edges, Effect.NONE);
   }
 
   /** A song, clips that run in some ways, lines with rests left out, in any order. */
@@ -83,30 +84,46 @@ class MixerTest {
       long at = random.nextInt(2 * RATE) - 3_000L;
       parts.add(part(Bus.VOICE, line, at, heard, new Course.Tightened(cuts)));
     }
-    return new Mix(parts, length, random.nextInt(RATE / 2));
+    return new Mix(parts, length, random.nextInt(RATE / 2), Level.AS_MIXED, faders(random, length));
   }
 
-  /** The same, written out in one go over the whole film, as the first releases mixed it. */
+  /** Lines of levels that go up and down, and a lid. */
+  private static Mix.Faders faders(Random random, long length) {
+    Map<Bus, LevelLine> lines = new HashMap<>();
+    for (Bus bus : Bus.values()) {
+      lines.put(bus, line(random, length));
+    }
+    return new Mix.Faders(lines, line(random, length), false);
+  }
+
+  private static LevelLine line(Random random, long length) {
+    return new LevelLine(
+        random
+            .longs(random.nextInt(4), 0, length)
+            .distinct()
+            .mapToObj(at -> new LevelLine.Point(at, random.nextInt(18) - 15))
+            .toList());
+  }
+
+  /** The same, written out in one go over the whole film, with nothing made in blocks. */
   private static float[] plainly(Mix mix, Map<String, float[]> sounds) {
     float[] film = new float[2 * (int) mix.length()];
-    List<SampleRange> speech = new ArrayList<>();
     for (Part part : mix.parts()) {
-      if (part.bus() == Bus.VOICE) {
-        speech.add(part.at());
-      } else {
-        add(film, part, sounds.get(part.media()));
-      }
-    }
-    speech.sort(Comparator.comparingLong(SampleRange::start));
-    duck(film, speech);
-    for (Part part : mix.parts()) {
+      float[] alone = new float[film.length];
       if (part.bus() == Bus.VOICE) {
         float[] line =
             new Tightening(((Course.Tightened) part.course()).cuts())
                 .apply(sounds.get(part.media()), 1);
         for (int i = 0; i < line.length; i++) {
-          put(film, part.at().start() + i, Math.pow(10, part.gain() / 20), line[i], line[i]);
+          put(alone, part.at().start() + i, Math.pow(10, part.gain() / 20), line[i], line[i]);
         }
+      } else {
+        add(alone, part, sounds.get(part.media()));
+      }
+      for (int i = 0; i < film.length; i++) {
+        double gain = mix.faders().line(part.bus()).at(i / 2);
+        gain += part.bus().ducks() ? mix.faders().lid().at(i / 2) : 0;
+        film[i] += (float) (alone[i] * Math.pow(10, gain / 20));
       }
     }
     for (int i = 0; i < film.length; i++) {
@@ -127,7 +144,7 @@ class MixerTest {
       } else if (part.course() instanceof Course.Running r) {
         double place = r.run().position(r.in(), r.material(), k - r.lead(), r.picture());
         if (place >= 0 && place < Math.min(r.material(), sound.length / 2) - 1) {
-          double edge = Math.min(1, Math.min(k + 1, length - k) / 240.0);
+          double edge = Math.min(1, (k + 0.5) / 240.0) * Math.min(1, (length - k - 0.5) / 240.0);
           int at = 2 * (int) place;
           double rest = place - (int) place;
           put(
@@ -145,25 +162,6 @@ class MixerTest {
     if (at >= 0 && 2 * at < film.length) {
       film[2 * (int) at] += (float) (gain * left);
       film[2 * (int) at + 1] += (float) (gain * right);
-    }
-  }
-
-  private static void duck(float[] film, List<SampleRange> speech) {
-    for (int i = 0; i < speech.size(); ) {
-      long start = Math.max(0, speech.get(i).start());
-      long end = speech.get(i).end();
-      for (i++; i < speech.size() && speech.get(i).start() - end < RATE; i++) {
-        end = Math.max(end, speech.get(i).end());
-      }
-      for (long at = Math.max(0, start - RATE / 5);
-          at < Math.min(film.length / 2, end + RATE / 2);
-          at++) {
-        double down = Math.min((at - (start - RATE / 5)) / (RATE / 5.0), 1);
-        double up = Math.min((end + RATE / 2 - at) / (RATE / 2.0), 1);
-        float gain = (float) Math.pow(10, -9 * Math.min(down, up) / 20);
-        film[2 * (int) at] *= gain;
-        film[2 * (int) at + 1] *= gain;
-      }
     }
   }
 
@@ -188,9 +186,9 @@ class MixerTest {
     // Loud enough that the limiter works in places.
     List<Part> loud =
         mix.parts().stream()
-            .map(p -> new Part(p.bus(), p.media(), p.at(), p.course(), 30))
+            .map(p -> new Part(p.bus(), p.media(), p.at(), p.course(), 30, p.edges(), p.effect()))
             .toList();
-    Mix louder = new Mix(loud, mix.length(), mix.fade());
+    Mix louder = new Mix(loud, mix.length(), mix.fade(), mix.level(), mix.faders());
     float[] whole = mixed(louder, new Tones(sounds));
     for (int i = 0; i < 4; i++) {
       long from = random.nextLong(mix.length() - 1);
@@ -198,32 +196,6 @@ class MixerTest {
       float[] alone = mixed(louder, new Tones(sounds), new SampleRange(from, to));
       assertThat(alone).isEqualTo(Arrays.copyOfRange(whole, 2 * (int) from, 2 * (int) to));
     }
-  }
-
-  @Test
-  void linesMayComeInAnyOrder() throws IOException {
-    Map<String, float[]> sounds = new HashMap<>();
-    sounds.put("song", Tones.sine(220, 0.1, 0, 40 * RATE));
-    sounds.put("line", new float[RATE]);
-    Course line = new Course.Tightened(List.of());
-    List<Part> parts =
-        List.of(
-            part(Bus.MUSIC, "song", 0, 40L * RATE, new Course.Straight(0)),
-            part(Bus.VOICE, "line", 30L * RATE, RATE, line),
-            part(Bus.VOICE, "line", 10L * RATE, RATE, line));
-    float[] film = mixed(new Mix(parts, 40L * RATE, 0), new Tones(sounds));
-    double usual = peak(film, 5, 6);
-    assertThat(peak(film, 10.1, 10.9)).isCloseTo(usual * Math.pow(10, -9 / 20.0), within(1e-3));
-    assertThat(peak(film, 30.1, 30.9)).isCloseTo(usual * Math.pow(10, -9 / 20.0), within(1e-3));
-    assertThat(peak(film, 20, 21)).isCloseTo(usual, within(1e-4));
-  }
-
-  private static double peak(float[] film, double from, double to) {
-    double peak = 0;
-    for (int i = (int) (from * RATE); i < to * RATE; i++) {
-      peak = Math.max(peak, Math.abs(film[2 * i]));
-    }
-    return peak;
   }
 
   @ParameterizedTest
@@ -240,9 +212,16 @@ class MixerTest {
     parts.set(
         changed,
         random.nextBoolean()
-            ? new Part(old.bus(), old.media(), old.at(), old.course(), old.gain() - 6)
-            : new Part(old.bus(), old.media(), old.at().shift(777), old.course(), old.gain()));
-    Mix other = new Mix(parts, mix.length(), mix.fade());
+            ? new Part(
+                old.bus(),
+                old.media(),
+                old.at(),
+                old.course(),
+                old.gain() - 6,
+                old.edges(),
+                old.effect())
+            : old.shift(777));
+    Mix other = new Mix(parts, mix.length(), mix.fade(), mix.level(), mix.faders());
     if (mix.key(range).equals(other.key(range))) {
       assertThat(mixed(other, new Tones(sounds), range))
           .isEqualTo(mixed(mix, new Tones(sounds), range));
@@ -250,11 +229,11 @@ class MixerTest {
     // Everything later by the same time: the same sound, under the same name.
     Mix later =
         new Mix(
-            mix.parts().stream()
-                .map(p -> new Part(p.bus(), p.media(), p.at().shift(7_000), p.course(), p.gain()))
-                .toList(),
+            mix.parts().stream().map(p -> p.shift(7_000)).toList(),
             mix.length() + 7_000,
-            mix.fade());
+            mix.fade(),
+            mix.level(),
+            mix.faders().shift(7_000));
     SampleRange inside = SampleRange.ofLength(15_000, 9_000);
     if (mix.key(inside).equals(later.key(inside.shift(7_000)))) {
       assertThat(mixed(later, new Tones(sounds), inside.shift(7_000)))

@@ -158,7 +158,7 @@ class OverlayingTest {
 
   private static Cutout masked(Mask mask, Frame picture) {
     Matting matting = new Matting(Matte.NONE.and(mask), WIDTH, HEIGHT);
-    matting.draw(picture);
+    matting.draw(picture, null);
     return matting.drawn();
   }
 
@@ -246,7 +246,7 @@ class OverlayingTest {
     }
     Mask left = mask(Mask.Kind.RECTANGLE, 0, false, 0, -500, 500, 1500);
     Matting matting = new Matting(Matte.of(Key.of(0x20a040)).and(left), WIDTH, HEIGHT);
-    matting.draw(picture);
+    matting.draw(picture, null);
     byte[] opacity = matting.drawn().opacity();
     assertThat(opacity[32 * WIDTH + 40] & 0xff).as("the thing").isGreaterThan(250);
     assertThat(opacity[32 * WIDTH + 60] & 0xff).as("the thing, masked").isZero();

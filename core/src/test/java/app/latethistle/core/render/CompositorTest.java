@@ -9,6 +9,7 @@ import app.latethistle.core.film.Run;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.Matte;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
@@ -17,6 +18,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -158,6 +160,40 @@ class CompositorTest {
             9);
     assertThat(corner(program, Drawn.flat(), new FrameRange(0, 9)))
         .containsExactly(40, 42, 140, 142, 144, 146, 52, 54, 56);
+  }
+
+  /** Of medium "b" the right half is the subject, by the luma of a medium of its own. */
+  @Test
+  void theSubjectOfWhatLiesOverStaysOrWhatIsBehindIt() throws IOException {
+    Drawn source =
+        new Drawn(
+            (media, frame, x, y) ->
+                switch (media) {
+                  case "subject" -> x < 32 ? 16 : 235;
+                  case "b" -> 140;
+                  default -> 40;
+                });
+    assertThat(besides(source, Matte.Part.SUBJECT)).containsExactly(40, 140);
+    assertThat(besides(source, Matte.Part.BACKGROUND)).containsExactly(140, 40);
+    assertThat(source.open).isZero();
+  }
+
+  /** Luma at the left and at the right of a film with a part of "b" over "a". */
+  private static List<Integer> besides(Drawn source, Matte.Part kept) throws IOException {
+    Layer.Footage over = footage("b", 3, 200, Run.PLAIN, 4);
+    Layer root =
+        new Layer.Stack(
+            new Layer.Sequence(List.of(part(0, 4, footage("a", 0, 200, Run.PLAIN, 4)))),
+            List.of(
+                new Layer.Over(
+                    part(
+                        0,
+                        4,
+                        new Layer.Matted(
+                            over, Matte.NONE.withPart(kept), Optional.of(over.of("subject")))),
+                    Lie.WHOLE)));
+    byte[] luma = frames(program(root, 4), source, new FrameRange(2, 3)).get(0);
+    return List.of(luma[10] & 255, luma[50] & 255);
   }
 
   @Test

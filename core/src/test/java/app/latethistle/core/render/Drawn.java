@@ -3,6 +3,8 @@ package app.latethistle.core.render;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.type.Faces;
+import app.latethistle.core.type.TestFaces;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -48,6 +50,11 @@ final class Drawn implements PictureSource {
           long mixed = (media.hashCode() * 31L + frame * 977 + x * 131L + y * 37L) * 2654435761L;
           return 16 + Math.floorMod(mixed >> 7, 220);
         });
+  }
+
+  @Override
+  public Faces faces() {
+    return TestFaces.ALL;
   }
 
   @Override

@@ -2,12 +2,14 @@ package app.latethistle.core.render;
 
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.Films;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Put;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.Standing;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Basics;
 import app.latethistle.core.look.Correction;
@@ -32,6 +34,13 @@ import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.look.View;
+import app.latethistle.core.words.Arrival;
+import app.latethistle.core.words.ArrivalKind;
+import app.latethistle.core.words.Design;
+import app.latethistle.core.words.Designs;
+import app.latethistle.core.words.Movement;
+import app.latethistle.core.words.Order;
+import app.latethistle.core.words.Unit;
 import java.util.List;
 import java.util.Random;
 
@@ -82,11 +91,30 @@ final class RandomPrograms {
           Overlay.whole(layer, over, Tie.free(start), Tie.free(start + 1 + random.nextInt(60)));
       film = Put.overlay(overlay.withLie(lie(random)).withMixing(mixing(random))).apply(film);
     }
+    for (int i = 0; i < random.nextInt(3); i++) {
+      film = Put.title(title("t" + i, random)).apply(film);
+    }
     if (random.nextInt(4) == 0) {
       Finish finish = film.finish().withTreatments(treatments(random));
       film = SetAspect.of(Aspect.FINISH, "", finish).apply(film);
     }
     return film;
+  }
+
+  /** A title of any design, coming and going anyhow, over any layer. */
+  private static FilmTitle title(String id, Random random) {
+    Design design = Designs.ALL.get(random.nextInt(Designs.ALL.size()));
+    Arrival in =
+        new Arrival(
+            one(random, ArrivalKind.values()),
+            one(random, Unit.values()),
+            one(random, Order.values()),
+            random.nextInt(12),
+            random.nextInt(9));
+    Standing standing = Standing.of(Tie.free(random.nextInt(70)), 1 + random.nextInt(30));
+    return FilmTitle.of(id, design, standing)
+        .withMovement(new Movement(in, design.movement().out(), random.nextInt(6) == 0))
+        .withLayer(random.nextInt(5));
   }
 
   /** The five numbers anywhere in their usual ranges. */

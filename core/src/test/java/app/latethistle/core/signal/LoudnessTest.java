@@ -39,6 +39,34 @@ class LoudnessTest {
     assertThat(Loudness.integrated(tones(steps))).isEqualTo(Loudness.SILENT);
   }
 
+  /** Tech 3341 (2016), table 1, numbers 9 and 12: what is read after 3 s and after 1 s. */
+  @Test
+  void theLoudestMomentsAreThoseOfTheStandardsSignals() {
+    Loudness.Meter shortTerm = metered("-20:1.34 -30:1.66 ".repeat(5).strip());
+    assertThat(shortTerm.shortTermMax()).isCloseTo(-23, offset(0.1));
+    Loudness.Meter momentary = metered("-20:0.18 -30:0.22 ".repeat(25).strip());
+    assertThat(momentary.momentaryMax()).isCloseTo(-23, offset(0.1));
+  }
+
+  /** Tech 3342 (2016), table 1; tolerance 1 LU. */
+  @ParameterizedTest
+  @CsvSource({
+    "-20:20 -30:20, 10",
+    "-20:20 -15:20, 5",
+    "-40:20 -20:20, 20",
+    "-50:20 -35:20 -20:20 -35:20 -50:20, 15"
+  })
+  void theRangeIsThatOfTheStandardsSignals(String steps, double expected) {
+    assertThat(metered(steps).range()).isCloseTo(expected, offset(1.0));
+  }
+
+  private static Loudness.Meter metered(String steps) {
+    float[] sound = tones(steps);
+    Loudness.Meter meter = new Loudness.Meter();
+    meter.add(sound, sound.length / 2);
+    return meter;
+  }
+
   /** Tones of so many dBFS for so many seconds, one after the other. */
   private static float[] tones(String steps) {
     float[] stereo = new float[0];

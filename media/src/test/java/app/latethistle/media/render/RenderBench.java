@@ -2,24 +2,30 @@ package app.latethistle.media.render;
 
 import app.latethistle.core.film.Run;
 import app.latethistle.core.look.Framing;
-import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Part;
 import app.latethistle.core.mix.SoundSource;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.MotionBetween;
+import app.latethistle.core.release.Quality;
 import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
+import app.latethistle.core.sound.Bus;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
+import app.latethistle.core.type.Writing;
+import app.latethistle.core.type.WrittenCaption;
+import app.latethistle.core.type.WrittenTitle;
+import app.latethistle.core.words.CaptionStyle;
+import app.latethistle.core.words.Design;
+import app.latethistle.core.words.Designs;
 import app.latethistle.media.Container;
 import app.latethistle.media.Ffmpeg;
 import app.latethistle.media.MasterRender;
 import app.latethistle.media.Originals;
 import app.latethistle.media.Probe;
-import app.latethistle.media.Quality;
 import app.latethistle.media.SoundFiles;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -30,6 +36,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -66,13 +73,16 @@ public final class RenderBench {
     Path folder = Files.createTempDirectory("render-bench");
     try {
       double straight = straightCuts(folder);
+      double titled = titled(folder);
       double ripple = rippleShare(folder, Path.of("..", "demo"));
       double slow = slowMotion();
       System.out.printf(
           Locale.ROOT,
-          "{\"straightCuts\": %.3f, \"rippleShare\": %.3f, \"slowMotion\": %.3f,"
+          "{\"straightCuts\": %.3f, \"titled\": %.3f, \"rippleShare\": %.3f,"
+              + " \"slowMotion\": %.3f,"
               + " \"workers\": %d, \"cores\": %d}%n",
           straight,
+          titled,
           ripple,
           slow,
           MasterRender.AT_ONCE,
@@ -89,7 +99,7 @@ public final class RenderBench {
     List<Double> ratios = new ArrayList<>();
     System.out.printf("%6s %10s %10s %7s%n", "round", "ours s", "ffmpeg s", "ratio");
     for (int round = 0; round <= ROUNDS; round++) {
-      double ours = seconds(() -> ours(folder, files));
+      double ours = seconds(() -> ours(folder, files, List.of()));
       double theirs = seconds(() -> theirs(folder, clips));
       if (round > 0) {
         ratios.add(ours / theirs);
@@ -100,6 +110,48 @@ public final class RenderBench {
     System.out.printf(
         "median ratio %.2f over %d rounds, %d frames%n",
         ratios.get(ROUNDS / 2), ROUNDS, CLIPS * FRAMES);
+    return ratios.get(ROUNDS / 2);
+  }
+
+  /**
+   * The same master with words on it: a title that comes by letters in each shot, and captions over
+   * half of the time. The median of the ratios to the one without.
+   */
+  private static double titled(Path folder) throws IOException {
+    Map<String, Originals.Original> files = probed(clips(folder));
+    Design design = Designs.named("Soft main title");
+    List<Writing> words = new ArrayList<>();
+    for (long i = 0; i < CLIPS; i++) {
+      long landing = i * FRAMES + 20;
+      words.add(
+          new WrittenTitle(
+              design.words(),
+              design.lettering(),
+              design.box(),
+              design.movement(),
+              new FrameRange(landing - 16, landing + 40),
+              landing,
+              List.of()));
+      words.add(
+          new WrittenCaption(
+              List.of("Nobody remembers the year", "the valley filled."),
+              CaptionStyle.USUAL.lettering(),
+              CaptionStyle.USUAL.box().own(),
+              0,
+              FrameRange.ofLength(i * FRAMES + 30, FRAMES / 2),
+              List.of()));
+    }
+    List<Double> ratios = new ArrayList<>();
+    for (int round = 0; round <= ROUNDS; round++) {
+      double plain = seconds(() -> ours(folder, files, List.of()));
+      double written = seconds(() -> ours(folder, files, words));
+      if (round > 0) {
+        ratios.add(written / plain);
+        System.out.printf(
+            "words: %.2f s, without %.2f s, ratio %.3f%n", written, plain, written / plain);
+      }
+    }
+    ratios.sort(Comparator.naturalOrder());
     return ratios.get(ROUNDS / 2);
   }
 
@@ -153,7 +205,11 @@ public final class RenderBench {
     long samples = FrameRate.FPS_24.sampleOf(at);
     Part music =
         new Part(Bus.MUSIC, "song", new SampleRange(0, samples), new Course.Straight(0), 0);
-    new MasterRender(program, new Originals(files, FrameRate.FPS_24), Quality.STANDARD, segments)
+    new MasterRender(
+            program,
+            new Originals(files, FrameRate.FPS_24, Originals.NO_TABLES),
+            Optional.of(Quality.STANDARD),
+            segments)
         .render(new Mix(List.of(music), samples, 0), sounds, folder.resolve("demo.mp4"), ON);
   }
 
@@ -248,7 +304,8 @@ public final class RenderBench {
     return files;
   }
 
-  private static void ours(Path folder, Map<String, Originals.Original> files) throws IOException {
+  private static void ours(Path folder, Map<String, Originals.Original> files, List<Writing> words)
+      throws IOException {
     List<Layer.Part> parts = new ArrayList<>();
     for (int i = 0; i < CLIPS; i++) {
       FrameRange range = FrameRange.ofLength((long) i * FRAMES, FRAMES);
@@ -256,11 +313,16 @@ public final class RenderBench {
           new Layer.Part(
               range, new Layer.Footage("m" + i, FRAMES + 24, 12, Run.PLAIN, FRAMES, Framing.FILL)));
     }
-    Program program =
-        new Program(new Layer.Sequence(parts), (long) CLIPS * FRAMES, FrameRate.FPS_24, 1920, 1080);
+    Layer cut = new Layer.Sequence(parts);
+    Layer film = words.isEmpty() ? cut : new Layer.Written(cut, words);
+    Program program = new Program(film, (long) CLIPS * FRAMES, FrameRate.FPS_24, 1920, 1080);
     Path segments = folder.resolve("segments");
     Mix silence = Mix.silence(FrameRate.FPS_24.sampleOf(program.length()));
-    new MasterRender(program, new Originals(files, FrameRate.FPS_24), Quality.STANDARD, segments)
+    new MasterRender(
+            program,
+            new Originals(files, FrameRate.FPS_24, Originals.NO_TABLES),
+            Optional.of(Quality.STANDARD),
+            segments)
         .render(silence, NO_SOUNDS, folder.resolve("ours.mp4"), ON);
     delete(segments);
   }

@@ -1,11 +1,11 @@
 package app.latethistle.media.sound;
 
 import app.latethistle.core.film.Run;
-import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Mixer;
 import app.latethistle.core.mix.Part;
+import app.latethistle.core.sound.Bus;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.Container;

@@ -2,6 +2,9 @@ package app.latethistle.server.config;
 
 import java.nio.charset.StandardCharsets;
 import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 
 /** What a file is called that a browser saves. */
 public final class Attachment {
@@ -19,5 +22,16 @@ public final class Attachment {
         .filename(name, StandardCharsets.UTF_8)
         .build()
         .toString();
+  }
+
+  /**
+   * An answer that a browser saves, without what is in it.
+   *
+   * @param type of what is in it, such as "text/csv;charset=UTF-8"
+   */
+  public static ResponseEntity.BodyBuilder answer(String title, String ending, String type) {
+    return ResponseEntity.ok()
+        .header(HttpHeaders.CONTENT_DISPOSITION, named(title, ending))
+        .contentType(MediaType.parseMediaType(type));
   }
 }

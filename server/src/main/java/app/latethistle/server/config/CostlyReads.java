@@ -17,7 +17,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
 final class CostlyReads extends OncePerRequestFilter {
   private static final Pattern COSTLY =
       Pattern.compile(
-          "/api/productions/\\d+/(preview/.*|takes/\\d+/(strip|frames).*|songs/\\d+/lengths.*|band)");
+          "/api/productions/\\d+/(preview/.*|takes/\\d+/(strip|frames).*|songs/\\d+/lengths.*|band"
+              + "|outputs/\\d+/measure)"
+              + "|/watch/[^/]+/film/.*");
   private static final int PATIENCE_SECONDS = 30;
 
   private final Semaphore places =

@@ -6,6 +6,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.URI;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -15,6 +16,20 @@ import org.springframework.web.filter.OncePerRequestFilter;
  */
 final class LocalOnlyFilter extends OncePerRequestFilter {
   private static final Set<String> LOCAL = Set.of("127.0.0.1", "localhost", "[::1]");
+
+  private final Optional<Settings.Address> beyond;
+
+  /**
+   * @param beyond where others come in who only watch; they are none of its business
+   */
+  LocalOnlyFilter(Optional<Settings.Address> beyond) {
+    this.beyond = beyond;
+  }
+
+  @Override
+  protected boolean shouldNotFilter(HttpServletRequest request) {
+    return beyond.filter(b -> BeyondFilter.isBeyond(request, b.port())).isPresent();
+  }
 
   @Override
   protected void doFilterInternal(

@@ -1,6 +1,7 @@
 package app.latethistle.server.config;
 
 import app.latethistle.media.ContentStore;
+import app.latethistle.media.Encoders;
 import java.io.IOException;
 import java.nio.file.Files;
 import org.flywaydb.core.api.exception.FlywayValidateException;
@@ -8,7 +9,10 @@ import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The media store and the database's schema: made by the server, and only used by a worker. */
+/**
+ * The media store, what can be written, and the database's schema: made by the server, and only
+ * used by a worker.
+ */
 @Configuration(proxyBeanMethods = false)
 class StoreConfig {
   @Bean
@@ -19,6 +23,11 @@ class StoreConfig {
           "Share the server's data folder with this machine, and name it with --data.");
     }
     return new ContentStore(settings.data());
+  }
+
+  @Bean
+  Encoders encoders() throws IOException {
+    return Encoders.ofMachine();
   }
 
   @Bean

@@ -34,6 +34,10 @@ class WebConfig implements WebMvcConfigurer {
       if (!path.isEmpty() && file.exists() && file.isReadable()) {
         return file;
       }
+      if (path.startsWith("watch/")) {
+        boolean link = path.indexOf('/') == path.lastIndexOf('/');
+        return link ? new ClassPathResource("/static/watch.html") : null;
+      }
       boolean page = !path.startsWith("api/") && !path.contains(".");
       return page ? new ClassPathResource("/static/index.html") : null;
     }

@@ -3,9 +3,11 @@ package app.latethistle.server.demo;
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.ClipSound;
+import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Replace;
 import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.plan.Pace;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.story.Story;
@@ -23,13 +25,17 @@ import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.film.FocusSearch;
 import app.latethistle.server.history.History;
+import app.latethistle.server.master.Outputs;
 import app.latethistle.server.material.BringIn;
 import app.latethistle.server.material.Pictures;
+import app.latethistle.server.material.Shots;
+import app.latethistle.server.material.SoundShelf;
 import app.latethistle.server.material.State;
 import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
+import app.latethistle.server.release.Releases;
 import app.latethistle.server.services.PastRequests;
 import app.latethistle.server.story.StoryService;
 import app.latethistle.server.voice.VoiceService;
@@ -84,6 +90,10 @@ class DemoShelf {
   private final VoiceService voice;
   private final FocusSearch focuses;
   private final Pictures pictures;
+  private final Shots shots;
+  private final SoundShelf shelf;
+  private final Releases releases;
+  private final Outputs outputs;
   private final History history;
   private final TransactionTemplate transaction;
   private final AtomicBoolean working = new AtomicBoolean();
@@ -99,6 +109,10 @@ class DemoShelf {
       VoiceService voice,
       FocusSearch focuses,
       Pictures pictures,
+      Shots shots,
+      SoundShelf shelf,
+      Releases releases,
+      Outputs outputs,
       History history,
       TransactionTemplate transaction) {
     this.settings = settings;
@@ -111,6 +125,10 @@ class DemoShelf {
     this.voice = voice;
     this.focuses = focuses;
     this.pictures = pictures;
+    this.shots = shots;
+    this.shelf = shelf;
+    this.releases = releases;
+    this.outputs = outputs;
     this.history = history;
     this.transaction = transaction;
   }
@@ -278,7 +296,8 @@ class DemoShelf {
     for (int i = 0; i < PATIENCE_SECONDS * 2; i++) {
       FilmState state = films.state(id);
       boolean ready =
-          takes.findByProductionId(id).stream().noneMatch(t -> t.state() == State.PREPARING);
+          takes.findByProductionIdOrderById(id).stream()
+              .noneMatch(t -> t.state() == State.PREPARING);
       if (ready && state.grid().size() > 0) {
         if (state.film().placements().isEmpty()) {
           spread(id, state);
@@ -288,6 +307,14 @@ class DemoShelf {
             long heard = films.state(id).production().revision();
             films.edit(id, heard, s -> new Replace(DemoLook.of(s), "join and move the demo"));
             compose(id);
+            sound(id);
+          }
+          write(id);
+          FilmState made = films.state(id);
+          boolean night = made.production().title().equals(NightPost.TITLE);
+          releases.keep(id, DemoRelease.sheet(releases, made, night));
+          if (night) {
+            outputs.take(id, DemoRelease.OUTPUTS);
           }
           inEveryShape(id);
         }
@@ -297,10 +324,44 @@ class DemoShelf {
     }
   }
 
+  /** Lays the sounds of the shelf, made before if need be. */
+  private void sound(long id) {
+    FilmState state = films.state(id);
+    Map<String, String> named = new LinkedHashMap<>();
+    for (Placement placement : state.film().placements()) {
+      if (placement.hasPicture()) {
+        shots
+            .findById(Long.valueOf(placement.shot()))
+            .ifPresent(shot -> named.putIfAbsent(shot.label(), placement.id()));
+      }
+    }
+    int downbeat = state.grid().firstDownbeat();
+    List<String> lines =
+        state.cutting().voice().lines().stream().map(VoiceClock.Spoken::id).toList();
+    Film sounding = DemoSounds.of(state.film(), shelf::made, named, downbeat, lines);
+    films.edit(
+        id, state.production().revision(), s -> new Replace(sounding, "lay the demo's sounds"));
+  }
+
+  /** Writes the titles and captions. */
+  private void write(long id) {
+    FilmState state = films.state(id);
+    int downbeat = state.grid().firstDownbeat();
+    List<String> lines =
+        state.cutting().voice().lines().stream().map(VoiceClock.Spoken::id).toList();
+    boolean night = state.production().title().equals(NightPost.TITLE);
+    Film written =
+        night
+            ? DemoWords.nightPost(state.film(), downbeat, lines)
+            : DemoWords.saltCarousel(state.film(), downbeat);
+    films.edit(
+        id, state.production().revision(), s -> new Replace(written, "write the demo's words"));
+  }
+
   /** Lays the figure that stands before a plain backing into its shot. */
   private void compose(long id) {
     FilmState state = films.state(id);
-    for (TakeEntry entry : takes.findByProductionId(id)) {
+    for (TakeEntry entry : takes.findByProductionIdOrderById(id)) {
       Take figure = state.takes().get(Long.toString(entry.id()));
       if (figure != null && entry.fileName().equals(NightPost.CARRIER)) {
         pictures

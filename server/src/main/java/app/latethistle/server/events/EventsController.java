@@ -144,7 +144,7 @@ class EventsController {
     double prepared = 0;
     int measuring = 0;
     double measured = 0;
-    for (TakeEntry take : takes.findByProductionId(productionId)) {
+    for (TakeEntry take : takes.findByProductionIdOrderById(productionId)) {
       boolean known = take.isMeasured();
       material =
           mix(
@@ -186,7 +186,7 @@ class EventsController {
     if (open > 0) {
       work.add(new Work(Kind.ASKED, open + (open == 1 ? " request" : " requests") + " open", 0));
     }
-    for (Song song : songs.findByProductionId(productionId)) {
+    for (Song song : songs.findByProductionIdOrderById(productionId)) {
       material = mix(material, song.id(), song.state().name().hashCode(), song.correctionsMark());
       if (song.state() == State.PREPARING) {
         work.add(new Work(Kind.SONG, "Listening to " + song.title(), song.listened()));

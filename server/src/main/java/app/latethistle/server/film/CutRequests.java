@@ -24,7 +24,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /** Puts together what the cut planners are asked for. */
@@ -131,9 +130,7 @@ class CutRequests {
   private List<CutPlanner.Wanted> known(
       List<CutPlanner.Wanted> wanted, FilmState state, boolean pool) {
     FrameRate rate = state.production().rate();
-    Map<String, TakeEntry> entries =
-        takes.findByProductionId(state.production().id()).stream()
-            .collect(Collectors.toMap(t -> Long.toString(t.id()), t -> t));
+    Map<String, TakeEntry> entries = takes.byFilmId(state.production().id());
     List<TakeEntry> used = wanted.stream().map(w -> entries.get(w.placement().take())).toList();
     Map<String, Traits> known = pool ? traits.of(used, rate) : Map.of();
     return wanted.stream()
@@ -165,7 +162,7 @@ class CutRequests {
 
   /** Shots that are not in the film, in order. */
   List<Shot> outside(FilmState state) {
-    return shots.findByProductionId(state.production().id()).stream()
+    return shots.findByProductionIdOrderById(state.production().id()).stream()
         .filter(shot -> !state.film().shows(Long.toString(shot.id())))
         .sorted(Comparator.comparing(Shot::key, Gathering.ORDER))
         .toList();

@@ -1,6 +1,7 @@
 package app.latethistle.server.film;
 
 import app.latethistle.server.material.TakeReady;
+import app.latethistle.server.material.TakeRedrawn;
 import app.latethistle.server.material.Takes;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
@@ -14,6 +15,11 @@ class FillPlaces {
   FillPlaces(FilmService films, Takes takes) {
     this.films = films;
     this.takes = takes;
+  }
+
+  @TransactionalEventListener
+  void redrawn(TakeRedrawn redrawn) {
+    films.redrawn(redrawn.productionId(), redrawn.takeId());
   }
 
   @TransactionalEventListener

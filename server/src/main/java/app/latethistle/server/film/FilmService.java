@@ -35,7 +35,9 @@ import app.latethistle.server.production.Production;
 import app.latethistle.server.production.Productions;
 import app.latethistle.server.stored.Deed;
 import app.latethistle.server.stored.StoredEdit;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -105,6 +107,14 @@ public class FilmService {
   public FilmState version(long productionId, long versionId) {
     FilmVersion version = versions.get(productionId, versionId);
     return state(productionId).of(version.edit().film());
+  }
+
+  /** What the versions are called, by their ids, in the order they were kept. */
+  @Transactional(readOnly = true)
+  public Map<Long, String> versionNames(long productionId) {
+    Map<Long, String> names = new LinkedHashMap<>();
+    versions.findByProductionIdOrderById(productionId).forEach(v -> names.put(v.id(), v.name()));
+    return names;
   }
 
   /**
@@ -342,8 +352,7 @@ public class FilmService {
   public void redrawn(long productionId, long takeId) {
     Production production = productions.getLocked(productionId);
     String take = Long.toString(takeId);
-    if (loaded.resolve(production).film().placements().stream()
-        .anyMatch(p -> p.take().equals(take))) {
+    if (loaded.resolve(production).film().shots().anyMatch(p -> p.take().equals(take))) {
       production.filmChanged(production.done());
     }
   }

@@ -6,27 +6,33 @@ import app.latethistle.core.film.Clocks;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.FilmCaptions;
+import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Joins;
 import app.latethistle.core.film.Narration;
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Put;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.Treating;
 import app.latethistle.core.film.VoiceClock;
-import app.latethistle.core.look.Basics;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.Treatment;
+import app.latethistle.core.look.Treatments;
+import app.latethistle.core.marks.Marked;
+import app.latethistle.core.measure.Box;
+import app.latethistle.core.mix.Ducking;
 import app.latethistle.core.mix.FilmMix;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.signal.BandLevels;
-import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.signal.LoudnessTrace;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.server.material.Song;
@@ -45,6 +51,7 @@ import java.util.function.Supplier;
  * @param sounding takes whose clips have a sound of their own
  * @param lines the script's lines with their readings
  * @param song the chosen song, if it has been listened to
+ * @param loudness of the song over its time; asked for only where it is needed
  */
 public record FilmState(
     Production production,
@@ -54,7 +61,8 @@ public record FilmState(
     Set<String> sounding,
     Optional<Song> song,
     List<ReadLine> lines,
-    Cutting cutting) {
+    Cutting cutting,
+    Supplier<LoudnessTrace> loudness) {
 
   static FilmState of(
       Production production,
@@ -63,11 +71,12 @@ public record FilmState(
       Set<String> sounding,
       Optional<Song> song,
       List<ReadLine> lines,
-      Supplier<BandLevels> levels) {
+      Supplier<BandLevels> levels,
+      Supplier<LoudnessTrace> loudness) {
     BeatGrid grid = song.map(Song::grid).orElse(BeatGrid.EMPTY);
     Clocks clocks = new Clocks(grid, narration(lines), levels);
     Cutting cutting = Cutting.of(log.film(), clocks, production.rate(), takes);
-    return new FilmState(production, log, clocks, takes, sounding, song, lines, cutting);
+    return new FilmState(production, log, clocks, takes, sounding, song, lines, cutting, loudness);
   }
 
   /** The song's beats; empty without a song. */
@@ -132,22 +141,92 @@ public record FilmState(
         .orElseThrow(() -> new Refused("That shot is not in the film any more."));
   }
 
-  /** The film as it would be with other five numbers for a shot, for a look at it. */
-  public FilmState with(String item, Basics five) {
-    Correction correction = shot(item).how().correction().withBasics(five);
-    return of(SetAspect.of(Aspect.CORRECTION, item, correction).apply(film()));
+  /** The take that a shot shows. */
+  Take takeOf(Placement shot) {
+    Take take = takes.get(shot.take());
+    if (take == null) {
+      throw new Refused("This shot has lost its take; choose another one first.");
+    }
+    return take;
   }
 
-  /** The film as its takes came: without any correction. */
+  /** The film as it would be with a shot corrected otherwise, for a look at it. */
+  public FilmState with(String item, Correction correction) {
+    return of(SetAspect.of(Aspect.CORRECTION, shot(item).id(), correction).apply(film()));
+  }
+
+  /** The film as it would be with other treatments of all of it, for a look at it. */
+  public FilmState finished(Treatments treatments) {
+    return of(Treating.set(film(), List.of(""), now -> treatments).apply(film()));
+  }
+
+  /** The film as it would be without a title. */
+  public FilmState withoutTitle(String title) {
+    return of(Put.away(ItemKind.TITLE, title).apply(film()));
+  }
+
+  /**
+   * A title by its id.
+   *
+   * @throws IllegalArgumentException if the film has none, with a sentence for the person
+   */
+  public FilmTitle title(String id) {
+    return film()
+        .title(id)
+        .orElseThrow(() -> new Refused("That title is not in the film any more."));
+  }
+
+  /**
+   * The film with the captions of a language in its pictures, and no others.
+   *
+   * @param language "" for none
+   * @param in the shape they are drawn in
+   * @throws IllegalArgumentException if the film has no captions in it
+   */
+  public FilmState burning(String language, Shape in) {
+    List<FilmCaptions> all = film().inEveryLanguage();
+    if (!language.isEmpty() && all.stream().noneMatch(c -> c.language().equals(language))) {
+      throw new Refused("The film has no captions in “" + language + "”; add them in Words.");
+    }
+    boolean own = in.equals(shape());
+    List<Shape> others = own ? List.of() : List.of(in);
+    return of(
+        film()
+            .withCaptions(
+                all.stream()
+                    .map(
+                        c ->
+                            c.language().equals(language)
+                                ? c.withStyle(c.style().burnedInto(own, others))
+                                : c.withStyle(c.style().burnedInto(false, List.of())))
+                    .toList()));
+  }
+
+  /** The shape of its pictures. */
+  public Shape shape() {
+    return Shape.of(production.shape().width(), production.shape().height());
+  }
+
+  /** The film as its takes came: without any correction and finish. */
   public FilmState uncorrected() {
     Map<String, Correction> none = new HashMap<>();
     film().placements().forEach(p -> none.put(p.id(), Correction.NONE));
-    return of(SetAspect.of(Aspect.CORRECTION, none).apply(film()));
+    film().overlays().forEach(o -> none.put(o.placement().id(), Correction.NONE));
+    return of(SetAspect.of(Aspect.CORRECTION, none).apply(film())).finished(Treatments.NONE);
   }
 
   /** The same production with other edits. */
   FilmState with(EditLog other) {
-    return of(production, other, takes, sounding, song, lines, clocks.levels());
+    return of(production, other, takes, sounding, song, lines, clocks.levels(), loudness);
+  }
+
+  /**
+   * The film, and where its takes have marks.
+   *
+   * @param marks boxes of marks, by the takes' ids
+   */
+  public Marked marked(Map<String, List<Box>> marks) {
+    return new Marked(resolved(), production.shape(), marks);
   }
 
   /** What edits are worked out on. */
@@ -176,8 +255,15 @@ public record FilmState(
     return new Framing(Fit.byDefault(take.shape(), production.shape()));
   }
 
-  /** The ids of shots by their places in the cut. */
+  /**
+   * The ids of shots by their places in the cut.
+   *
+   * @throws IllegalArgumentException if there are none
+   */
   List<String> ids(List<Integer> places) {
+    if (places == null || places.isEmpty()) {
+      throw new Refused("Say which shots are meant, by their places.");
+    }
     return places.stream().map(place -> film().placementAt(place).id()).toList();
   }
 
@@ -197,18 +283,26 @@ public record FilmState(
 
   /** The same in a shape, its own or another, whose pictures have these sides. */
   public Program program(Shape shape, int width, int height) {
-    PictureShape own = production.shape();
-    return shape.equals(Shape.of(own.width(), own.height()))
+    return shape.equals(shape())
         ? program(width, height)
         : Program.of(resolved(), shape, width, height);
   }
 
   /** What is heard. */
   public Mix mix() {
-    return FilmMix.of(
-        resolved(),
-        sounding,
-        song.map(s -> s.medium().hash()),
-        lines.stream().map(ReadLine::heard).toList());
+    return FilmMix.of(resolved(), sounding, heardSong(), readings());
+  }
+
+  /** How music and clips step aside for the voice. */
+  Ducking ducking() {
+    return FilmMix.ducking(resolved(), heardSong(), readings());
+  }
+
+  private Optional<FilmMix.Song> heardSong() {
+    return song.map(s -> new FilmMix.Song(s.medium().hash(), loudness));
+  }
+
+  private List<Optional<FilmMix.Reading>> readings() {
+    return lines.stream().map(ReadLine::heard).toList();
   }
 }

@@ -38,6 +38,12 @@ class FilmVersion {
     madeAt = Instant.now();
   }
 
+  /** One that comes from elsewhere. */
+  FilmVersion(long productionId, String name, Film film, Instant made) {
+    this(productionId, name, film);
+    madeAt = made;
+  }
+
   Long id() {
     return id;
   }

@@ -25,6 +25,8 @@ import java.util.List;
  * @param fade frames over which the end fades
  * @param treatments what is done to the whole film
  * @param shapes it can leave in, its own first
+ * @param laid how many sounds lie beside the cut
+ * @param titled how many titles it has
  */
 record FilmView(
     long revision,
@@ -38,6 +40,8 @@ record FilmView(
     List<JointView> joints,
     List<OverlayView> overlays,
     List<SoundView> sounds,
+    int laid,
+    int titled,
     List<MarkerView> markers,
     List<ProblemView> problems,
     List<OutsideView> outside,
@@ -117,15 +121,17 @@ record FilmView(
 
   /** A sound that goes its own way. */
   record SoundView(
-      String name, String label, long takeId, JointView start, long length, int gain) {}
+      String name, String label, long takeId, JointView start, long length, double gain) {}
 
-  record MarkerView(String name, JointView at, String note) {}
+  record MarkerView(String name, JointView at, String note, String by, boolean done) {}
 
   /** What a joint is tied to. */
   enum TieKind {
     BEAT,
     WORD,
-    FREE
+    FREE,
+    /** To something else of the film. */
+    ITEM
   }
 
   /**

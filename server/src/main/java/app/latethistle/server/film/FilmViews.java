@@ -7,6 +7,8 @@ import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Reasons;
 import app.latethistle.core.film.SongUse;
+import app.latethistle.core.film.SoundMaterial;
+import app.latethistle.core.film.SoundPlace;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Dial;
@@ -65,7 +67,7 @@ class FilmViews {
 
   /** A production's shots by id. */
   Map<Long, Shot> shotsOf(long productionId) {
-    return shots.findByProductionId(productionId).stream()
+    return shots.findByProductionIdOrderById(productionId).stream()
         .collect(Collectors.toMap(Shot::id, s -> s));
   }
 
@@ -74,11 +76,7 @@ class FilmViews {
     Map<Long, Shot> shots = shotsOf(state.production().id());
     Film film = state.film();
     Hits hits = new Hits(state.resolved());
-    List<PlacedView> placed = new ArrayList<>();
-    for (int i = 0; i < film.placements().size(); i++) {
-      placed.add(
-          placed(state, hits, shots, i, film.placements().get(i), state.cutting().rangeOf(i)));
-    }
+    List<PlacedView> placed = placed(state, hits, shots);
     List<JointView> joints = new ArrayList<>();
     List<String> reasons = reasons(state);
     for (int j = 0; j < film.joints().size(); j++) {
@@ -99,6 +97,8 @@ class FilmViews {
         joints,
         overlays(state, hits, shots),
         sounds(state, shots),
+        film.sounds().size(),
+        film.titles().size(),
         markers(state),
         problems(state, placed),
         cuts.outside(state).stream()
@@ -109,6 +109,22 @@ class FilmViews {
             .filter(VoiceClock.Spoken::isHeard)
             .map(line -> spoken(line, state.production().rate()))
             .toList());
+  }
+
+  /** What there is to look at, in the order of the cut. */
+  List<ProblemView> problems(FilmState state) {
+    Map<Long, Shot> shots = shotsOf(state.production().id());
+    return problems(state, placed(state, new Hits(state.resolved()), shots));
+  }
+
+  /** The shots of the cut, in order. */
+  private static List<PlacedView> placed(FilmState state, Hits hits, Map<Long, Shot> shots) {
+    List<Placement> cut = state.film().placements();
+    List<PlacedView> placed = new ArrayList<>();
+    for (int i = 0; i < cut.size(); i++) {
+      placed.add(placed(state, hits, shots, i, cut.get(i), state.cutting().rangeOf(i)));
+    }
+    return placed;
   }
 
   private static List<String> reasons(FilmState state) {
@@ -179,7 +195,7 @@ class FilmViews {
         MatteView.of(p.how().matte()),
         TreatmentView.of(p.how().treatments()),
         amounts(hits, p, range),
-        !p.how().correction().isNone(),
+        !p.how().correction().leavesAll(),
         PictureView.of(take == null ? state.production().shape() : take.shape()),
         p.locked(),
         Speed.of(p.run(), range.length()),
@@ -238,20 +254,25 @@ class FilmViews {
     return overlays;
   }
 
+  /** The clips' sounds that go their own way. */
   private static List<SoundView> sounds(FilmState state, Map<Long, Shot> shots) {
     return state.film().sounds().stream()
+        .filter(s -> s.what() instanceof SoundMaterial.OfTake)
         .map(
             s -> {
+              SoundMaterial.OfTake what = (SoundMaterial.OfTake) s.what();
+              SoundPlace place = state.cutting().beside().sounds().get(s.id());
               String stem = s.id().replaceFirst("~\\d+$", "");
               Shot shot = stem.matches("\\d+") ? shots.get(Long.valueOf(stem)) : null;
-              long frame = state.cutting().beside().sounds().getOrDefault(s.id(), 0L);
+              long frame =
+                  place == null ? 0 : state.production().rate().nearestFrame(place.start());
               return new SoundView(
                   s.id(),
                   shot == null ? "?" : shot.label(),
-                  Long.parseLong(s.take()),
-                  joint(state, s.start(), frame),
-                  s.length(),
-                  s.gain());
+                  Long.parseLong(what.take()),
+                  joint(state, s.when().at(), frame),
+                  what.length(),
+                  s.how().gain());
             })
         .toList();
   }
@@ -261,7 +282,8 @@ class FilmViews {
         .map(
             m -> {
               long frame = state.cutting().beside().markers().getOrDefault(m.id(), 0L);
-              return new MarkerView(m.id(), joint(state, m.at(), frame), m.note());
+              return new MarkerView(
+                  m.id(), joint(state, m.at(), frame), m.note(), m.by(), m.done());
             })
         .sorted(Comparator.comparingLong(m -> m.at().frame()))
         .toList();
@@ -306,11 +328,10 @@ class FilmViews {
           reach,
           null);
     }
-    return new JointView(
-        frame, TieKind.FREE, -1, 0, false, 0, 0, "", -1, null, reason, reach, null);
+    TieKind kind = tie instanceof Tie.OnItem ? TieKind.ITEM : TieKind.FREE;
+    return new JointView(frame, kind, -1, 0, false, 0, 0, "", -1, null, reason, reach, null);
   }
 
-  /** What there is to look at, in the order of the cut. */
   private List<ProblemView> problems(FilmState state, List<PlacedView> placed) {
     List<ProblemView> all = new ArrayList<>();
     state.cutting().problems().forEach(p -> all.add(problem(state, p, placed)));

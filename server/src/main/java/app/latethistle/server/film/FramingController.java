@@ -157,11 +157,7 @@ class FramingController {
   }
 
   private static PictureShape clip(FilmState state, Placement shot) {
-    Take take = state.takes().get(shot.take());
-    if (take == null) {
-      throw new Refused("This shot has lost its take; choose another one first.");
-    }
-    return take.shape();
+    return state.takeOf(shot).shape();
   }
 
   private static PictureShape film(FilmState state) {

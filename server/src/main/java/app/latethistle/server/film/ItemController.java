@@ -4,12 +4,14 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.ItemKind;
+import app.latethistle.core.film.Landing;
 import app.latethistle.core.film.Layers;
 import app.latethistle.core.film.Marker;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Put;
 import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.Sources;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
@@ -51,7 +53,14 @@ class ItemController {
   record Named(long revision, String name) {}
 
   record SetSound(
-      long revision, String name, @Schema(nullable = true) Moment start, long length, int gain) {}
+      long revision,
+      String name,
+      @Schema(nullable = true) Moment start,
+      long length,
+      double gain) {}
+
+  /** Ticks a marker off. */
+  record TickMarker(long revision, String name, boolean done) {}
 
   /** Sets a marker, or changes the one of that name. */
   record SetMarker(
@@ -124,14 +133,15 @@ class ItemController {
               film.film()
                   .sound(s.name())
                   .orElseThrow(() -> new Refused("That sound is not in the film any more."));
+          if (!(sound.what() instanceof SoundMaterial.OfTake clip)) {
+            throw new Refused("That sound is not a clip's; change it in Mix.");
+          }
           return Put.sound(
               new FilmSound(
                   s.name(),
-                  sound.take(),
-                  sound.in(),
-                  s.start() == null ? sound.start() : s.start().tie(),
-                  s.length(),
-                  s.gain()));
+                  new SoundMaterial.OfTake(clip.take(), clip.in(), s.length()),
+                  s.start() == null ? sound.when() : Landing.on(s.start().tie()),
+                  sound.how().withGain(s.gain())));
         });
   }
 
@@ -152,12 +162,26 @@ class ItemController {
           }
           if (m.name() == null) {
             String name = film.film().freshId("marker");
-            return Put.marker(new Marker(name, m.at().tie(), note));
+            return Put.marker(Marker.of(name, m.at().tie(), note));
           }
           Marker old =
               film.film().marker(m.name()).orElseThrow(() -> new Refused("That marker is gone."));
-          return Put.marker(new Marker(m.name(), m.at() == null ? old.at() : m.at().tie(), note));
+          return Put.marker(old.withNote(note).withAt(m.at() == null ? old.at() : m.at().tie()));
         });
+  }
+
+  /** Ticks a marker off, or takes the tick away. */
+  @PostMapping("/tick-marker")
+  FilmView tickMarker(@PathVariable long productionId, @RequestBody TickMarker t) {
+    return edits.make(
+        productionId,
+        t.revision(),
+        film ->
+            Put.marker(
+                film.film()
+                    .marker(t.name())
+                    .orElseThrow(() -> new Refused("That marker is gone."))
+                    .withDone(t.done())));
   }
 
   @PostMapping("/marker-out")

@@ -4,10 +4,12 @@ import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.signal.BandLevels;
+import app.latethistle.core.signal.LoudnessTrace;
 import app.latethistle.core.take.Take;
 import app.latethistle.server.jobs.AfterCommit;
 import app.latethistle.server.material.Song;
 import app.latethistle.server.material.SongLevels;
+import app.latethistle.server.material.SongLoudness;
 import app.latethistle.server.material.Songs;
 import app.latethistle.server.material.State;
 import app.latethistle.server.material.TakeEntry;
@@ -37,6 +39,7 @@ class LoadedFilms {
   private final Songs songs;
   private final Voice voice;
   private final SongLevels levels;
+  private final SongLoudness loudness;
   private final RecentFilms recent = new RecentFilms();
   private final Map<Long, Loaded> loaded = new ConcurrentHashMap<>();
 
@@ -49,13 +52,15 @@ class LoadedFilms {
       Takes takes,
       Songs songs,
       Voice voice,
-      SongLevels levels) {
+      SongLevels levels,
+      SongLoudness loudness) {
     this.productions = productions;
     this.rows = rows;
     this.takes = takes;
     this.songs = songs;
     this.voice = voice;
     this.levels = levels;
+    this.loudness = loudness;
   }
 
   /** A film as it was at a revision, if that is not long ago. */
@@ -102,7 +107,7 @@ class LoadedFilms {
   FilmState resolve(Production production, EditLog log) {
     Map<String, Take> ready = new LinkedHashMap<>();
     Set<String> sounding = new HashSet<>();
-    for (TakeEntry entry : takes.findByProductionId(production.id())) {
+    for (TakeEntry entry : takes.findByProductionIdOrderById(production.id())) {
       if (entry.state() == State.READY) {
         String id = Long.toString(entry.id());
         ready.put(id, entry.take());
@@ -123,7 +128,8 @@ class LoadedFilms {
             sounding,
             song,
             voice.lines(production.id()),
-            () -> song.map(s -> levels.of(s.medium())).orElse(BandLevels.EMPTY));
+            () -> song.map(s -> levels.of(s.medium())).orElse(BandLevels.EMPTY),
+            () -> song.map(s -> loudness.of(s.medium())).orElse(LoudnessTrace.UNKNOWN));
     recent.keep(state);
     return state;
   }

@@ -4,11 +4,13 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SetAspect;
-import app.latethistle.core.grade.KeyPictures;
+import app.latethistle.core.look.ColourGroup;
 import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Finish;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -16,33 +18,49 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The colour of shots: the key shot, corrections, matches. */
+/** The colour of shots: key shots, groups, corrections, matches. */
 @RestController
 @RequestMapping("/api/productions/{productionId}/film")
 class LookController {
   private final FilmEdits edits;
   private final FilmService films;
   private final LookViews views;
-  private final ShotColours colours;
+  private final Matching matching;
 
-  LookController(FilmEdits edits, FilmService films, LookViews views, ShotColours colours) {
+  LookController(FilmEdits edits, FilmService films, LookViews views, Matching matching) {
     this.edits = edits;
     this.films = films;
     this.views = views;
-    this.colours = colours;
+    this.matching = matching;
   }
 
-  /** The shot that all others are to look like. */
-  record ChooseKey(long revision, String item) {}
+  /**
+   * The shot that others are to look like.
+   *
+   * @param ofFilm whether of the whole film; if not, of its group, or of the film if it is in none
+   */
+  record ChooseKey(long revision, String item, boolean ofFilm) {}
 
-  /** Corrects shots by the five numbers; what else is done to their colour stays. */
-  record Correct(long revision, List<String> items, BasicsView correction) {}
+  /** Corrects shots, in place of what was done to their colour. */
+  record Correct(long revision, List<String> items, Correction correction) {}
+
+  /** Corrects shots as another one is. */
+  record CorrectAs(long revision, List<String> items, String like) {}
 
   /** Takes everything off that is done to the colour of shots. */
   record Uncorrect(long revision, List<String> items) {}
 
+  /** Puts shots into a group of their own, out of those they were in. */
+  record GroupShots(long revision, List<String> items, String name) {}
+
+  /** Takes shots out of their groups. */
+  record UngroupShots(long revision, List<String> items) {}
+
+  /** Groups all shots by the places that the story gives them. */
+  record GroupByPlace(long revision) {}
+
   /**
-   * Brings shots to look like the key shot.
+   * Brings shots to look like their key shots, and the keys of groups towards the film's.
    *
    * @param strength in percent, 0 to 100; 50 holds back where shots show other things
    */
@@ -55,41 +73,72 @@ class LookController {
 
   @PostMapping("/choose-key")
   FilmView chooseKey(@PathVariable long productionId, @RequestBody ChooseKey c) {
-    return edits.make(
+    return finish(
         productionId,
         c.revision(),
+        "choose the key shot",
         state -> {
-          Placement shot = shot(state, c.item());
-          return SetAspect.of(Aspect.FINISH, "", state.film().finish().withKey(shot.shot()))
-              .called("choose the key shot");
+          String shot = Matching.shot(state, c.item()).shot();
+          Finish now = state.film().finish();
+          return c.ofFilm() ? now.withKey(shot) : now.withKeyOfItsOwn(shot);
+        });
+  }
+
+  @PostMapping("/group-shots")
+  FilmView group(@PathVariable long productionId, @RequestBody GroupShots g) {
+    return finish(
+        productionId,
+        g.revision(),
+        "group shots",
+        state -> {
+          List<String> shots = shots(state, g.items());
+          Finish now = state.film().finish();
+          String key = shots.contains(now.key()) ? now.key() : shots.get(0);
+          return now.with(new ColourGroup(g.name().strip(), key, shots));
+        });
+  }
+
+  @PostMapping("/ungroup-shots")
+  FilmView ungroup(@PathVariable long productionId, @RequestBody UngroupShots u) {
+    return finish(
+        productionId,
+        u.revision(),
+        "take shots out of their group",
+        state -> state.film().finish().ungrouped(shots(state, u.items())));
+  }
+
+  @PostMapping("/group-by-place")
+  FilmView groupByPlace(@PathVariable long productionId, @RequestBody GroupByPlace g) {
+    List<ColourGroup> groups =
+        matching.byPlace(films.state(productionId), views.places(productionId));
+    return finish(
+        productionId,
+        g.revision(),
+        "group shots by place",
+        state -> {
+          Finish now = state.film().finish();
+          for (ColourGroup group : groups) {
+            now = now.with(group);
+          }
+          return now;
         });
   }
 
   @PostMapping("/correct")
   FilmView correct(@PathVariable long productionId, @RequestBody Correct c) {
-    return edits.make(
-        productionId,
-        c.revision(),
-        state -> {
-          Map<String, Correction> values = new LinkedHashMap<>();
-          for (String item : c.items()) {
-            Correction now = shot(state, item).how().correction();
-            values.put(item, now.withBasics(c.correction().basics()));
-          }
-          return SetAspect.of(Aspect.CORRECTION, some(values));
-        });
+    return corrected(productionId, c.revision(), c.items(), "correct the colour", c.correction());
+  }
+
+  @PostMapping("/correct-as")
+  FilmView correctAs(@PathVariable long productionId, @RequestBody CorrectAs c) {
+    Correction like = Matching.shot(films.state(productionId), c.like()).how().correction();
+    return corrected(productionId, c.revision(), c.items(), "correct as another shot", like);
   }
 
   @PostMapping("/uncorrect")
   FilmView uncorrect(@PathVariable long productionId, @RequestBody Uncorrect u) {
-    return edits.make(
-        productionId,
-        u.revision(),
-        state -> {
-          Map<String, Correction> values = new LinkedHashMap<>();
-          u.items().forEach(item -> values.put(shot(state, item).id(), Correction.NONE));
-          return SetAspect.of(Aspect.CORRECTION, some(values)).called("take the correction off");
-        });
+    return corrected(
+        productionId, u.revision(), u.items(), "take the correction off", Correction.NONE);
   }
 
   @PostMapping("/match")
@@ -98,46 +147,44 @@ class LookController {
       throw new Refused("A match's strength goes from 0 to 100 %, not " + m.strength() + ".");
     }
     // It is worked out before the film is held for the edit, which refuses what is out of date.
-    Map<String, Correction> found = matches(films.state(productionId), m);
+    Map<String, Correction> found =
+        matching.of(films.state(productionId), m.items(), m.strength() / 100.0);
     return edits.make(
         productionId,
         m.revision(),
         state -> SetAspect.of(Aspect.CORRECTION, some(found)).called("match the key shot"));
   }
 
-  private Map<String, Correction> matches(FilmState state, MatchShots m) {
-    Placement key =
-        LookViews.key(state.film())
-            .orElseThrow(
-                () -> new Refused("Choose the shot that the others are to look like first."));
-    KeyPictures wanted =
-        KeyPictures.of(
-            colours
-                .of(state, key)
-                .orElseThrow(() -> new Refused("The key shot has lost its take; choose another.")),
-            key.how().correction());
-    Map<String, Correction> found = new LinkedHashMap<>();
-    m.items().parallelStream()
-        .map(item -> shot(state, item))
-        .filter(shot -> !shot.id().equals(key.id()))
-        .flatMap(
-            shot ->
-                colours.of(state, shot).stream()
-                    .map(
-                        p ->
-                            Map.entry(
-                                shot.id(), wanted.match(p, m.strength() / 100.0).correction())))
-        .toList()
-        .forEach(e -> found.put(e.getKey(), e.getValue()));
-    return found;
+  private FilmView finish(
+      long productionId, long revision, String name, Function<FilmState, Finish> change) {
+    return edits.make(
+        productionId,
+        revision,
+        state -> SetAspect.of(Aspect.FINISH, "", change.apply(state)).called(name));
   }
 
-  private static Placement shot(FilmState state, String item) {
-    Placement shot = state.shot(item);
-    if (!shot.hasPicture()) {
-      throw new Refused("That shot is not in the film any more.");
+  private FilmView corrected(
+      long productionId, long revision, List<String> items, String name, Correction correction) {
+    return edits.make(
+        productionId,
+        revision,
+        state -> {
+          Map<String, Correction> values = new LinkedHashMap<>();
+          items.forEach(item -> values.put(Matching.shot(state, item).id(), correction));
+          return SetAspect.of(Aspect.CORRECTION, some(values)).called(name);
+        });
+  }
+
+  /** The ids of the shots that items show, each once. */
+  private static List<String> shots(FilmState state, List<String> items) {
+    if (items.isEmpty()) {
+      throw new Refused("Choose a shot first.");
     }
-    return shot;
+    return items.stream()
+        .map(item -> Matching.shot(state, item))
+        .map(Placement::shot)
+        .distinct()
+        .toList();
   }
 
   private static Map<String, Correction> some(Map<String, Correction> values) {

@@ -1,6 +1,7 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.grade.Drift;
+import app.latethistle.core.look.Correction;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 
@@ -10,26 +11,53 @@ import java.util.List;
  * @param revision of the film
  * @param key the id of the key shot in the film; null if none is chosen
  * @param close up to which distance shots look alike, in CIEDE2000
- * @param shots in the order they are seen, gaps left out
+ * @param groups names of those there are
+ * @param shots in the order they are seen, gaps left out, then what lies over the cut
+ * @param finish what is done to the picture of the whole film
+ * @param clipped in percent of the shots' pixels, what the finish makes black or white that was
+ *     neither
  */
 record LookView(
-    long revision, @Schema(nullable = true) String key, double close, List<LookShot> shots) {
+    long revision,
+    @Schema(nullable = true) String key,
+    double close,
+    List<String> groups,
+    List<LookShot> shots,
+    List<TreatmentView> finish,
+    double clipped) {
+
+  /** Which shot others are to look like. */
+  enum KeyOf {
+    NONE,
+    GROUP,
+    FILM
+  }
+
   /**
    * A shot's colour.
    *
    * @param item its id in the film
+   * @param layer 0 for the cut, above it what lies over it
    * @param frame of the film, in its middle
-   * @param before how far it is from the key shot as it came; null without one
+   * @param place where it is, in the story's words; "" if it does not say
+   * @param group the name of its group; null if it belongs to the rest of the film
+   * @param keyOf what it is the key shot of
+   * @param before how far it is from the key shot of its own as it came; null without one
    * @param now how far as it is corrected
-   * @param more whether more than the five numbers is done to it
+   * @param clipped in percent of its pixels, what its correction makes black or white that was
+   *     neither
    */
   record LookShot(
       String item,
       String label,
       String title,
+      int layer,
       long frame,
-      BasicsView correction,
-      boolean more,
+      String place,
+      @Schema(nullable = true) String group,
+      KeyOf keyOf,
+      Correction correction,
       @Schema(nullable = true) Drift before,
-      @Schema(nullable = true) Drift now) {}
+      @Schema(nullable = true) Drift now,
+      double clipped) {}
 }

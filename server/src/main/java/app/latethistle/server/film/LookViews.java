@@ -1,14 +1,24 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.grade.Clipping;
+import app.latethistle.core.grade.ColourChange;
 import app.latethistle.core.grade.ColourPicture;
+import app.latethistle.core.grade.ColourTreatment;
 import app.latethistle.core.grade.Drift;
 import app.latethistle.core.grade.Summary;
+import app.latethistle.core.look.ColourGroup;
 import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Finish;
+import app.latethistle.core.story.StoryShot;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.server.material.Shot;
+import app.latethistle.server.material.WantedShots;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,58 +29,166 @@ import org.springframework.stereotype.Component;
 class LookViews {
   private final FilmViews films;
   private final ShotColours colours;
+  private final WantedShots wanted;
 
-  LookViews(FilmViews films, ShotColours colours) {
+  LookViews(FilmViews films, ShotColours colours, WantedShots wanted) {
     this.films = films;
     this.colours = colours;
+    this.wanted = wanted;
   }
 
-  /** The key shot where it is seen first. */
-  static Optional<Placement> key(Film film) {
+  /** A shot of the film where it is seen first. */
+  static Optional<Placement> first(Film film, String shot) {
     return film.placements().stream()
-        .filter(p -> p.hasPicture() && p.shot().equals(film.finish().key()))
+        .filter(p -> p.hasPicture() && p.shot().equals(shot))
         .findFirst();
   }
 
-  LookView of(FilmState state) {
-    Map<Long, Shot> shots = films.shotsOf(state.production().id());
-    Optional<Placement> key = key(state.film());
-    Optional<Summary> wanted =
-        key.flatMap(k -> colours.of(state, k).map(p -> Summary.of(p, k.how().correction())));
-    List<LookView.LookShot> list = new ArrayList<>();
-    List<Placement> placements = state.film().placements();
-    for (int i = 0; i < placements.size(); i++) {
-      Placement p = placements.get(i);
-      if (p.hasPicture()) {
-        FrameRange range = state.cutting().rangeOf(i);
-        Shot shot = shots.get(Long.valueOf(p.shot()));
-        list.add(shot(state, p, shot, (range.start() + range.end()) / 2, wanted));
-      }
-    }
-    return new LookView(
-        state.production().revision(), key.map(Placement::id).orElse(null), Drift.CLOSE, list);
+  /** Where shots are by the story's words, by their ids; those it does not place are left out. */
+  Map<String, String> places(long productionId) {
+    Map<Integer, StoryShot> story = wanted.of(productionId);
+    Map<String, String> places = new HashMap<>();
+    films
+        .shotsOf(productionId)
+        .forEach(
+            (id, shot) -> {
+              StoryShot told = shot.storyShot() == null ? null : story.get(shot.storyShot());
+              if (told != null && !told.where().isBlank()) {
+                places.put(Long.toString(id), told.where());
+              }
+            });
+    return places;
   }
 
-  private LookView.LookShot shot(
-      FilmState state, Placement p, Shot shot, long frame, Optional<Summary> wanted) {
-    Correction correction = p.how().correction();
-    Drift before = null;
-    Drift now = null;
-    Optional<List<ColourPicture>> pictures =
-        wanted.isPresent() ? colours.of(state, p) : Optional.empty();
-    if (pictures.isPresent()) {
-      before = drift(wanted.get(), pictures.get(), Correction.NONE);
-      now = correction.isNone() ? before : drift(wanted.get(), pictures.get(), correction);
+  /**
+   * What the film's shots are called, by their ids in it, in order; then what lies over the cut.
+   */
+  Map<String, String> labels(FilmState state) {
+    Map<Long, Shot> shots = films.shotsOf(state.production().id());
+    Map<String, String> labels = new LinkedHashMap<>();
+    state
+        .film()
+        .shots()
+        .filter(Placement::hasPicture)
+        .forEach(p -> labels.put(p.id(), label(shots.get(Long.valueOf(p.shot())))));
+    return labels;
+  }
+
+  private static String label(Shot shot) {
+    return shot == null ? "?" : shot.label();
+  }
+
+  LookView of(FilmState state) {
+    return new Looking(state).view();
+  }
+
+  /** One look at a film. */
+  private final class Looking {
+    private final FilmState state;
+    private final Finish finish;
+    private final Map<Long, Shot> shots;
+    private final Map<String, String> places;
+    private final Map<String, Optional<Summary>> keys = new HashMap<>();
+    private final List<LookView.LookShot> list = new ArrayList<>();
+
+    Looking(FilmState state) {
+      this.state = state;
+      finish = state.film().finish();
+      shots = films.shotsOf(state.production().id());
+      places = places(state.production().id());
     }
-    return new LookView.LookShot(
-        p.id(),
-        shot == null ? "?" : shot.label(),
-        shot == null ? "" : shot.title(),
-        frame,
-        BasicsView.of(correction.basics()),
-        !correction.withBasics(Correction.NONE.basics()).isNone(),
-        before,
-        now);
+
+    LookView view() {
+      List<Placement> placements = state.film().placements();
+      for (int i = 0; i < placements.size(); i++) {
+        add(placements.get(i), 0, state.cutting().rangeOf(i));
+      }
+      for (Overlay over : state.film().overlays()) {
+        FrameRange range = state.cutting().beside().overlays().get(over.name());
+        if (range != null) {
+          add(over.placement(), over.layer(), range);
+        }
+      }
+      return new LookView(
+          state.production().revision(),
+          first(state.film(), finish.key()).map(Placement::id).orElse(null),
+          Drift.CLOSE,
+          finish.groups().stream().map(ColourGroup::name).toList(),
+          list,
+          TreatmentView.of(finish.treatments()),
+          clippedByFinish());
+    }
+
+    private void add(Placement p, int layer, FrameRange range) {
+      if (!p.hasPicture()) {
+        return;
+      }
+      Shot shot = shots.get(Long.valueOf(p.shot()));
+      Correction correction = p.how().correction();
+      // What lies over the cut is cut out or mixed: it is corrected by hand, and not measured.
+      boolean measured = layer == 0;
+      Optional<Summary> key = measured ? key(finish.keyOf(p.shot())) : Optional.empty();
+      // Pictures are read only where something is measured on them.
+      Optional<List<ColourPicture>> pictures =
+          key.isPresent() || !correction.leavesAll() ? colours.of(state, p) : Optional.empty();
+      Drift before = null;
+      Drift now = null;
+      if (key.isPresent() && pictures.isPresent()) {
+        before = drift(key.get(), pictures.get(), Correction.NONE);
+        now = correction.leavesAll() ? before : drift(key.get(), pictures.get(), correction);
+      }
+      list.add(
+          new LookView.LookShot(
+              p.id(),
+              label(shot),
+              shot == null ? "" : shot.title(),
+              layer,
+              (range.start() + range.end()) / 2,
+              places.getOrDefault(p.shot(), ""),
+              measured ? finish.groupOf(p.shot()).map(ColourGroup::name).orElse(null) : null,
+              measured ? keyOf(p.shot()) : LookView.KeyOf.NONE,
+              correction,
+              before,
+              now,
+              pictures
+                  .filter(some -> !correction.leavesAll())
+                  .map(some -> 100 * Clipping.of(some, correction))
+                  .orElse(0.0)));
+    }
+
+    private LookView.KeyOf keyOf(String shot) {
+      if (shot.equals(finish.key())) {
+        return LookView.KeyOf.FILM;
+      }
+      return finish.isKeyOfGroup(shot) ? LookView.KeyOf.GROUP : LookView.KeyOf.NONE;
+    }
+
+    /** What a key shot looks like as it is corrected. */
+    private Optional<Summary> key(String shot) {
+      return keys.computeIfAbsent(
+          shot,
+          s ->
+              first(state.film(), s)
+                  .flatMap(
+                      k -> colours.of(state, k).map(p -> Summary.of(p, k.how().correction()))));
+    }
+
+    private double clippedByFinish() {
+      if (finish.treatments().done().stream().noneMatch(t -> t.kind().ofColour())) {
+        return 0;
+      }
+      ColourChange change = ColourTreatment.of(finish.treatments());
+      return 100
+          * state.film().placements().stream()
+              .filter(Placement::hasPicture)
+              .flatMap(
+                  p ->
+                      colours.of(state, p).stream()
+                          .map(some -> Clipping.of(some, p.how().correction(), change)))
+              .mapToDouble(share -> share)
+              .average()
+              .orElse(0);
+    }
   }
 
   private static Drift drift(Summary key, List<ColourPicture> shot, Correction correction) {

@@ -9,8 +9,9 @@ import java.util.List;
  *
  * @param keys colours that are taken out
  * @param masks parts that stay
+ * @param part whether the take's subject stays, or what is behind it
  */
-record MatteView(List<KeyView> keys, List<MaskView> masks, int wrap) {
+record MatteView(List<KeyView> keys, List<MaskView> masks, Matte.Part part, int wrap) {
 
   /** A part that stays; see {@link Mask} for its units. */
   record MaskView(Mask.Kind kind, List<MaskPoint> points, int softness, boolean outside) {}
@@ -22,6 +23,7 @@ record MatteView(List<KeyView> keys, List<MaskView> masks, int wrap) {
     return new MatteView(
         matte.keys().stream().map(KeyView::of).toList(),
         matte.masks().stream().map(MatteView::of).toList(),
+        matte.part(),
         matte.wrap());
   }
 
@@ -46,6 +48,7 @@ record MatteView(List<KeyView> keys, List<MaskView> masks, int wrap) {
                         m.softness,
                         m.outside))
             .toList(),
+        part == null ? Matte.Part.ALL : part,
         wrap);
   }
 }

@@ -44,7 +44,7 @@ public record OtherShape(String name, int width, int height) {
   }
 
   /** What a shape is called: "21:9" is not said in lowest terms. */
-  static String nameOf(Shape shape) {
+  public static String nameOf(Shape shape) {
     return shape.equals(CINEMA) ? "21:9" : shape.toString();
   }
 

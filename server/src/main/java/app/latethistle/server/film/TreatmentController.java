@@ -37,10 +37,11 @@ class TreatmentController {
   /** Treatments over a stretch of the film, on all that lies under them there. */
   record LayTreatments(long revision, Moment start, Moment end, List<TreatmentView> treatments) {}
 
-  /** The kinds there are. */
+  /** The kinds there are; a table is one only when it is brought in. */
   @GetMapping("/api/treatments")
   List<TreatmentKindView> kinds() {
     return Stream.of(TreatmentKind.values())
+        .filter(kind -> kind != TreatmentKind.TABLE)
         .map(
             kind ->
                 new TreatmentKindView(

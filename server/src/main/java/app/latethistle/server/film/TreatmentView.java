@@ -15,8 +15,13 @@ import java.util.Optional;
  *
  * @param values one for each of the kind's parameters
  * @param bypassed whether it is left out for now
+ * @param table what a table looks up in, by its file's SHA-256; null for other kinds
  */
-record TreatmentView(TreatmentKind kind, List<Value> values, boolean bypassed) {
+record TreatmentView(
+    TreatmentKind kind,
+    List<Value> values,
+    boolean bypassed,
+    @Schema(nullable = true) String table) {
 
   /**
    * A value.
@@ -49,7 +54,11 @@ record TreatmentView(TreatmentKind kind, List<Value> values, boolean bypassed) {
   }
 
   static TreatmentView of(Treatment t) {
-    return new TreatmentView(t.kind(), t.dials().stream().map(Value::of).toList(), t.bypassed());
+    return new TreatmentView(
+        t.kind(),
+        t.dials().stream().map(Value::of).toList(),
+        t.bypassed(),
+        t.table().isEmpty() ? null : t.table());
   }
 
   static List<TreatmentView> of(Treatments treatments) {
@@ -67,7 +76,7 @@ record TreatmentView(TreatmentKind kind, List<Value> values, boolean bypassed) {
     }
     List<Dial> dials =
         values == null ? Treatment.usual(kind).dials() : values.stream().map(Value::dial).toList();
-    return new Treatment(kind, dials, bypassed);
+    return new Treatment(kind, dials, bypassed, table == null ? "" : table);
   }
 
   static Treatments treatments(List<TreatmentView> list) {

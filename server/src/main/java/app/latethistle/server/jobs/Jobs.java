@@ -6,11 +6,13 @@ import com.github.kagkarlsson.scheduler.SchedulerClient;
 import com.github.kagkarlsson.scheduler.SchedulerName;
 import com.github.kagkarlsson.scheduler.task.Task;
 import com.github.kagkarlsson.scheduler.task.TaskInstanceId;
+import java.sql.Timestamp;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import javax.sql.DataSource;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -57,9 +59,19 @@ public class Jobs implements SmartLifecycle {
 
   /** Runs a job for an entity as soon as the transaction in progress, if any, has ended well. */
   public void enqueue(Job job, long id) {
-    clients
-        .get(job.lane())
-        .scheduleIfNotExists(job.task().instance(Long.toString(id), id), Instant.now());
+    schedule(job, Long.toString(id), id);
+  }
+
+  /**
+   * The same, even if one for the entity is at work: that may have looked already at what has
+   * changed, and would end without having seen it.
+   */
+  public void enqueueAnew(Job job, long id) {
+    schedule(job, id + "-" + UUID.randomUUID(), id);
+  }
+
+  private void schedule(Job job, String instance, long id) {
+    clients.get(job.lane()).scheduleIfNotExists(job.task().instance(instance, id), Instant.now());
     look(job.lane());
   }
 
@@ -72,6 +84,29 @@ public class Jobs implements SmartLifecycle {
             + " where task_name = ? and task_instance = ? and not picked",
         job.task().getName(),
         Long.toString(id));
+    look(job.lane());
+  }
+
+  /** Lets jobs for entities be taken before all others of their lane that wait. */
+  public void first(Job job, List<Long> ids) {
+    String table = job.lane().table();
+    Timestamp earliest =
+        jdbc.queryForObject(
+            "select min(execution_time) from " + table + " where not picked", Timestamp.class);
+    if (earliest == null) {
+      return;
+    }
+    Timestamp before = Timestamp.from(earliest.toInstant().minusSeconds(1));
+    for (long id : ids) {
+      jdbc.update(
+          "update "
+              + table
+              + " set execution_time = ?, version = version + 1"
+              + " where task_name = ? and task_instance = ? and not picked",
+          before,
+          job.task().getName(),
+          Long.toString(id));
+    }
     look(job.lane());
   }
 

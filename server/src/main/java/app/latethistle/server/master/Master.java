@@ -1,9 +1,14 @@
 package app.latethistle.server.master;
 
+import app.latethistle.core.release.Encoding;
+import app.latethistle.core.release.Output;
+import app.latethistle.core.release.Quality;
 import app.latethistle.core.time.FrameRate;
-import app.latethistle.media.Quality;
+import app.latethistle.media.OutputFile;
+import app.latethistle.media.Tags;
 import app.latethistle.server.config.Reason;
 import app.latethistle.server.stored.StoredOrder;
+import app.latethistle.server.stored.StoredTags;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -12,6 +17,7 @@ import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.Optional;
 import org.hibernate.annotations.DynamicUpdate;
 
 /** A master, from order to checked file. */
@@ -30,6 +36,11 @@ public class Master {
     DOUBTFUL,
     FAILED,
     CANCELLED;
+
+    /** Whether there is no file of it and none to come. */
+    boolean isGivenUp() {
+      return this == FAILED || this == CANCELLED;
+    }
 
     boolean isOpen() {
       return this == WAITING || this == RENDERING || this == CHECKING;
@@ -53,6 +64,18 @@ public class Master {
   @Enumerated(EnumType.STRING)
   private Quality quality;
 
+  @Enumerated(EnumType.STRING)
+  private Encoding encoding = Encoding.MP4;
+
+  private Double megabytes;
+  private Long outputId;
+
+  /** A hash of all that its file depends on; null of masters of earlier releases. */
+  private String content;
+
+  @Column(columnDefinition = "text")
+  private String tags;
+
   private long frames;
   private long framesDone;
 
@@ -69,15 +92,54 @@ public class Master {
 
   protected Master() {}
 
-  Master(long productionId, String name, StoredOrder order, Quality quality) {
+  Master(long productionId, Optional<Long> output, Ordering ordering, StoredTags tags) {
+    Output what = ordering.output();
+    StoredOrder order = ordering.order();
     this.productionId = productionId;
-    this.name = name;
+    this.outputId = output.orElse(null);
+    this.name = ordering.called();
     this.orderBody = order.write();
     this.width = order.program().width();
     this.height = order.program().height();
     this.rate = order.program().rate().toString();
-    this.quality = quality;
+    this.quality = what.quality();
+    this.encoding = what.encoding();
+    this.megabytes = what.megabytes().orElse(null);
+    this.content = ordering.content();
+    this.tags = tags.write();
     this.frames = order.program().length();
+  }
+
+  /** The output it is of; null if that was taken out, or it was ordered without one. */
+  Long outputId() {
+    return outputId;
+  }
+
+  public Encoding encoding() {
+    return encoding;
+  }
+
+  Optional<Double> megabytes() {
+    return Optional.ofNullable(megabytes);
+  }
+
+  Tags tags() {
+    return tags == null ? Tags.NONE : StoredTags.read(tags).get();
+  }
+
+  /** Whether its file is joined of its segments as they are. */
+  boolean isJoined() {
+    return OutputFile.isJoined(encoding, megabytes());
+  }
+
+  /** Whether its file is there or to come. */
+  boolean isMadeOrOnItsWay() {
+    return !state.isGivenUp();
+  }
+
+  /** Whether it is of what an output is now. */
+  boolean isOf(Ordering now) {
+    return now.content().equals(content);
   }
 
   public Long id() {

@@ -1,32 +1,29 @@
 package app.latethistle.server.master;
 
 import app.latethistle.core.Refused;
-import app.latethistle.core.look.Shape;
-import app.latethistle.core.render.Program;
-import app.latethistle.core.take.PictureShape;
-import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.film.Tie;
+import app.latethistle.core.mix.Limiter;
+import app.latethistle.core.mix.LoudnessAim;
+import app.latethistle.core.release.Encoding;
+import app.latethistle.core.release.NamePattern;
+import app.latethistle.core.release.Output;
+import app.latethistle.core.release.Quality;
 import app.latethistle.core.time.FrameRate;
-import app.latethistle.core.time.SampleRange;
-import app.latethistle.media.Quality;
+import app.latethistle.media.MasterRender;
 import app.latethistle.server.config.Attachment;
 import app.latethistle.server.config.Missing;
 import app.latethistle.server.film.FilmService;
-import app.latethistle.server.film.FilmState;
 import app.latethistle.server.film.OtherShape;
-import app.latethistle.server.jobs.Job;
-import app.latethistle.server.jobs.Jobs;
-import app.latethistle.server.stored.StoredOrder;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
-import org.springframework.beans.factory.annotation.Qualifier;
+import java.util.Optional;
+import java.util.Set;
 import org.springframework.core.io.FileSystemResource;
 import org.springframework.core.io.Resource;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -45,22 +42,15 @@ class MasterController {
   private final FilmService films;
   private final MasterOrders orders;
   private final MasterEnds ends;
-  private final Jobs jobs;
-  private final Job renderMaster;
+  private final Placing placing;
 
   MasterController(
-      Masters masters,
-      FilmService films,
-      MasterOrders orders,
-      MasterEnds ends,
-      Jobs jobs,
-      @Qualifier("render-master") Job renderMaster) {
+      Masters masters, FilmService films, MasterOrders orders, MasterEnds ends, Placing placing) {
     this.masters = masters;
     this.films = films;
     this.orders = orders;
     this.ends = ends;
-    this.jobs = jobs;
-    this.renderMaster = renderMaster;
+    this.placing = placing;
   }
 
   /** How large the picture is to be. */
@@ -70,7 +60,15 @@ class MasterController {
     /** The shorter side 1080. */
     HD_1080,
     /** The shorter side 720. */
-    HD_720
+    HD_720;
+
+    Optional<Integer> lines() {
+      return switch (this) {
+        case PRODUCTION -> Optional.empty();
+        case HD_1080 -> Optional.of(1080);
+        case HD_720 -> Optional.of(720);
+      };
+    }
   }
 
   /**
@@ -80,6 +78,8 @@ class MasterController {
    * @param rate frames a second, or null for the film's own
    * @param from the first frame of the film that is in it, or null for its first
    * @param to the frame after the last, or null for its end
+   * @param loudness what its sound is to measure, in LUFS; null for as it is mixed
+   * @param peak the ceiling of its true peaks in dBTP; null for -1
    */
   record NewMaster(
       String name,
@@ -88,7 +88,30 @@ class MasterController {
       String rate,
       Quality quality,
       @Schema(nullable = true) Long from,
-      @Schema(nullable = true) Long to) {}
+      @Schema(nullable = true) Long to,
+      @Schema(nullable = true) Double loudness,
+      @Schema(nullable = true) Double peak) {
+    /** The output it is. */
+    Output output() {
+      return new Output(
+          new NamePattern(name),
+          Encoding.MP4,
+          quality,
+          Optional.empty(),
+          new Output.Pictures(
+              Optional.ofNullable(shape).map(OtherShape::parse),
+              size.lines(),
+              Optional.ofNullable(rate).map(FrameRate::parse),
+              Optional.empty()),
+          new Output.Part(
+              Optional.ofNullable(from).map(Tie::free),
+              Optional.ofNullable(to).map(Tie::free),
+              Optional.empty()),
+          Optional.ofNullable(loudness)
+              .map(aim -> new LoudnessAim(aim, peak == null ? Limiter.CEILING : peak)),
+          /* ticked= */ true);
+    }
+  }
 
   /**
    * A master.
@@ -98,6 +121,8 @@ class MasterController {
   record MasterView(
       long id,
       String name,
+      @Schema(nullable = true) Long output,
+      Encoding encoding,
       int width,
       int height,
       String rate,
@@ -113,6 +138,8 @@ class MasterController {
       return new MasterView(
           m.id(),
           m.name(),
+          m.outputId(),
+          m.encoding(),
           m.width(),
           m.height(),
           m.rate().toString(),
@@ -146,55 +173,8 @@ class MasterController {
   @ResponseStatus(HttpStatus.CREATED)
   @Transactional
   public MasterView order(@PathVariable long productionId, @RequestBody NewMaster asked) {
-    FilmState state = films.state(productionId);
-    if (state.film().placements().isEmpty()) {
-      throw new Refused("The film is empty; make the first cut in Score.");
-    }
-    String name = asked.name() == null ? "" : asked.name().strip();
-    if (name.isEmpty() || name.length() > 120) {
-      throw new Refused("Give the master a name of up to 120 letters.");
-    }
-    PictureShape film = state.production().shape();
-    Shape shape =
-        asked.shape() == null
-            ? Shape.of(film.width(), film.height())
-            : OtherShape.parse(asked.shape());
-    PictureShape size = OtherShape.size(shape, film, shorter(asked.size(), film));
-    FrameRate filmRate = state.production().rate();
-    FrameRate rate = asked.rate() == null ? filmRate : FrameRate.parse(asked.rate());
-    FrameRange part = part(asked, state.cutting().length());
-    Program whole = state.program(shape, size.width(), size.height());
-    SampleRange heard =
-        new SampleRange(filmRate.sampleOf(part.start()), filmRate.sampleOf(part.end()));
-    StoredOrder order = new StoredOrder(whole.part(part).at(rate), state.mix().part(heard));
-    Master master = masters.save(new Master(productionId, name, order, asked.quality()));
-    jobs.enqueue(renderMaster, master.id());
-    return MasterView.of(master);
-  }
-
-  private static int shorter(Size size, PictureShape film) {
-    return switch (size) {
-      case PRODUCTION -> Math.min(film.width(), film.height());
-      case HD_1080 -> 1080;
-      case HD_720 -> 720;
-    };
-  }
-
-  /** The frames of the film that are asked for. */
-  private static FrameRange part(NewMaster asked, long length) {
-    long from = asked.from() == null ? 0 : asked.from();
-    long to = asked.to() == null ? length : asked.to();
-    if (from < 0 || to > length || from >= to) {
-      throw new Refused(
-          "A part of the film is from frame 0 to "
-              + length
-              + " at most and begins before it ends, not "
-              + from
-              + " to "
-              + to
-              + ".");
-    }
-    return new FrameRange(from, to);
+    return MasterView.of(
+        placing.place(Ordering.of(asked.output(), films.state(productionId)), Optional.empty()));
   }
 
   /** Stops a render; the segments it made are kept. */
@@ -205,6 +185,16 @@ class MasterController {
     ends.end(id, Master.State.CANCELLED, "Cancelled; what was rendered is kept.", null);
   }
 
+  /** Renders a master before all others that wait; what is being rendered is rendered first. */
+  @PostMapping("/{id}/first")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  void first(@PathVariable long productionId, @PathVariable long id) {
+    if (!masters.get(productionId, id).state().isOpen()) {
+      throw new Refused("It is not waiting any more.");
+    }
+    placing.first(id);
+  }
+
   @GetMapping("/{id}/file")
   ResponseEntity<Resource> file(@PathVariable long productionId, @PathVariable long id)
       throws IOException {
@@ -212,9 +202,53 @@ class MasterController {
     if (master.bytes() == null) {
       throw new Missing("Master '" + master.name() + "' has no file yet.");
     }
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType("video/mp4"))
-        .header(HttpHeaders.CONTENT_DISPOSITION, Attachment.named(master.name(), ".mp4"))
-        .body(new FileSystemResource(orders.fileOf(id)));
+    Encoding encoding = master.encoding();
+    return Attachment.answer(master.name(), encoding.suffix(), type(encoding))
+        .body(new FileSystemResource(orders.fileOf(master)));
   }
+
+  private static String type(Encoding encoding) {
+    return switch (encoding) {
+      case MP4, MP4_HEVC -> "video/mp4";
+      case WEBM_VP9, WEBM_AV1 -> "video/webm";
+      case MOV_422 -> "video/quicktime";
+      case GIF -> "image/gif";
+      case WEBP -> "image/webp";
+      case STILL -> "image/png";
+      case PNG, CAPTIONS -> "application/zip";
+      case WAV -> "audio/wav";
+      case FLAC -> "audio/flac";
+      case MP3 -> "audio/mpeg";
+      case OPUS -> "audio/ogg";
+    };
+  }
+
+  /** Where the pictures of a master's segments begin, and which are made. */
+  @GetMapping("/{id}/segments")
+  List<SegmentView> segments(@PathVariable long productionId, @PathVariable long id) {
+    Master master = masters.get(productionId, id);
+    if (!master.encoding().hasPictures()) {
+      return List.of();
+    }
+    MasterRender render = orders.render(master);
+    Set<Integer> mine = placing.madeFor(master);
+    return render.segments().stream()
+        .map(
+            segment ->
+                new SegmentView(
+                    segment.range().start(),
+                    segment.range().length(),
+                    render.isMade(segment),
+                    mine.contains(segment.index())))
+        .toList();
+  }
+
+  /**
+   * A segment of a master.
+   *
+   * @param start its first frame, of the master's
+   * @param made whether it is there
+   * @param mine whether it was made for this master, and not kept from another
+   */
+  record SegmentView(long start, long frames, boolean made, boolean mine) {}
 }

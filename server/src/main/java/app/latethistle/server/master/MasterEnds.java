@@ -1,7 +1,6 @@
 package app.latethistle.server.master;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -36,7 +35,7 @@ class MasterEnds {
             m -> {
               m.end(how, why, bytes);
               parts.deleteByMasterId(id);
-              removeSound(id);
+              removeParts(m);
             });
   }
 
@@ -46,11 +45,11 @@ class MasterEnds {
     end(id, Master.State.FAILED, "Not rendered: " + why, null);
   }
 
-  private void removeSound(long id) {
+  private void removeParts(Master master) {
     try {
-      Files.deleteIfExists(orders.soundOf(id));
+      orders.removeParts(master);
     } catch (IOException e) {
-      LOG.warn("The sound of master {} is left behind.", id);
+      LOG.warn("The sound of master {} is left behind.", master.id());
     }
   }
 }

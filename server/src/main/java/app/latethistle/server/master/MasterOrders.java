@@ -1,11 +1,19 @@
 package app.latethistle.server.master;
 
+import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
+import app.latethistle.core.release.Encoding;
+import app.latethistle.core.release.Output;
+import app.latethistle.core.release.Quality;
 import app.latethistle.core.render.Program;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.MasterRender;
 import app.latethistle.media.Originals;
+import app.latethistle.media.OutputFile;
+import app.latethistle.media.Provenance;
 import app.latethistle.media.SoundEncoder;
+import app.latethistle.media.Tags;
+import app.latethistle.server.material.ColourTables;
 import app.latethistle.server.material.FilmSoundFiles;
 import app.latethistle.server.material.Media;
 import app.latethistle.server.stored.StoredOrder;
@@ -14,6 +22,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import org.springframework.stereotype.Component;
 
 /** Turns what was ordered into renders over the files of the store. */
@@ -21,11 +31,14 @@ import org.springframework.stereotype.Component;
 class MasterOrders {
   private final Media media;
   private final ContentStore store;
+  private final ColourTables tables;
   private final SoundSource sounds;
   private final Path masters;
   private final Path segments;
 
-  MasterOrders(Media media, ContentStore store, FilmSoundFiles sounds) throws IOException {
+  MasterOrders(Media media, ContentStore store, FilmSoundFiles sounds, ColourTables tables)
+      throws IOException {
+    this.tables = tables;
     this.media = media;
     this.store = store;
     this.sounds = sounds;
@@ -34,18 +47,83 @@ class MasterOrders {
   }
 
   /** Where a master's file lies. */
-  Path fileOf(long id) {
-    return masters.resolve(id + ".mp4");
+  Path fileOf(Master master) {
+    return masters.resolve(master.id() + master.encoding().suffix());
   }
 
   /** Where a master's sound lies until it is joined with the pictures. */
-  Path soundOf(long id) {
-    return masters.resolve(id + "-sound.m4a");
+  Path soundOf(Master master) {
+    return masters.resolve(master.id() + (master.isJoined() ? "-sound.m4a" : "-sound.flac"));
+  }
+
+  /** Writes a master's file of its parts, which have all been made. */
+  void write(Master master, BooleanSupplier cancelled) throws IOException {
+    join(master, cancelled);
+    if (!master.tags().comment().isEmpty() && isMadeOfBoxes(master.encoding())) {
+      Provenance.append(fileOf(master));
+    }
+  }
+
+  /** Whether a file says in a box of its own where it is from. */
+  private static boolean isMadeOfBoxes(Encoding encoding) {
+    return encoding == Encoding.MP4
+        || encoding == Encoding.MP4_HEVC
+        || encoding == Encoding.MOV_422;
+  }
+
+  private void join(Master master, BooleanSupplier cancelled) throws IOException {
+    Path file = fileOf(master);
+    Encoding encoding = master.encoding();
+    Optional<Path> sound =
+        encoding.hasSound() ? Optional.of(soundOf(master)) : Optional.<Path>empty();
+    if (master.isJoined()) {
+      render(master).join(sound, master.tags(), file);
+      return;
+    }
+    Path drawn = masters.resolve(master.id() + "-pictures.mp4");
+    try {
+      if (encoding.hasPictures()) {
+        render(master).join(Optional.empty(), Tags.NONE, drawn);
+      }
+      new OutputFile(
+              encoding,
+              master.quality(),
+              master.megabytes(),
+              master.rate(),
+              master.frames(),
+              master.tags())
+          .write(
+              encoding.hasPictures() ? Optional.of(drawn) : Optional.empty(),
+              sound,
+              file,
+              cancelled);
+    } finally {
+      Files.deleteIfExists(drawn);
+    }
+  }
+
+  /** Removes what a master needed until its file was there. */
+  void removeParts(Master master) throws IOException {
+    Files.deleteIfExists(soundOf(master));
   }
 
   /** The render of a master. */
   MasterRender render(Master master) {
-    Program program = master.order().program();
+    return render(
+        master.order().program(),
+        OutputFile.drawnAt(master.encoding(), master.quality(), master.megabytes()));
+  }
+
+  /** The render of what is ordered. */
+  MasterRender render(Ordering ordering) {
+    Output output = ordering.output();
+    return render(
+        ordering.program(),
+        OutputFile.drawnAt(output.encoding(), output.quality(), output.megabytes()));
+  }
+
+  /** The render of a program. */
+  private MasterRender render(Program program, Optional<Quality> quality) {
     Map<String, Originals.Original> files = new HashMap<>();
     for (String hash : program.media()) {
       files.put(
@@ -53,19 +131,27 @@ class MasterOrders {
           new Originals.Original(store.path(hash), media.findById(hash).orElseThrow().facts()));
     }
     return new MasterRender(
-        program, new Originals(files, program.rate()), master.quality(), segments);
+        program, new Originals(files, program.rate(), tables::of), quality, segments);
   }
 
   /** Makes the sound of a master, unless it is there. */
   void makeSound(Master master) throws IOException {
-    Path sound = soundOf(master.id());
+    Path sound = soundOf(master);
     if (Files.exists(sound)) {
       return;
     }
     StoredOrder order = master.order();
     Path part = ContentStore.partOf(sound);
     try {
-      SoundEncoder.m4a(order.mix(), sounds, part);
+      Mix mix = order.mix();
+      if (order.aim().isPresent()) {
+        mix = order.aim().get().reachedBy(mix, sounds);
+      }
+      if (master.isJoined()) {
+        SoundEncoder.m4a(mix, sounds, part);
+      } else {
+        SoundEncoder.flac(mix, sounds, part);
+      }
       ContentStore.moveInto(part, sound);
     } finally {
       Files.deleteIfExists(part);

@@ -1,5 +1,6 @@
 package app.latethistle.server.master;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -23,6 +24,9 @@ class MasterPart {
   private long framesDone;
   private boolean done;
 
+  @Column(name = "is_new")
+  private boolean isNew;
+
   protected MasterPart() {}
 
   MasterPart(long masterId, int place) {
@@ -45,8 +49,14 @@ class MasterPart {
 
   /** Notes whether it is made, and how many frames of it are. */
   void found(boolean made, long frames) {
+    isNew |= !made;
     done = made;
     framesDone = made ? frames : framesDone;
+  }
+
+  /** Whether it had to be made for this master. */
+  boolean isNew() {
+    return isNew;
   }
 
   boolean isDone() {

@@ -12,6 +12,8 @@ import org.springframework.data.jpa.repository.Query;
 public interface Masters extends JpaRepository<Master, Long> {
   List<Master> findByProductionIdOrderByIdDesc(long productionId);
 
+  Optional<Master> findFirstByOutputIdOrderByIdDesc(long outputId);
+
   /** A master whose state nobody else may change until the transaction ends. */
   @Lock(LockModeType.PESSIMISTIC_WRITE)
   @Query("select m from Master m where m.id = :id")

@@ -1,9 +1,12 @@
 package app.latethistle.server.master;
 
-import app.latethistle.core.render.Program;
+import app.latethistle.core.check.FileChecks;
+import app.latethistle.core.check.Verdict;
+import app.latethistle.core.release.Encoding;
 import app.latethistle.core.render.Segment;
-import app.latethistle.media.MasterCheck;
+import app.latethistle.media.FileCheck;
 import app.latethistle.media.MasterRender;
+import app.latethistle.media.PictureFileCheck;
 import app.latethistle.server.jobs.Job;
 import app.latethistle.server.jobs.Jobs;
 import app.latethistle.server.jobs.Lane;
@@ -15,6 +18,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.context.annotation.Bean;
@@ -27,6 +33,8 @@ import org.springframework.transaction.support.TransactionTemplate;
  */
 @Configuration(proxyBeanMethods = false)
 class RenderMaster {
+  private static final Logger LOG = LoggerFactory.getLogger(RenderMaster.class);
+
   /** When to look again, should nobody say that the last part is made. */
   private static final Duration LOOK = Duration.ofSeconds(5);
 
@@ -48,7 +56,7 @@ class RenderMaster {
           return switch (transaction.execute(status -> sharing.look(id))) {
             case PARTS_LEFT -> Optional.of(Instant.now().plus(LOOK));
             case MADE -> {
-              finish(masters.findById(id).orElseThrow(), orders, ends);
+              finish(masters.findById(id).orElseThrow(), masters, orders, ends);
               yield Optional.empty();
             }
             case ENDED -> Optional.empty();
@@ -80,7 +88,9 @@ class RenderMaster {
       if (master.state() == Master.State.WAITING) {
         master.begin();
         List<MasterPart> all = new ArrayList<>();
-        for (int place = MasterPart.SOUND; place < segments.size(); place++) {
+        int first = master.encoding().hasSound() ? MasterPart.SOUND : 0;
+        int end = master.encoding().hasPictures() ? segments.size() : 0;
+        for (int place = first; place < end; place++) {
           all.add(new MasterPart(id, place));
         }
         parts.saveAll(all);
@@ -89,7 +99,7 @@ class RenderMaster {
       for (MasterPart part : parts.findByMasterIdOrderByPlace(id)) {
         boolean sound = part.place() == MasterPart.SOUND;
         Segment segment = sound ? null : segments.get(part.place());
-        boolean its = sound ? Files.exists(orders.soundOf(id)) : render.isMade(segment);
+        boolean its = sound ? Files.exists(orders.soundOf(master)) : render.isMade(segment);
         part.found(its, its && !sound ? segment.range().length() : 0);
         if (!its) {
           stage = Stage.PARTS_LEFT;
@@ -103,18 +113,34 @@ class RenderMaster {
     }
   }
 
-  private static void finish(Master master, MasterOrders orders, MasterEnds ends)
+  private static void finish(Master master, Masters masters, MasterOrders orders, MasterEnds ends)
       throws IOException {
-    Path file = orders.fileOf(master.id());
-    orders.render(master).join(orders.soundOf(master.id()), file);
-    Program program = master.order().program();
-    MasterCheck check =
-        MasterCheck.of(file, program.rate(), program.length(), program.plannedBlack());
-    boolean good = check.faults().isEmpty();
+    try {
+      orders.write(
+          master, () -> !masters.findById(master.id()).map(m -> m.state().isOpen()).orElse(false));
+    } catch (CancellationException e) {
+      LOG.debug("Master {} was cancelled while it was written.", master.id());
+      return;
+    }
+    Path file = orders.fileOf(master);
+    FileCheck check =
+        master.encoding().holds() == Encoding.Holds.PICTURES
+            ? PictureFileCheck.of(file, master.encoding(), master.frames())
+            : FileCheck.of(
+                file, FileChecks.Wanted.of(master.order().program(), master.order().aim()));
     ends.end(
         master.id(),
-        good ? Master.State.DONE : Master.State.DOUBTFUL,
-        good ? check.report() : String.join(" ", check.faults()),
+        check.passes() ? Master.State.DONE : Master.State.DOUBTFUL,
+        said(check),
         Files.size(file));
+  }
+
+  /** What must be put right, else what to look at and what is fine. */
+  private static String said(FileCheck check) {
+    if (!check.passes()) {
+      return check.inWords(Verdict.MUST);
+    }
+    String look = check.inWords(Verdict.LOOK);
+    return look.isEmpty() ? check.report() : check.report() + ". Look at: " + look;
   }
 }

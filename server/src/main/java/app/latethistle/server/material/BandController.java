@@ -45,7 +45,7 @@ class BandController {
     if (wish.songs() < 1 || wish.songs() > MOST) {
       throw new Refused("The house band plays 1 to " + MOST + " songs at a time.");
     }
-    long asked = songs.findByProductionId(productionId).size() + 1L;
+    long asked = songs.findByProductionIdOrderById(productionId).size() + 1L;
     SplittableRandom random = new SplittableRandom(productionId * 1000L + asked);
     for (int i = 0; i < wish.songs(); i++) {
       Commission piece =

@@ -196,7 +196,7 @@ public class BringIn {
     transaction.executeWithoutResult(
         status -> {
           enter(productionId, name, probed, null, null);
-          songs.findByProductionId(productionId).stream()
+          songs.findByProductionIdOrderById(productionId).stream()
               .filter(s -> s.medium().hash().equals(probed.stored().hash()))
               .forEach(s -> s.sungIn(sung));
         });
@@ -211,7 +211,7 @@ public class BringIn {
       return enterSong(production, name, medium);
     }
     Optional<TakeEntry> known =
-        takes.findByProductionId(productionId).stream()
+        takes.findByProductionIdOrderById(productionId).stream()
             .filter(t -> t.medium().hash().equals(medium.hash()))
             .filter(t -> t.state() != State.REFUSED && !t.isPlaceholder())
             .findFirst();
@@ -256,7 +256,7 @@ public class BringIn {
   }
 
   private Arrived enterSong(Production production, String name, Medium medium) {
-    List<Song> existing = songs.findByProductionId(production.id());
+    List<Song> existing = songs.findByProductionIdOrderById(production.id());
     for (Song song : existing) {
       if (song.medium().hash().equals(medium.hash())) {
         return new Arrived(Became.KNOWN, "as the song " + song.title());
@@ -292,7 +292,7 @@ public class BringIn {
   }
 
   private Shot shotFor(long productionId, Gathering.ShotKey key, Gathering.Clip clip) {
-    return shots.findByProductionId(productionId).stream()
+    return shots.findByProductionIdOrderById(productionId).stream()
         .filter(shot -> shot.key().equals(key))
         .findFirst()
         .orElseGet(() -> shots.save(new Shot(productionId, key, clip.name().title())));

@@ -57,7 +57,7 @@ public class HoldPlaces {
   public int hold(long productionId) throws IOException {
     Production production = productions.get(productionId);
     int drawn = 0;
-    for (Shot shot : shots.findByProductionId(productionId)) {
+    for (Shot shot : shots.findByProductionIdOrderById(productionId)) {
       String words = words(shot);
       if (shot.storyShot() == null || !needsSlate(shot.id(), words)) {
         continue;

@@ -70,7 +70,7 @@ class MadeSongs {
         status -> {
           productions.getLocked(productionId);
           boolean known =
-              songs.findByProductionId(productionId).stream()
+              songs.findByProductionIdOrderById(productionId).stream()
                   .anyMatch(s -> s.medium().hash().equals(medium.hash()));
           if (known) {
             throw new Refused("That very song is among the candidates already.");

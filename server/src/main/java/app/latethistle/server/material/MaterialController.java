@@ -110,13 +110,13 @@ class MaterialController {
   @Transactional(readOnly = true)
   public MaterialView material(@PathVariable long productionId) {
     Production production = productions.get(productionId);
-    List<TakeEntry> all = takes.findByProductionId(productionId);
+    List<TakeEntry> all = takes.findByProductionIdOrderById(productionId);
     Map<Long, List<TakeEntry>> byShot =
         all.stream().collect(Collectors.groupingBy(TakeEntry::shotId));
     Map<Integer, StoryShot> wanted = wantedShots.of(productionId);
     List<ShotView> views = new ArrayList<>();
     List<ShotNumbers.Claim> claims = new ArrayList<>();
-    for (Shot shot : ordered(shots.findByProductionId(productionId))) {
+    for (Shot shot : ordered(shots.findByProductionIdOrderById(productionId))) {
       List<TakeEntry> its = new ArrayList<>(byShot.getOrDefault(shot.id(), List.of()));
       boolean held = its.removeIf(TakeEntry::isPlaceholder);
       StoryShot story = shot.storyShot() == null ? null : wanted.get(shot.storyShot());
@@ -154,7 +154,7 @@ class MaterialController {
         views,
         numbers.missing(),
         numbers.doubled(),
-        refusals.findByProductionId(productionId).stream()
+        refusals.findByProductionIdOrderById(productionId).stream()
             .map(r -> new RefusalView(r.id(), r.fileName(), r.reason()))
             .toList());
   }
@@ -190,6 +190,6 @@ class MaterialController {
   @ResponseStatus(HttpStatus.NO_CONTENT)
   @Transactional
   public void dismiss(@PathVariable long productionId) {
-    refusals.deleteAll(refusals.findByProductionId(productionId));
+    refusals.deleteAll(refusals.findByProductionIdOrderById(productionId));
   }
 }

@@ -1,6 +1,7 @@
 package app.latethistle.server.material;
 
 import app.latethistle.core.grade.ColourPicture;
+import app.latethistle.core.grade.GivenTable;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.measure.CameraTravel;
 import app.latethistle.core.measure.FocusFinder;
@@ -9,15 +10,21 @@ import app.latethistle.core.picture.Backing;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
 import app.latethistle.core.picture.MeanColours;
-import app.latethistle.core.picture.Rgb;
 import app.latethistle.core.render.PictureSource;
+import app.latethistle.core.subject.FirstOutline;
+import app.latethistle.core.subject.Guide;
+import app.latethistle.core.subject.Silhouette;
+import app.latethistle.core.subject.SoftEdge;
+import app.latethistle.core.subject.SubjectCut;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.type.Faces;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.Jpeg;
 import app.latethistle.media.MadeOnce;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.ProxyFile;
+import app.latethistle.media.ShippedFaces;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -37,10 +44,12 @@ public class Pictures {
   private final ProxyPaths paths;
   private final Media media;
   private final ContentStore store;
+  private final ColourTables tables;
   private final Kept<String, ProxyFile> known = new Kept<>(KNOWN);
   private final MadeOnce made = new MadeOnce();
 
-  Pictures(ProxyPaths paths, Media media, ContentStore store) {
+  Pictures(ProxyPaths paths, Media media, ContentStore store, ColourTables tables) {
+    this.tables = tables;
     this.paths = paths;
     this.media = media;
     this.store = store;
@@ -48,7 +57,22 @@ public class Pictures {
 
   /** Frames of takes at a rate, for the compositor. */
   public PictureSource at(FrameRate rate) {
-    return (hash, frames, wish) -> proxy(hash, rate).reader(frames);
+    return new PictureSource() {
+      @Override
+      public Reader open(String hash, FrameRange frames, Optional<Wish> wish) throws IOException {
+        return proxy(hash, rate).reader(frames);
+      }
+
+      @Override
+      public Faces faces() {
+        return ShippedFaces.all();
+      }
+
+      @Override
+      public GivenTable table(String file) throws IOException {
+        return tables.of(file);
+      }
+    };
   }
 
   /**
@@ -138,12 +162,22 @@ public class Pictures {
       throws IOException {
     List<ColourPicture> pictures = new ArrayList<>();
     for (long at : frames) {
-      Frame frame = proxy.frame(at);
-      int[] rgb = new int[frame.width() * frame.height()];
-      Rgb.fromFrame(frame, rgb);
-      pictures.add(new ColourPicture(frame.width(), frame.height(), rgb).atMost(COLOURS_AT));
+      pictures.add(ColourPicture.of(proxy.frame(at)).atMost(COLOURS_AT));
     }
     return pictures;
+  }
+
+  /** What strokes on a frame of a take find there, as a JPEG that is light where the subject is. */
+  public byte[] outline(String hash, FrameRate rate, Guide guide) {
+    return reading(
+        hash,
+        rate,
+        proxy -> {
+          Frame frame = proxy.frame(guide.frame());
+          ColourPicture small = ColourPicture.of(frame).atMost(SubjectCut.SMALL);
+          Silhouette found = FirstOutline.of(small, guide);
+          return Jpeg.encode(new SoftEdge(frame.width(), frame.height()).of(frame, found), 0.8f);
+        });
   }
 
   /** How wide pictures are in which a camera's travel is followed. */

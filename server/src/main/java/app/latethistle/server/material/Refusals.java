@@ -5,5 +5,5 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 /** The refusals kept. */
 public interface Refusals extends JpaRepository<Refusal, Long> {
-  List<Refusal> findByProductionId(long productionId);
+  List<Refusal> findByProductionIdOrderById(long productionId);
 }

@@ -36,6 +36,21 @@ public class Shot {
     this.title = title;
   }
 
+  /** One that comes from elsewhere; its pick is not known yet. */
+  Shot(long productionId, PackedMaterial.PackedShot packed) {
+    this.productionId = productionId;
+    this.scene = packed.scene();
+    this.number = packed.number();
+    this.unnumbered = packed.unnumbered();
+    this.title = packed.title();
+    this.storyShot = packed.storyShot();
+  }
+
+  PackedMaterial.PackedShot packed() {
+    return new PackedMaterial.PackedShot(
+        id, scene, number, unnumbered, title, pickId, pickedByHand, storyShot);
+  }
+
   public Long id() {
     return id;
   }

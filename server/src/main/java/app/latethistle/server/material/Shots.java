@@ -10,7 +10,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 /** The shots kept. */
 public interface Shots extends JpaRepository<Shot, Long> {
-  List<Shot> findByProductionId(long productionId);
+  List<Shot> findByProductionIdOrderById(long productionId);
 
   /** The shot that stands for one of the story's. */
   Optional<Shot> findByProductionIdAndStoryShot(long productionId, int storyShot);
@@ -25,7 +25,7 @@ public interface Shots extends JpaRepository<Shot, Long> {
   /** What each shot of a production is called, by its id as films have it; "?" for any other. */
   default UnaryOperator<String> labels(long productionId) {
     Map<String, String> labels =
-        findByProductionId(productionId).stream()
+        findByProductionIdOrderById(productionId).stream()
             .collect(Collectors.toMap(s -> Long.toString(s.id()), Shot::label));
     return shot -> labels.getOrDefault(shot, "?");
   }

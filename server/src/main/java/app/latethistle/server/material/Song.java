@@ -10,6 +10,7 @@ import app.latethistle.core.music.SongParts;
 import app.latethistle.core.music.SungPart;
 import app.latethistle.core.signal.Peaks;
 import app.latethistle.server.config.Reason;
+import app.latethistle.server.stored.Embedded;
 import app.latethistle.server.stored.StoredCorrections;
 import app.latethistle.server.stored.StoredSong;
 import jakarta.persistence.Column;
@@ -24,6 +25,7 @@ import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Base64;
 import java.util.List;
 import org.hibernate.annotations.DynamicUpdate;
 
@@ -85,6 +87,43 @@ public class Song {
     this.productionId = productionId;
     this.title = title;
     this.medium = medium;
+  }
+
+  /** One that comes from elsewhere, with what was heard of it there. */
+  Song(long productionId, PackedMaterial.PackedSong packed, Medium medium) {
+    this(productionId, packed.title(), medium);
+    grid = Embedded.text(packed.beats(), null);
+    corrections = Embedded.text(packed.corrections(), corrections);
+    corrected = packed.corrected();
+    parts = Embedded.text(packed.parts(), parts);
+    sung = Embedded.text(packed.sung(), sung);
+    pace = Embedded.text(packed.pace(), pace);
+    loudness = packed.loudness();
+    peaks = packed.outline() == null ? null : Base64.getDecoder().decode(packed.outline());
+    if (corrected < 0 || corrected > corrections().size()) {
+      throw new Refused(title + " comes with corrections that do not fit each other.");
+    }
+    sections();
+    sung();
+    moments();
+    drawn();
+    state = State.READY;
+    listened = 1;
+  }
+
+  PackedMaterial.PackedSong packed(boolean used) {
+    return new PackedMaterial.PackedSong(
+        title,
+        medium.hash(),
+        used,
+        Embedded.of(grid),
+        Embedded.of(corrections),
+        corrected,
+        Embedded.of(parts),
+        Embedded.of(sung),
+        Embedded.of(pace),
+        loudness,
+        peaks == null ? null : Base64.getEncoder().encodeToString(peaks));
   }
 
   public Long id() {

@@ -113,7 +113,7 @@ class SongController {
   @Transactional(readOnly = true)
   public List<SongView> songs(@PathVariable long productionId) {
     Production production = productions.get(productionId);
-    return songs.findByProductionId(productionId).stream()
+    return songs.findByProductionIdOrderById(productionId).stream()
         .sorted(Comparator.comparing(Song::id))
         .map(song -> view(song, song.id().equals(production.songId())))
         .toList();
@@ -191,7 +191,14 @@ class SongController {
   @GetMapping("/{songId}/sound")
   ResponseEntity<Resource> sound(@PathVariable long productionId, @PathVariable long songId) {
     Medium medium = songs.get(productionId, songId).medium();
-    String type =
+    return ResponseEntity.ok()
+        .contentType(typeOf(medium))
+        .body(new FileSystemResource(store.path(medium.hash())));
+  }
+
+  /** What a sound's file is called on the web. */
+  static MediaType typeOf(Medium medium) {
+    return MediaType.parseMediaType(
         switch (medium.facts().container()) {
           case MP4 -> "audio/mp4";
           case WAV -> "audio/wav";
@@ -199,10 +206,7 @@ class SongController {
           case OGG -> "audio/ogg";
           case MATROSKA -> "audio/webm";
           default -> "audio/mpeg";
-        };
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType(type))
-        .body(new FileSystemResource(store.path(medium.hash())));
+        });
   }
 
   /** Stops listening to a song; it can be listened to again. */

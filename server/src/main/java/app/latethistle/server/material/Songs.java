@@ -7,7 +7,7 @@ import org.springframework.data.jpa.repository.Query;
 
 /** The songs kept. */
 public interface Songs extends JpaRepository<Song, Long> {
-  List<Song> findByProductionId(long productionId);
+  List<Song> findByProductionIdOrderById(long productionId);
 
   /** The songs in a state. */
   @Query("select s.id from Song s where s.state = :state")

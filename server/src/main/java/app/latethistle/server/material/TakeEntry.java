@@ -2,11 +2,14 @@ package app.latethistle.server.material;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.measure.TakeFacts;
+import app.latethistle.core.subject.Guide;
 import app.latethistle.core.take.Fault;
 import app.latethistle.core.take.Take;
 import app.latethistle.media.Container;
 import app.latethistle.server.config.Reason;
 import app.latethistle.server.stored.Deed;
+import app.latethistle.server.stored.Embedded;
+import app.latethistle.server.stored.StoredGuides;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
@@ -20,6 +23,7 @@ import jakarta.persistence.ManyToOne;
 import jakarta.persistence.Table;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -63,6 +67,11 @@ public class TakeEntry {
   private String faults = "";
   private String note = "";
 
+  private String subjectHash;
+
+  @Column(columnDefinition = "text")
+  private String guides;
+
   private static final int LONGEST_REASON = 1000;
 
   protected TakeEntry() {}
@@ -74,6 +83,47 @@ public class TakeEntry {
     this.fileName = fileName;
     this.medium = medium;
     this.frames = frames;
+  }
+
+  /** One that comes from elsewhere; its light copy is made here. */
+  TakeEntry(Shot shot, PackedMaterial.PackedTake packed, Medium medium) {
+    this(shot, packed.number(), packed.name(), medium, packed.frames());
+    placeholder = packed.slate();
+    madeBy(
+        new BringIn.Origin(
+            Objects.requireNonNullElse(packed.service(), ""),
+            Objects.requireNonNullElse(packed.prompt(), ""),
+            packed.seed(),
+            packed.cost()));
+    say(
+        new Deed.Said(
+            packed.rejected(),
+            packed.forFaults(),
+            packed.faults() == null
+                ? List.of()
+                : packed.faults().stream().map(Fault::valueOf).map(Fault::name).toList(),
+            Objects.requireNonNullElse(packed.note(), "")));
+  }
+
+  PackedMaterial.PackedTake packed() {
+    return new PackedMaterial.PackedTake(
+        id,
+        shotId,
+        number,
+        fileName,
+        medium.hash(),
+        frames,
+        placeholder,
+        service,
+        prompt,
+        seed,
+        cost,
+        rejected,
+        asideForFaults,
+        faults().stream().map(Fault::name).toList(),
+        note,
+        subject().orElse(null),
+        Embedded.of(guides));
   }
 
   public Long id() {
@@ -137,6 +187,14 @@ public class TakeEntry {
   /** Whether it only holds a shot's time until a take comes. */
   public boolean isPlaceholder() {
     return placeholder;
+  }
+
+  /** What the name of a take ends with in which a place was filled. */
+  static final String FILLED = ", filled.mkv";
+
+  /** Whether a place of its pictures was filled. */
+  public boolean isFilled() {
+    return fileName.endsWith(FILLED);
   }
 
   /** The service that made it, or "" if it was brought in. */
@@ -270,6 +328,29 @@ public class TakeEntry {
 
   /** The take as core knows it. */
   public Take take() {
-    return new Take(Long.toString(id), medium.hash(), frames, medium.facts().shape().orElseThrow());
+    return new Take(
+        Long.toString(id), medium.hash(), frames, medium.facts().shape().orElseThrow(), subject());
+  }
+
+  /** The hash of what was cut out of it, if something was. */
+  public Optional<String> subject() {
+    return Optional.ofNullable(subjectHash);
+  }
+
+  /** What was drawn on its pictures to say what its subject is. */
+  public List<Guide> guides() {
+    return guides == null ? List.of() : StoredGuides.read(guides);
+  }
+
+  /** Keeps what was cut out of it, in place of what was before. */
+  public void cutOut(Medium file, List<Guide> by) {
+    subjectHash = file.hash();
+    guides = StoredGuides.write(by);
+  }
+
+  /** Nothing is cut out of it any more. */
+  public void whole() {
+    subjectHash = null;
+    guides = null;
   }
 }

@@ -82,7 +82,7 @@ class TakeSteps {
     Shot from = shots.get(take.productionId(), take.shotId());
     Gathering.ShotKey key = new Gathering.ShotKey(to.scene(), to.shot(), "");
     Shot shot =
-        shots.findByProductionId(take.productionId()).stream()
+        shots.findByProductionIdOrderById(take.productionId()).stream()
             .filter(s -> s.key().equals(key))
             .findFirst()
             .orElseGet(() -> shots.save(new Shot(take.productionId(), key, from.title())));

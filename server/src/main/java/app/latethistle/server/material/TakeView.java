@@ -6,6 +6,7 @@ import app.latethistle.core.take.Fault;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.MediaFacts;
+import app.latethistle.media.WideColour;
 import app.latethistle.server.production.Production;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.List;
 /**
  * A take and what is known of it.
  *
+ * @param wide the wide colours its file is written in, which arrive as BT.709; null if they are not
  * @param loss the share of its picture that filling the film would crop, 0 to 1
  */
 record TakeView(
@@ -30,6 +32,7 @@ record TakeView(
     int width,
     int height,
     int rotation,
+    @Schema(nullable = true) String wide,
     boolean sound,
     boolean still,
     Fit framing,
@@ -62,6 +65,7 @@ record TakeView(
         shape.width(),
         shape.height(),
         facts.rotation(),
+        facts.wide().map(WideColour::title).orElse(null),
         facts.sound(),
         facts.kind() == MediaFacts.Kind.STILL,
         Fit.byDefault(shape, production.shape()),

@@ -1,7 +1,11 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.measure.Box;
 import app.latethistle.server.config.Missing;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.EntityGraph;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -12,7 +16,26 @@ import org.springframework.transaction.annotation.Transactional;
 /** The takes kept. */
 public interface Takes extends JpaRepository<TakeEntry, Long> {
   @EntityGraph(attributePaths = "medium")
-  List<TakeEntry> findByProductionId(long productionId);
+  List<TakeEntry> findByProductionIdOrderById(long productionId);
+
+  /** A production's takes by the ids that films name them by. */
+  default Map<String, TakeEntry> byFilmId(long productionId) {
+    return findByProductionIdOrderById(productionId).stream()
+        .collect(Collectors.toMap(t -> Long.toString(t.id()), t -> t));
+  }
+
+  /** The boxes of marks in a production's takes, by the takes' ids in films; none is empty. */
+  default Map<String, List<Box>> marks(long productionId) {
+    return marks(findByProductionIdOrderById(productionId));
+  }
+
+  /** The boxes of marks in takes, by their ids in films; none is empty. */
+  static Map<String, List<Box>> marks(Collection<TakeEntry> takes) {
+    return takes.stream()
+        .filter(t -> t.measured().filter(facts -> !facts.marks().isEmpty()).isPresent())
+        .collect(
+            Collectors.toMap(t -> Long.toString(t.id()), t -> t.measured().orElseThrow().marks()));
+  }
 
   @EntityGraph(attributePaths = "medium")
   List<TakeEntry> findByProductionIdAndServiceOrderByIdDesc(

@@ -1,5 +1,7 @@
 package app.latethistle.server.preview;
 
+import app.latethistle.core.grade.Scopes;
+import app.latethistle.core.look.ColourRange;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.TreatmentKind;
@@ -7,10 +9,11 @@ import app.latethistle.core.mix.Mix;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Segment;
 import app.latethistle.core.time.Samples;
+import app.latethistle.media.ScopePng;
 import app.latethistle.server.config.Missing;
-import app.latethistle.server.film.BasicsView;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.film.LookTrials;
 import app.latethistle.server.film.OtherShape;
 import app.latethistle.server.film.Passing;
 import java.io.IOException;
@@ -48,10 +51,12 @@ class PreviewController {
 
   private final FilmService films;
   private final PreviewService previews;
+  private final LookTrials trials;
 
-  PreviewController(FilmService films, PreviewService previews) {
+  PreviewController(FilmService films, PreviewService previews, LookTrials trials) {
     this.films = films;
     this.previews = previews;
+    this.trials = trials;
   }
 
   @GetMapping("/frames/{frame}.jpg")
@@ -67,20 +72,124 @@ class PreviewController {
         .body(previews.still(state, shape(revision), frame));
   }
 
-  /** A frame of the film as it would be with other five numbers for a shot. */
+  /**
+   * A frame of the film as it would be with a shot corrected otherwise.
+   *
+   * @param correction as JSON
+   */
   @GetMapping("/frames/{frame}/corrected.jpg")
   ResponseEntity<byte[]> corrected(
       @PathVariable long productionId,
       @PathVariable String revision,
       @PathVariable long frame,
       @RequestParam String item,
-      @ParameterObject BasicsView five)
+      @RequestParam String correction)
       throws IOException {
-    FilmState state = current(productionId, revision).with(item, five.basics());
+    return tried(
+        previews.still(
+            trials.corrected(current(productionId, revision), item, correction),
+            shape(revision),
+            frame));
+  }
+
+  /**
+   * A frame of the film as it would be with another finish.
+   *
+   * @param treatments of the whole film, as JSON
+   * @param small whether as small as beside others
+   */
+  @GetMapping("/frames/{frame}/finished.jpg")
+  ResponseEntity<byte[]> finished(
+      @PathVariable long productionId,
+      @PathVariable String revision,
+      @PathVariable long frame,
+      @RequestParam String treatments,
+      @RequestParam(defaultValue = "false") boolean small)
+      throws IOException {
+    FilmState film = trials.finished(current(productionId, revision), treatments);
+    return tried(small ? previews.tile(film, frame) : previews.still(film, shape(revision), frame));
+  }
+
+  /**
+   * A frame of the film as it would be with a title otherwise.
+   *
+   * @param change of the title, as JSON
+   */
+  @GetMapping("/frames/{frame}/titled.jpg")
+  ResponseEntity<byte[]> titled(
+      @PathVariable long productionId,
+      @PathVariable String revision,
+      @PathVariable long frame,
+      @RequestParam String change)
+      throws IOException {
+    return tried(
+        previews.still(
+            trials.titled(current(productionId, revision), change), shape(revision), frame));
+  }
+
+  /** A frame of the film with a title of a design on it, small. */
+  @GetMapping("/frames/{frame}/design.jpg")
+  ResponseEntity<byte[]> design(
+      @PathVariable long productionId,
+      @PathVariable String revision,
+      @PathVariable long frame,
+      @RequestParam String design,
+      @RequestParam(defaultValue = "") String text)
+      throws IOException {
+    return tried(
+        previews.tile(
+            trials.designed(current(productionId, revision), design, text, frame), frame));
+  }
+
+  /** It may be asked for again while something is dragged, and is not worth keeping longer. */
+  private static ResponseEntity<byte[]> tried(byte[] jpeg) {
     return ResponseEntity.ok()
         .contentType(MediaType.IMAGE_JPEG)
-        .cacheControl(CacheControl.noStore())
-        .body(previews.still(state, shape(revision), frame));
+        .cacheControl(CacheControl.maxAge(1, TimeUnit.MINUTES))
+        .body(jpeg);
+  }
+
+  /** What a scope shows of a frame of the film. */
+  @GetMapping("/frames/{frame}/{scope:waveform|parade|vectors|histogram}.png")
+  ResponseEntity<byte[]> scope(
+      @PathVariable long productionId,
+      @PathVariable String revision,
+      @PathVariable long frame,
+      @PathVariable String scope)
+      throws IOException {
+    ScopePng.Kind kind = ScopePng.Kind.valueOf(scope.toUpperCase(Locale.ROOT));
+    Scopes scopes = previews.scopes(current(productionId, revision), shape(revision), frame);
+    return ResponseEntity.ok()
+        .contentType(MediaType.IMAGE_PNG)
+        .cacheControl(CacheControl.maxAge(1, TimeUnit.HOURS))
+        .body(ScopePng.of(scopes, kind));
+  }
+
+  /**
+   * The range of colours that is meant by a place in a shot's picture.
+   *
+   * @param x from the left, 0 to 1
+   * @param y from the top, 0 to 1
+   */
+  @GetMapping("/frames/{frame}/range")
+  ColourRange range(
+      @PathVariable long productionId,
+      @PathVariable String revision,
+      @PathVariable long frame,
+      @RequestParam String item,
+      @RequestParam double x,
+      @RequestParam double y)
+      throws IOException {
+    FilmState state = current(productionId, revision);
+    return previews.range(trials.withoutRanges(state, item), shape(revision), frame, x, y);
+  }
+
+  /** What of a frame of the film lies beyond what may be broadcast. */
+  @GetMapping("/frames/{frame}/beyond")
+  Scopes.Beyond beyond(
+      @PathVariable long productionId, @PathVariable String revision, @PathVariable long frame)
+      throws IOException {
+    return previews.scopes(current(productionId, revision), shape(revision), frame).beyond();
   }
 
   /** A frame of the film as its takes came, without any correction. */

@@ -1,6 +1,10 @@
 package app.latethistle.server.preview;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.grade.ColourPicture;
+import app.latethistle.core.grade.RangePick;
+import app.latethistle.core.grade.Scopes;
+import app.latethistle.core.look.ColourRange;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
@@ -79,7 +83,8 @@ class PreviewService {
     return state.program(other, even(other.across() * scale), even(other.down() * scale));
   }
 
-  private static Program program(FilmState state, int longSide) {
+  /** The same in its own shape at another size. */
+  static Program program(FilmState state, int longSide) {
     PictureShape film = state.production().shape();
     double scale = (double) longSide / Math.max(film.width(), film.height());
     return state.program(even(film.width() * scale), even(film.height() * scale));
@@ -99,15 +104,53 @@ class PreviewService {
     return still(program(state, TILE), frame, 0.8f);
   }
 
+  /** What an engineer's scopes show of one frame. */
+  Scopes scopes(FilmState state, Optional<Shape> shape, long frame) throws IOException {
+    return drawn(program(state, shape), frame, Scopes::of);
+  }
+
+  /** The range of colours that is meant by a place in a frame, from 0 to 1 each way. */
+  ColourRange range(FilmState state, Optional<Shape> shape, long frame, double x, double y)
+      throws IOException {
+    return drawn(
+        program(state, shape), frame, picture -> RangePick.at(ColourPicture.of(picture), x, y));
+  }
+
   private byte[] still(Program program, long frame, float quality) throws IOException {
+    return drawn(program, frame, picture -> Jpeg.encode(picture, quality));
+  }
+
+  /** Copies of frames of a program. */
+  List<Frame> frames(Program program, List<Long> numbers) throws IOException {
+    List<Frame> frames = new ArrayList<>();
+    for (long number : numbers) {
+      frames.add(
+          drawn(
+              program,
+              number,
+              picture -> {
+                Frame copy = new Frame(picture.width(), picture.height());
+                copy.copy(picture);
+                return copy;
+              }));
+    }
+    return frames;
+  }
+
+  /** What is made of a frame, which is valid only meanwhile. */
+  private interface Made<T> {
+    T of(Frame picture) throws IOException;
+  }
+
+  private <T> T drawn(Program program, long frame, Made<T> made) throws IOException {
     if (program.length() == 0) {
       throw new Refused("The film is empty; make the first cut.");
     }
     long at = Math.max(0, Math.min(program.length() - 1, frame));
-    byte[][] jpeg = new byte[1][];
+    List<T> drawn = new ArrayList<>();
     new Compositor(program, pictures.at(program.rate()))
-        .draw(new FrameRange(at, at + 1), picture -> jpeg[0] = Jpeg.encode(picture, quality));
-    return jpeg[0];
+        .draw(new FrameRange(at, at + 1), picture -> drawn.add(made.of(picture)));
+    return drawn.get(0);
   }
 
   /**

@@ -103,7 +103,9 @@ public class Ledger {
   @Transactional(readOnly = true)
   public Page of(long productionId) {
     List<TakeEntry> all =
-        takes.findByProductionId(productionId).stream().filter(t -> !t.isPlaceholder()).toList();
+        takes.findByProductionIdOrderById(productionId).stream()
+            .filter(t -> !t.isPlaceholder())
+            .toList();
     FilmState film = films.state(productionId);
     Map<Long, Double> used = new HashMap<>();
     for (int i = 0; i < film.film().placements().size(); i++) {
@@ -170,7 +172,7 @@ public class Ledger {
   }
 
   private List<Shot> ordered(long productionId) {
-    return shots.findByProductionId(productionId).stream()
+    return shots.findByProductionIdOrderById(productionId).stream()
         .sorted(Comparator.comparing(Shot::key, Gathering.ORDER))
         .toList();
   }

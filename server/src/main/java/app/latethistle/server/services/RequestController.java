@@ -87,7 +87,7 @@ class RequestController {
     desk.all().forEach(r -> profiles.put(r.profile().name(), r.profile()));
     Map<String, Outlook> outlooks = new HashMap<>();
     Map<Long, String> labels = new HashMap<>();
-    shots.findByProductionId(productionId).forEach(s -> labels.put(s.id(), s.label()));
+    shots.findByProductionIdOrderById(productionId).forEach(s -> labels.put(s.id(), s.label()));
     return requests.findByProductionIdOrderById(productionId).stream()
         .map(
             r -> {

@@ -10,9 +10,10 @@ import org.springframework.stereotype.Repository;
 class UnusedMedia {
   private static final String USED =
       """
-      (exists (select 1 from take t where t.medium_hash = m.hash)
+      (exists (select 1 from take t where t.medium_hash = m.hash or t.subject_hash = m.hash)
        or exists (select 1 from song s where s.medium_hash = m.hash)
        or exists (select 1 from reading r where r.medium_hash = m.hash)
+       or exists (select 1 from sound s where s.medium_hash = m.hash)
        or exists (select 1 from master o where o.state in ('WAITING', 'RENDERING', 'CHECKING')
                   and position(m.hash in o.order_body) > 0))""";
 

@@ -1,6 +1,7 @@
 package app.latethistle.server.stored;
 
 import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.Balance;
 import app.latethistle.core.film.ClipSound;
 import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Edit;
@@ -30,6 +31,7 @@ import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.document.ItemForms;
 import app.latethistle.document.LookForms;
+import app.latethistle.document.SoundForms;
 import app.latethistle.document.TieForm;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -216,7 +218,10 @@ final class EditsOfFormat1 {
         Finish.NONE.withEnd(new EndFade(song.get("fade").asLong())),
         list(f.get("overlays"), EditsOfFormat1::overlay),
         list(f.get("sounds"), EditsOfFormat1::filmSound),
-        list(f.get("markers"), EditsOfFormat1::marker));
+        list(f.get("markers"), EditsOfFormat1::marker),
+        Balance.USUAL,
+        List.of(),
+        List.of());
   }
 
   private static List<Placement> placements(JsonNode nodes) {
@@ -271,7 +276,7 @@ final class EditsOfFormat1 {
   }
 
   private static FilmSound filmSound(JsonNode sound) {
-    return Json.as(sound, ItemForms.Sound.class).get();
+    return Json.as(sound, SoundForms.Sound.class).get();
   }
 
   private static Marker marker(JsonNode marker) {

@@ -1,18 +1,28 @@
 package app.latethistle.server.stored;
 
 import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.Balance;
+import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.Landing;
 import app.latethistle.core.film.Material;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.SongUse;
+import app.latethistle.core.film.SoundMaterial;
+import app.latethistle.core.film.Standing;
+import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Transition;
+import app.latethistle.core.sound.Manner;
 import app.latethistle.document.ItemForms;
 import app.latethistle.document.LookForms;
+import app.latethistle.document.SoundForms;
 import app.latethistle.document.TieForm;
+import app.latethistle.document.WordForms;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
@@ -30,6 +40,56 @@ final class StoredAspect<I, T, S> {
   private record Between(TieForm start, TieForm end) {}
 
   private record Start(long start) {}
+
+  private record SoundLanding(TieForm at, long offset, TieForm until) {
+    static SoundLanding of(Landing landing) {
+      return new SoundLanding(
+          TieForm.of(landing.at()),
+          landing.offset(),
+          landing.until().map(TieForm::of).orElse(null));
+    }
+
+    Landing get() {
+      return new Landing(at.get(), offset, Optional.ofNullable(until).map(TieForm::get));
+    }
+  }
+
+  private record Stands(TieForm lands, long frames, TieForm until) {
+    static Stands of(Standing standing) {
+      return new Stands(
+          TieForm.of(standing.lands()),
+          standing.frames(),
+          standing.until().map(TieForm::of).orElse(null));
+    }
+
+    Standing get() {
+      return new Standing(lands.get(), frames, Optional.ofNullable(until).map(TieForm::get));
+    }
+  }
+
+  private record Texts(Map<String, String> texts) {}
+
+  private record SoundManner(double gain, SoundForms.Heard heard) {
+    static SoundManner of(Manner how) {
+      return new SoundManner(how.gain(), SoundForms.Heard.of(how));
+    }
+
+    Manner get() {
+      return heard.get(gain);
+    }
+  }
+
+  /** A sound whose landing and manner say nothing. */
+  private record SoundSource(SoundForms.Sound sound) {
+    static SoundSource of(SoundMaterial what) {
+      return new SoundSource(
+          SoundForms.Sound.of(new FilmSound("", what, Landing.on(Tie.free(0)), Manner.PLAIN)));
+    }
+
+    SoundMaterial get() {
+      return sound.get().what();
+    }
+  }
 
   private static final List<StoredAspect<?, ?, ?>> ALL =
       List.of(
@@ -72,7 +132,32 @@ final class StoredAspect<I, T, S> {
               LookForms.Lying.class,
               path -> LookForms.Lying.of(path, Mixing.NORMAL),
               LookForms.Lying::path),
+          new StoredAspect<>(
+              Aspect.WORDS, WordForms.Said.class, WordForms.Said::of, WordForms.Said::get),
+          new StoredAspect<>(
+              Aspect.LETTERING,
+              WordForms.Lettered.class,
+              WordForms.Lettered::of,
+              WordForms.Lettered::get),
+          new StoredAspect<>(
+              Aspect.BOX, WordForms.Boxes.class, WordForms.Boxes::of, WordForms.Boxes::get),
+          new StoredAspect<>(
+              Aspect.MOVEMENT, WordForms.Moving.class, WordForms.Moving::of, WordForms.Moving::get),
+          new StoredAspect<>(Aspect.STANDING, Stands.class, Stands::of, Stands::get),
+          new StoredAspect<>(Aspect.TITLE_LAYER, Integer.class, l -> l, l -> l),
+          new StoredAspect<>(Aspect.TEXTS, Texts.class, Texts::new, t -> t.texts),
+          new StoredAspect<>(
+              Aspect.CAPTION_STYLE, WordForms.Look.class, WordForms.Look::of, WordForms.Look::get),
           new StoredAspect<>(Aspect.MIXING, String.class, Mixing::name, Mixing::valueOf),
+          new StoredAspect<>(
+              Aspect.LANDING, SoundLanding.class, SoundLanding::of, SoundLanding::get),
+          new StoredAspect<>(Aspect.MANNER, SoundManner.class, SoundManner::of, SoundManner::get),
+          new StoredAspect<>(Aspect.MATERIAL, SoundSource.class, SoundSource::of, SoundSource::get),
+          new StoredAspect<>(
+              Aspect.BALANCE,
+              SoundForms.Balanced.class,
+              StoredAspect::balanced,
+              SoundForms.Balanced::get),
           new StoredAspect<>(
               Aspect.MUSIC, Start.class, m -> new Start(m.start()), s -> new SongUse(s.start)),
           new StoredAspect<>(
@@ -103,6 +188,12 @@ final class StoredAspect<I, T, S> {
     Map<String, JsonNode> values = new LinkedHashMap<>();
     edit.values().forEach((id, value) -> values.put(id, stored.tree(value)));
     return values;
+  }
+
+  /** The usual one is not written in a film, but it is in an edit. */
+  private static SoundForms.Balanced balanced(Balance balance) {
+    return Optional.ofNullable(SoundForms.Balanced.of(balance))
+        .orElse(new SoundForms.Balanced(null, null, null, null));
   }
 
   /** Those stored first said nothing: they were plain cuts. */

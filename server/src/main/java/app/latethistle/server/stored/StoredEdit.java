@@ -3,7 +3,9 @@ package app.latethistle.server.stored;
 import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Joint;
 import app.latethistle.core.film.Marker;
@@ -15,6 +17,8 @@ import app.latethistle.core.film.Revoice;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.document.FilmForm;
 import app.latethistle.document.ItemForms;
+import app.latethistle.document.SoundForms;
+import app.latethistle.document.WordForms;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.LinkedHashMap;
@@ -73,7 +77,11 @@ public sealed interface StoredEdit {
         case "overlay" ->
             put(ItemKind.OVERLAY, gone ? null : Json.as(item, ItemForms.Over.class).get());
         case "sound" ->
-            put(ItemKind.SOUND, gone ? null : Json.as(item, ItemForms.Sound.class).get());
+            put(ItemKind.SOUND, gone ? null : Json.as(item, SoundForms.Sound.class).get());
+        case "title" ->
+            put(ItemKind.TITLE, gone ? null : Json.as(item, WordForms.Title.class).get());
+        case "captions" ->
+            put(ItemKind.CAPTIONS, gone ? null : Json.as(item, WordForms.Captions.class).get());
         case "marker" ->
             put(ItemKind.MARKER, gone ? null : Json.as(item, ItemForms.Note.class).get());
         default -> throw new IllegalStateException("Nothing is known of a stored " + kind + ".");
@@ -89,7 +97,11 @@ public sealed interface StoredEdit {
       if (put.item() instanceof Overlay overlay) {
         stored = ItemForms.Over.of(overlay);
       } else if (put.item() instanceof FilmSound sound) {
-        stored = ItemForms.Sound.of(sound);
+        stored = SoundForms.Sound.of(sound);
+      } else if (put.item() instanceof FilmTitle title) {
+        stored = WordForms.Title.of(title);
+      } else if (put.item() instanceof FilmCaptions captions) {
+        stored = WordForms.Captions.of(captions);
       } else if (put.item() instanceof Marker marker) {
         stored = ItemForms.Note.of(marker);
       }

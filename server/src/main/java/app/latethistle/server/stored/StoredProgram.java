@@ -13,13 +13,18 @@ import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Treat;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.type.Writing;
+import app.latethistle.core.type.WrittenCaption;
+import app.latethistle.core.type.WrittenTitle;
 import app.latethistle.document.ItemForms;
 import app.latethistle.document.LookForms;
+import app.latethistle.document.WordForms;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 
 /** What is drawn, as it is stored with an order. */
@@ -35,7 +40,9 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     @JsonSubTypes.Type(value = Excerpt.class, name = "excerpt"),
     @JsonSubTypes.Type(value = Keyed.class, name = "keyed"),
     @JsonSubTypes.Type(value = Matted.class, name = "matted"),
+    @JsonSubTypes.Type(value = Corrected.class, name = "corrected"),
     @JsonSubTypes.Type(value = Treated.class, name = "treated"),
+    @JsonSubTypes.Type(value = Written.class, name = "written"),
     @JsonSubTypes.Type(value = Faded.class, name = "faded")
   })
   sealed interface Node {
@@ -68,7 +75,13 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
         return new Excerpt(of(excerpt.layer()), excerpt.from());
       }
       if (layer instanceof Layer.Matted matted) {
-        return new Matted(of(matted.layer()), LookForms.Cut.of(matted.matte()));
+        return new Matted(
+            of(matted.layer()),
+            LookForms.Cut.of(matted.matte()),
+            matted.subject().map(Node::of).orElse(null));
+      }
+      if (layer instanceof Layer.Corrected c) {
+        return new Corrected(of(c.layer()), LookForms.Corrected.of(c.correction()));
       }
       if (layer instanceof Layer.Treated t) {
         return new Treated(
@@ -78,10 +91,17 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
             t.chance().seed(),
             t.chance().count());
       }
+      if (layer instanceof Layer.Written written) {
+        return new Written(
+            of(written.layer()), written.writings().stream().map(Written.Words::of).toList());
+      }
       if (layer instanceof Layer.Faded faded) {
         return new Faded(of(faded.layer()), faded.fade().frames(), faded.length());
       }
-      return new Black();
+      if (layer instanceof Layer.Black) {
+        return new Black();
+      }
+      throw new IllegalStateException("This layer cannot be stored: " + layer);
     }
   }
 
@@ -192,25 +212,43 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     }
   }
 
-  record Matted(Node of, LookForms.Cut matte) implements Node {
+  /** Of those stored first nothing is said of a subject. */
+  record Matted(Node of, LookForms.Cut matte, Node subject) implements Node {
     @Override
     public Layer get() {
-      return new Layer.Matted(of.get(), LookForms.Cut.get(matte));
+      return new Layer.Matted(
+          of.get(),
+          LookForms.Cut.get(matte),
+          Optional.ofNullable(subject).map(s -> (Layer.Footage) s.get()));
+    }
+  }
+
+  record Corrected(Node of, LookForms.Corrected correction) implements Node {
+    @Override
+    public Layer get() {
+      return new Layer.Corrected(of.get(), correction.get());
     }
   }
 
   record Treated(Node of, StoredFrames range, List<Step> steps, long seed, long count)
       implements Node {
-    /** A treatment and the values of its parameters, each one a frame or one for all. */
-    record Step(String kind, List<List<Integer>> values) {
+    /**
+     * A treatment and the values of its parameters, each one a frame or one for all; those stored
+     * first looked nothing up.
+     */
+    record Step(String kind, List<List<Integer>> values, String table) {
       static Step of(Treat treat) {
         return new Step(
-            treat.kind().name(), treat.tracks().stream().map(Treat.Track::values).toList());
+            treat.kind().name(),
+            treat.tracks().stream().map(Treat.Track::values).toList(),
+            treat.table());
       }
 
       Treat get() {
         return new Treat(
-            TreatmentKind.valueOf(kind), values.stream().map(Treat.Track::new).toList());
+            TreatmentKind.valueOf(kind),
+            values.stream().map(Treat.Track::new).toList(),
+            table == null ? "" : table);
       }
     }
 
@@ -221,6 +259,65 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
           range.get(),
           steps.stream().map(Step::get).toList(),
           new Layer.Chance(seed, count));
+    }
+  }
+
+  /** A layer and what is written on it. */
+  record Written(Node of, List<Words> words) implements Node {
+    /** A title, which has something to say, or a caption, which has lines. */
+    record Words(
+        WordForms.Said said,
+        List<String> lines,
+        WordForms.Lettered lettering,
+        WordForms.Placed box,
+        WordForms.Moving movement,
+        int marked,
+        StoredFrames range,
+        long landing,
+        List<Long> moments) {
+      static Words of(Writing writing) {
+        if (writing instanceof WrittenTitle t) {
+          return new Words(
+              WordForms.Said.of(t.words()),
+              null,
+              WordForms.Lettered.of(t.lettering()),
+              WordForms.Placed.of(t.box()),
+              WordForms.Moving.of(t.movement()),
+              0,
+              StoredFrames.of(t.range()),
+              t.landing(),
+              t.landings());
+        }
+        WrittenCaption c = (WrittenCaption) writing;
+        return new Words(
+            null,
+            c.lines(),
+            WordForms.Lettered.of(c.lettering()),
+            WordForms.Placed.of(c.box()),
+            null,
+            c.marked(),
+            StoredFrames.of(c.range()),
+            0,
+            c.spoken());
+      }
+
+      Writing get() {
+        return said == null
+            ? new WrittenCaption(lines, lettering.get(), box.get(), marked, range.get(), moments)
+            : new WrittenTitle(
+                said.get(),
+                lettering.get(),
+                box.get(),
+                movement.get(),
+                range.get(),
+                landing,
+                moments);
+      }
+    }
+
+    @Override
+    public Layer get() {
+      return new Layer.Written(of.get(), words.stream().map(Words::get).toList());
     }
   }
 

@@ -36,7 +36,8 @@ public final class StoredService {
       double allowance,
       String period,
       int atOnce,
-      double waitSeconds) {}
+      double waitSeconds,
+      ServiceProfile.Marks marks) {}
 
   /** A profile as text. */
   public static String write(ServiceProfile p) {
@@ -55,7 +56,8 @@ public final class StoredService {
             p.allowance(),
             p.period().name(),
             p.atOnce(),
-            p.waitSeconds()));
+            p.waitSeconds(),
+            p.marks()));
   }
 
   /** A profile of any format. */
@@ -76,7 +78,8 @@ public final class StoredService {
         p.allowance,
         ServiceProfile.Period.valueOf(p.period),
         p.atOnce,
-        p.waitSeconds);
+        p.waitSeconds,
+        p.marks);
   }
 
   private static Set<Input> inputsOfFormat1(JsonNode tree) {

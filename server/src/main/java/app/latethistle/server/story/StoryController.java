@@ -120,7 +120,7 @@ class StoryController {
 
   private StoryView view(long productionId, StoryService.State state) {
     Map<Integer, Long> ids =
-        shots.findByProductionId(productionId).stream()
+        shots.findByProductionIdOrderById(productionId).stream()
             .filter(s -> s.storyShot() != null)
             .collect(Collectors.toMap(Shot::storyShot, Shot::id, (a, b) -> a));
     List<Long> rows =

@@ -124,7 +124,7 @@ public class StoryService {
     versions.flush();
     State state = state(productionId);
     shots.match(productionId, state.story().shots());
-    jobs.enqueue(holdPlaces, productionId);
+    jobs.enqueueAnew(holdPlaces, productionId);
     return state;
   }
 

@@ -33,7 +33,7 @@ class StoryShots {
    * takes, and else stays with them.
    */
   void match(long productionId, ShotList story) {
-    List<Shot> all = shots.findByProductionId(productionId);
+    List<Shot> all = shots.findByProductionIdOrderById(productionId);
     Map<Integer, Shot> known = new HashMap<>();
     all.stream().filter(s -> s.storyShot() != null).forEach(s -> known.put(s.storyShot(), s));
     Set<Long> used = new HashSet<>();

@@ -40,7 +40,7 @@ class StoryboardController {
   ResponseEntity<byte[]> pdf(@PathVariable long productionId) throws IOException {
     StoryService.State state = stories.state(productionId);
     Map<Integer, byte[]> jpegs = new HashMap<>();
-    for (Shot shot : shots.findByProductionId(productionId)) {
+    for (Shot shot : shots.findByProductionIdOrderById(productionId)) {
       Optional<TakeEntry> pick =
           Optional.ofNullable(shot.pickId())
               .flatMap(takes::findById)

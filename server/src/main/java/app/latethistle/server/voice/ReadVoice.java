@@ -70,7 +70,12 @@ class ReadVoice implements Voice {
   private static ReadLine unread(SpokenLine line, double gap, Set<String> seen) {
     Narration.Line silent =
         new Narration.Line(
-            "unread " + line.number(), line.number(), List.of(), 0, new Narration.Start.After(gap));
+            "unread " + line.number(),
+            line.number(),
+            line.text(),
+            List.of(),
+            0,
+            new Narration.Start.After(gap));
     return new ReadLine(silent, null, List.of(), 0, seen);
   }
 
@@ -92,6 +97,7 @@ class ReadVoice implements Voice {
         new Narration.Line(
             Long.toString(its.id()),
             line.number(),
+            line.text(),
             words,
             tight.at(heard.length()),
             start(its, byStory, gap));
@@ -115,7 +121,7 @@ class ReadVoice implements Voice {
   }
 
   private Map<Integer, Shot> byStory(long productionId) {
-    return shots.findByProductionId(productionId).stream()
+    return shots.findByProductionIdOrderById(productionId).stream()
         .filter(s -> s.storyShot() != null)
         .collect(Collectors.toMap(Shot::storyShot, Function.identity(), (a, b) -> a));
   }

@@ -2,6 +2,7 @@ package app.latethistle.server.voice;
 
 import app.latethistle.core.signal.Peaks;
 import app.latethistle.server.material.Medium;
+import app.latethistle.server.stored.Embedded;
 import app.latethistle.server.stored.StoredReading;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
@@ -13,6 +14,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
+import java.util.Base64;
 
 /** A line's recording and what was heard in it. */
 @Entity
@@ -65,6 +67,25 @@ class Reading {
     heard = StoredReading.write(found);
     peaks = drawn.peak();
     return this;
+  }
+
+  /** One that comes from elsewhere, with what was heard in it there. */
+  Reading(long lineId, PackedVoice.PackedReading packed, Medium medium) {
+    this(lineId, packed.number(), packed.source(), packed.label(), packed.text(), medium);
+    heard = StoredReading.write(StoredReading.read(Embedded.text(packed.heard(), "{}")));
+    peaks = Base64.getDecoder().decode(packed.outline());
+  }
+
+  PackedVoice.PackedReading packed(boolean used) {
+    return new PackedVoice.PackedReading(
+        used,
+        number,
+        source,
+        label,
+        text,
+        medium.hash(),
+        Embedded.of(heard),
+        Base64.getEncoder().encodeToString(peaks));
   }
 
   Long id() {

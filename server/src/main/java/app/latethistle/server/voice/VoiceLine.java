@@ -7,6 +7,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
+import java.util.List;
 
 /** What is settled of a line of the script. */
 @Entity
@@ -42,6 +43,23 @@ class VoiceLine {
   VoiceLine(long productionId, String text) {
     this.productionId = productionId;
     this.text = text;
+  }
+
+  /** One that comes from elsewhere; which reading is used is not known yet. */
+  VoiceLine(long productionId, PackedVoice.PackedLine packed) {
+    this(productionId, packed.text());
+    tie(packed.start(), packed.value());
+    tighten(packed.longest());
+  }
+
+  PackedVoice.PackedLine packed(List<Reading> readings) {
+    return new PackedVoice.PackedLine(
+        id,
+        text,
+        startKind,
+        startValue,
+        longest,
+        readings.stream().map(r -> r.packed(r.id().equals(pickId))).toList());
   }
 
   Long id() {

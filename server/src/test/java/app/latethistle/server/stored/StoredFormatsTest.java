@@ -4,15 +4,20 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatIllegalStateException;
 
 import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.Balance;
+import app.latethistle.core.film.BusLevel;
 import app.latethistle.core.film.ClipSound;
 import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.Held;
 import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Joint;
+import app.latethistle.core.film.Landing;
 import app.latethistle.core.film.Marker;
 import app.latethistle.core.film.Material;
 import app.latethistle.core.film.Overlay;
@@ -24,6 +29,8 @@ import app.latethistle.core.film.Revoice;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.SongUse;
+import app.latethistle.core.film.SoundMaterial;
+import app.latethistle.core.film.Standing;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Appearance;
 import app.latethistle.core.look.Basics;
@@ -52,9 +59,12 @@ import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.look.View;
-import app.latethistle.core.mix.Bus;
 import app.latethistle.core.mix.Course;
-import app.latethistle.core.mix.Crossing;
+import app.latethistle.core.mix.Edges;
+import app.latethistle.core.mix.Effect;
+import app.latethistle.core.mix.Level;
+import app.latethistle.core.mix.LevelLine;
+import app.latethistle.core.mix.LoudnessAim;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Part;
 import app.latethistle.core.music.OtherReading;
@@ -62,6 +72,15 @@ import app.latethistle.core.music.SungPart;
 import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Treat;
+import app.latethistle.core.sound.Bus;
+import app.latethistle.core.sound.DuckingRule;
+import app.latethistle.core.sound.Equaliser;
+import app.latethistle.core.sound.Fade;
+import app.latethistle.core.sound.Manner;
+import app.latethistle.core.sound.Repeat;
+import app.latethistle.core.sound.Room;
+import app.latethistle.core.sound.Timing;
+import app.latethistle.core.sound.VoiceCare;
 import app.latethistle.core.story.Brief;
 import app.latethistle.core.story.CameraMove;
 import app.latethistle.core.story.ScriptFormat;
@@ -70,6 +89,11 @@ import app.latethistle.core.story.Story;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
+import app.latethistle.core.type.WrittenCaption;
+import app.latethistle.core.type.WrittenTitle;
+import app.latethistle.core.words.Box;
+import app.latethistle.core.words.CaptionStyle;
+import app.latethistle.core.words.Designs;
 import app.latethistle.media.Container;
 import app.latethistle.media.MediaFacts;
 import java.io.IOException;
@@ -103,6 +127,7 @@ class StoredFormatsTest {
                   List.of(new Mask.Spot(100, 200), new Mask.Spot(800, 900)),
                   15,
                   true)),
+          Matte.Part.BACKGROUND,
           /* wrap= */ 25);
   private static final Placement SHOT =
       new Placement(
@@ -144,8 +169,47 @@ class StoredFormatsTest {
           new Overlay.Ties(Tie.onBeat(4), WORD),
           LiePath.of(LIE, LIE.turned(900), Easing.SLOW_START),
           Mixing.SCREEN);
-  private static final FilmSound SOUND = new FilmSound("7~4", "31", 4, Tie.onBeat(8), 40, -6);
-  private static final Marker MARKER = new Marker("marker", Tie.free(90), "here the “door”");
+  private static final FilmSound SOUND =
+      new FilmSound(
+          "7~4",
+          new SoundMaterial.OfTake("31", 4, 40),
+          Landing.on(Tie.onBeat(8)),
+          Manner.PLAIN.withGain(-6));
+  private static final Manner MANNER =
+      new Manner(
+          -4.5,
+          new Fade(Fade.Shape.SLOW_BOTH, 480),
+          new Fade(Fade.Shape.EQUAL_POWER, 9_600),
+          -20,
+          45,
+          Room.NAVE,
+          new Equaliser(
+              List.of(
+                  Equaliser.Band.cut(Equaliser.Kind.LOW_CUT, 120),
+                  new Equaliser.Band(Equaliser.Kind.BELL, 2_000, -3, 1.5))),
+          new Timing(true, 150, -3.5),
+          new Repeat(4, 12_000, 30, 7));
+  private static final FilmSound KNOCK =
+      new FilmSound(
+          "sound",
+          new SoundMaterial.OfFile(
+              "ab".repeat(32),
+              "knock",
+              new SampleRange(100, 90_000),
+              4_800,
+              Optional.of(new SampleRange(9_000, 60_000))),
+          new Landing(Tie.onCut("7~2"), -120, Optional.of(WORD)),
+          MANNER);
+  private static final Balance BALANCE =
+      Balance.USUAL
+          .withLevel(
+              Bus.SOUNDS, new BusLevel(-3, false, List.of(new BusLevel.Point(Tie.onBeat(2), -6))))
+          .withRule(new DuckingRule(8, 300, 700, 900, true, true))
+          .withByHand(Map.of("4", -2.0))
+          .withCare(VoiceCare.GENTLE);
+  private static final Marker MARKER = Marker.of("marker", Tie.free(90), "here the “door”");
+  private static final FilmTitle TITLE = title();
+  private static final FilmCaptions CAPTIONS = captions();
   private static final Film FILM =
       new Film(
           List.of(SHOT),
@@ -153,8 +217,27 @@ class StoredFormatsTest {
           new SongUse(4800),
           Finish.NONE.withEnd(new EndFade(12)),
           List.of(OVERLAY),
-          List.of(SOUND),
-          List.of(MARKER));
+          List.of(SOUND, KNOCK),
+          List.of(MARKER),
+          BALANCE,
+          List.of(TITLE),
+          List.of(CAPTIONS));
+
+  private static FilmTitle title() {
+    FilmTitle title =
+        FilmTitle.of(
+            "title",
+            Designs.named("Name at the edge"),
+            new Standing(Tie.onCut("7~2"), 40, Optional.of(WORD)));
+    return title.withBox(title.box().with(Shape.of(9, 16), new Box(400, 300, 800)));
+  }
+
+  private static FilmCaptions captions() {
+    return FilmCaptions.in("de")
+        .withTexts(Map.of("3", "Lass ihn ziehen."))
+        .withOwn(List.of(new FilmCaptions.Own(new FrameRange(3, 40), "eins")))
+        .withStyle(CaptionStyle.USUAL.burnedInto(true, List.of(Shape.of(9, 16))));
+  }
 
   static List<Edit> edits() {
     Edit source = SetAspect.of(Aspect.SOURCE, "7~2", new Material.Source("31", 9));
@@ -174,6 +257,17 @@ class StoredFormatsTest {
         SetAspect.of(Aspect.TIES, "7~3", OVERLAY.ties()),
         SetAspect.of(Aspect.LIE, "7~3", OVERLAY.lie()),
         SetAspect.of(Aspect.MIXING, "7~3", OVERLAY.mixing()),
+        SetAspect.of(Aspect.WORDS, "title", TITLE.words()),
+        SetAspect.of(Aspect.LETTERING, "title", TITLE.lettering()),
+        SetAspect.of(Aspect.BOX, "title", TITLE.box()),
+        SetAspect.of(Aspect.MOVEMENT, "title", TITLE.movement()),
+        SetAspect.of(Aspect.STANDING, "title", TITLE.when()),
+        SetAspect.of(Aspect.TITLE_LAYER, "title", 2),
+        SetAspect.of(Aspect.TEXTS, CAPTIONS.id(), CAPTIONS.texts()),
+        SetAspect.of(Aspect.CAPTION_STYLE, CAPTIONS.id(), CAPTIONS.style()),
+        Put.title(TITLE),
+        Put.captions(CAPTIONS),
+        Put.away(ItemKind.CAPTIONS, CAPTIONS.id()),
         SetAspect.of(Aspect.MUSIC, "", new SongUse(48)),
         SetAspect.of(
             Aspect.FINISH, "", Finish.NONE.withEnd(new EndFade(7)).withTreatments(TREATED)),
@@ -186,6 +280,12 @@ class StoredFormatsTest {
         Put.overlay(OVERLAY),
         Put.away(ItemKind.OVERLAY, "7~3"),
         Put.sound(SOUND),
+        Put.sound(KNOCK),
+        SetAspect.of(Aspect.LANDING, "sound", KNOCK.when()),
+        SetAspect.of(Aspect.MANNER, Map.of("sound", MANNER, "7~4", Manner.PLAIN)),
+        SetAspect.of(Aspect.MATERIAL, "sound", KNOCK.what()),
+        SetAspect.of(Aspect.BALANCE, "", BALANCE),
+        SetAspect.of(Aspect.BALANCE, "", Balance.USUAL),
         Put.marker(MARKER),
         new Compound("both", List.of(source, Put.away(ItemKind.MARKER, "marker"))),
         new Revoice(
@@ -324,7 +424,7 @@ class StoredFormatsTest {
 
   @Test
   void anOrderIsReadBackTheSameAndOneOfFormat1Opens() throws IOException {
-    Layer shot =
+    Layer.Footage shot =
         new Layer.Footage(
             "m",
             90,
@@ -337,29 +437,55 @@ class StoredFormatsTest {
         new Program(
             new Layer.Faded(
                 new Layer.Treated(
-                    new Layer.Stack(
-                        new Layer.Sequence(
+                    new Layer.Written(
+                        new Layer.Stack(
+                            new Layer.Sequence(
+                                List.of(
+                                    new Layer.Part(new FrameRange(0, 24), shot),
+                                    new Layer.Part(
+                                        new FrameRange(18, 30),
+                                        21,
+                                        new Layer.Matted(
+                                            new Layer.Excerpt(shot, 2), KEYED, Optional.of(shot)))),
+                                List.of(
+                                    new Layer.Passage(
+                                        new FrameRange(18, 24),
+                                        1,
+                                        PASSING.kind(),
+                                        PASSING.manner()))),
                             List.of(
-                                new Layer.Part(new FrameRange(0, 24), shot),
-                                new Layer.Part(
-                                    new FrameRange(18, 30),
-                                    21,
-                                    new Layer.Matted(new Layer.Excerpt(shot, 2), KEYED))),
-                            List.of(
-                                new Layer.Passage(
-                                    new FrameRange(18, 24), 1, PASSING.kind(), PASSING.manner()))),
+                                new Layer.Over(
+                                    new Layer.Part(
+                                        new FrameRange(3, 9),
+                                        new Layer.Corrected(
+                                            new Layer.Black(),
+                                            Correction.of(new Basics(40, -10, 12, 3, -20)))),
+                                    OVERLAY.lie(),
+                                    OVERLAY.mixing()))),
                         List.of(
-                            new Layer.Over(
-                                new Layer.Part(new FrameRange(3, 9), new Layer.Black()),
-                                OVERLAY.lie(),
-                                OVERLAY.mixing()))),
+                            new WrittenTitle(
+                                TITLE.words(),
+                                TITLE.lettering(),
+                                TITLE.box().own(),
+                                TITLE.movement(),
+                                new FrameRange(4, 20),
+                                9,
+                                List.of(9L, 14L)),
+                            new WrittenCaption(
+                                List.of("eins", "zwei"),
+                                CaptionStyle.USUAL.lettering(),
+                                new Box(500, 930, 860),
+                                0xffd75e,
+                                new FrameRange(2, 8),
+                                List.of(2L, 5L)))),
                     new FrameRange(2, 5),
                     List.of(
                         new Treat(
                             TreatmentKind.SHAKE,
                             List.of(
                                 new Treat.Track(List.of(0, 8000, 3)),
-                                new Treat.Track(List.of(20_000))))),
+                                new Treat.Track(List.of(20_000))),
+                            "")),
                     new Layer.Chance(-77, 4)),
                 new EndFade(12),
                 30),
@@ -378,11 +504,34 @@ class StoredFormatsTest {
                     at,
                     new Course.Running(SHOT.run(), 1, 2, 3, 4),
                     -3.5,
-                    new Crossing(40, 50)),
+                    Edges.crossing(400, 500),
+                    Effect.NONE),
+                new Part(
+                    Bus.SOUNDS,
+                    "d",
+                    at,
+                    new Course.Shaped(at.shift(5), MANNER.time()),
+                    -1,
+                    new Edges(MANNER.in(), MANNER.out()),
+                    new Effect.Placed(-20, 45, Room.NAVE, MANNER.equaliser())),
+                new Part(Bus.SOUNDS, "e", at, new Course.Looped(9, at.shift(5)), 0),
+                new Part(
+                    Bus.VOICE,
+                    "f",
+                    at,
+                    new Course.Straight(0),
+                    0,
+                    Edges.NONE,
+                    new Effect.Cared(VoiceCare.GENTLE)),
                 new Part(Bus.VOICE, "c", at, new Course.Tightened(List.of(at)), 6)),
             48_000,
-            480);
-    StoredOrder order = new StoredOrder(program, mix);
+            480,
+            Level.AS_MIXED,
+            new Mix.Faders(
+                Map.of(Bus.SOUNDS, LevelLine.level(-4)),
+                new LevelLine(List.of(new LevelLine.Point(5, 0), new LevelLine.Point(90, -7.5))),
+                true));
+    StoredOrder order = new StoredOrder(program, mix, Optional.of(new LoudnessAim(-14, -1.5)));
     assertThat(StoredOrder.read(order.write())).isEqualTo(order);
 
     StoredOrder old = StoredOrder.read(example("master-order.json").get(0));

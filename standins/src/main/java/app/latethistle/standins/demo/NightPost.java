@@ -1,5 +1,7 @@
 package app.latethistle.standins.demo;
 
+import app.latethistle.core.look.Basics;
+import app.latethistle.core.look.Correction;
 import app.latethistle.core.story.Story;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.StandInEncoder;
@@ -38,6 +40,32 @@ public final class NightPost {
   private static final FrameRate FPS_12 = FrameRate.of(12, 1);
   private static final FrameRate FPS_30 = FrameRate.of(30, 1);
   private static final FrameRate FPS_23_976 = FrameRate.of(24_000, 1001);
+
+  /** What the services that made the clips do to colours: one is dim and warm, */
+  private static final Correction DIM = Correction.of(new Basics(-45, 0, 22, 4, 12));
+
+  /** one pale and cool, */
+  private static final Correction PALE = Correction.of(new Basics(35, -18, -24, 0, -25));
+
+  /** one hard and greenish. The others leave them. */
+  private static final Correction HARD = Correction.of(new Basics(-15, 18, 4, -16, 0));
+
+  /** Which service made the clips of a shot, by the shot's number. */
+  private static final Map<String, Correction> CASTS =
+      Map.ofEntries(
+          Map.entry("020", PALE),
+          Map.entry("030", DIM),
+          Map.entry("050", HARD),
+          Map.entry("060", DIM),
+          Map.entry("070", PALE),
+          Map.entry("090", HARD),
+          Map.entry("100", PALE),
+          Map.entry("110", DIM),
+          Map.entry("140", PALE),
+          Map.entry("150", DIM),
+          Map.entry("160", HARD),
+          Map.entry("180", PALE),
+          Map.entry("190", DIM));
 
   private NightPost() {}
 
@@ -93,6 +121,8 @@ public final class NightPost {
         Clip.of(Scene.STORM, 27).move(Move.PUSH_IN).flaw(Flaw.JUMP, Flaw.CORNER_MARK));
     put(clips, "shot_180_take1 the sealed letter.mp4", Scene.SEALED_LETTER, 18, Move.PUSH_IN);
     put(clips, "shot_190_take1 night post.mp4", Scene.NIGHT_POST, 19, Move.PULL_OUT);
+    clips.replaceAll(
+        (name, clip) -> clip.cast(CASTS.getOrDefault(name.substring(5, 8), Correction.NONE)));
     return clips;
   }
 

@@ -1,5 +1,7 @@
 package app.latethistle.standins.painter;
 
+import app.latethistle.core.grade.GradeTable;
+import app.latethistle.core.grade.Grading;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Rgb;
 import app.latethistle.media.StandInEncoder;
@@ -22,10 +24,11 @@ public final class ScenePainter {
   /** Paints a clip, with its sound if it has one; the file's name says MP4, MOV or WebM. */
   public static void paint(Clip clip, Path file) throws IOException {
     Frame frame = new Frame(clip.width(), clip.height());
+    GradeTable cast = GradeTable.of(Grading.of(clip.cast()));
     try (StandInEncoder encoder =
         StandInEncoder.open(file, clip.width(), clip.height(), clip.rate())) {
       for (long i = 0; i < clip.frames(); i++) {
-        draw(clip, i, frame);
+        draw(clip, i, cast, frame);
         encoder.write(frame);
       }
       encoder.finish();
@@ -48,6 +51,10 @@ public final class ScenePainter {
 
   /** Paints one frame of a clip. */
   public static void draw(Clip clip, long index, Frame target) {
+    draw(clip, index, GradeTable.of(Grading.of(clip.cast())), target);
+  }
+
+  private static void draw(Clip clip, long index, GradeTable cast, Frame target) {
     BufferedImage image =
         new BufferedImage(clip.width(), clip.height(), BufferedImage.TYPE_INT_RGB);
     long shown = shown(clip, index);
@@ -64,6 +71,9 @@ public final class ScenePainter {
       mark(seen);
     }
     Rgb.toFrame(((DataBufferInt) seen.getRaster().getDataBuffer()).getData(), target);
+    if (!clip.cast().leavesAll()) {
+      cast.draw(target, target);
+    }
   }
 
   private static long shown(Clip clip, long index) {

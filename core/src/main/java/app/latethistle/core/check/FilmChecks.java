@@ -1,0 +1,389 @@
+package app.latethistle.core.check;
+
+import app.latethistle.core.caption.Caption;
+import app.latethistle.core.caption.CaptionRules;
+import app.latethistle.core.caption.FilmCaptioner;
+import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.FilmCaptions;
+import app.latethistle.core.film.FilmTitle;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.Standing;
+import app.latethistle.core.film.Tie;
+import app.latethistle.core.film.TitlePlace;
+import app.latethistle.core.look.FramingPath;
+import app.latethistle.core.look.Shape;
+import app.latethistle.core.look.View;
+import app.latethistle.core.marks.Badge;
+import app.latethistle.core.marks.CinemaBars;
+import app.latethistle.core.marks.Covers;
+import app.latethistle.core.marks.Cropping;
+import app.latethistle.core.marks.Marked;
+import app.latethistle.core.marks.SeenMark;
+import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.type.Faces;
+import app.latethistle.core.type.SetText;
+import app.latethistle.core.words.TitleKind;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** What is told of a film without drawing or mixing it. */
+public final class FilmChecks {
+  /**
+   * The film's pixels over the take's from which a picture looks soft. A take of 720 lines in a
+   * film of 1080 has 1.5 (common practice, no source).
+   */
+  private static final double SOFT = 1.6;
+
+  private final Resolved film;
+  private final PictureShape picture;
+  private final Known known;
+  private final List<Finding> all = new ArrayList<>();
+
+  /**
+   * What is known beside the film.
+   *
+   * @param marks boxes of marks in takes, by the takes' ids
+   * @param slates takes that are slates
+   * @param script the script's words
+   * @param faces the letters there are
+   * @param wish how long the film is to be, in seconds; 0 for as long as it is
+   */
+  public record Known(
+      Map<String, List<Box>> marks, Set<String> slates, Spelling script, Faces faces, double wish) {
+    public Known {
+      marks = Map.copyOf(marks);
+      slates = Set.copyOf(slates);
+    }
+  }
+
+  private FilmChecks(Resolved film, PictureShape picture, Known known) {
+    this.film = film;
+    this.picture = picture;
+    this.known = known;
+  }
+
+  /**
+   * Looks at a film.
+   *
+   * @param picture the film's
+   */
+  public static List<Finding> of(Resolved film, PictureShape picture, Known known) {
+    FilmChecks checks = new FilmChecks(film, picture, known);
+    checks.length();
+    checks.slates();
+    checks.marks();
+    checks.enlarged();
+    checks.cuts();
+    checks.titles();
+    checks.captions();
+    checks.spelling();
+    return checks.all;
+  }
+
+  private double aspect() {
+    return picture.width() * picture.pixelAspect() / picture.height();
+  }
+
+  private void length() {
+    double is = film.rate().secondsOf(film.cutting().length());
+    boolean near = known.wish <= 0 || Math.abs(is - known.wish) <= 0.1 * known.wish;
+    String wish = known.wish <= 0 ? "" : Said.of(", target %.0f s", known.wish);
+    all.add(
+        Finding.of(Check.LENGTH, near ? Verdict.FINE : Verdict.LOOK, Said.of("%.1f s", is) + wish));
+  }
+
+  /** The shots of the cut that show something, with their frames. */
+  private List<Placement> shots() {
+    return film.film().placements().stream().filter(Placement::hasPicture).toList();
+  }
+
+  private void slates() {
+    List<Placement> slates = shots().stream().filter(p -> known.slates.contains(p.take())).toList();
+    slates.forEach(
+        p ->
+            all.add(
+                Finding.at(
+                        film.rangeOf(p.id()), Check.SLATES, Verdict.MUST, "still shows its slate")
+                    .about(p.id())));
+    fineUnless(slates, Check.SLATES, "no slate is left");
+  }
+
+  private void marks() {
+    Marked marked = new Marked(film, picture, known.marks);
+    Covers covers = Covers.of(marked, known.faces);
+    Optional<Mend> badge = badge(marked);
+    Optional<Mend> bars = bars(marked);
+    int before = all.size();
+    for (Placement p : shots()) {
+      List<SeenMark> open = marked.seen(p).stream().filter(mark -> !covers.hides(mark)).toList();
+      if (!open.isEmpty()) {
+        FrameRange at = film.rangeOf(p.id());
+        String said = Said.of("corner mark seen for %.1f s", film.rate().secondsOf(at.length()));
+        List<Mend> ways =
+            Stream.of(framedOut(p, film.takes().get(p.take())), badge, bars)
+                .flatMap(Optional::stream)
+                .toList();
+        all.add(Finding.at(at, Check.MARKS, Verdict.MUST, said).about(p.id()).with(ways));
+      }
+    }
+    fineUnless(all.subList(before, all.size()), Check.MARKS, "no mark of a service is seen");
+  }
+
+  /** All marks of the take are left out, those too that are not seen now. */
+  private Optional<Mend> framedOut(Placement p, Take take) {
+    return Cropping.around(
+            known.marks.get(take.id()), p.framing().own(), take.shape(), aspect(), Cropping.CLOSEST)
+        .map(
+            crop ->
+                new Mend(
+                    Said.of("Frame it out, %.0f %% closer", 100 * (crop.enlarged() - 1)),
+                    Said.of("%.0f %% of the picture is lost", 100 * crop.lost()),
+                    SetAspect.of(Aspect.FRAMING, p.id(), p.framing().withOwn(crop.framing()))));
+  }
+
+  /** A badge that the film has lies over every mark again. */
+  private Optional<Mend> badge(Marked marked) {
+    return Badge.in(film.film())
+        .map(
+            badge ->
+                new Mend(
+                    "Cover it with “" + badge.text() + "”",
+                    "",
+                    () -> badge.over(marked, known.faces)));
+  }
+
+  private Optional<Mend> bars(Marked marked) {
+    return CinemaBars.over(marked.seen().stream().map(SeenMark::place).toList(), aspect())
+        .map(
+            shape ->
+                new Mend(
+                    Said.of("Bars of %.2f over the film", shape / 100.0),
+                    Said.of("%.0f %% of the picture is lost", 100 * (1 - aspect() * 100 / shape)),
+                    CinemaBars.set(film.film(), shape)));
+  }
+
+  private void enlarged() {
+    int before = all.size();
+    for (Placement p : shots()) {
+      Take take = film.takes().get(p.take());
+      FramingPath path = p.framing().own().path().orElseGet(() -> FramingPath.still(View.WHOLE));
+      if (take == null || known.slates.contains(take.id())) {
+        continue;
+      }
+      double most = 0;
+      for (int i = 0; i <= 10; i++) {
+        most = Math.max(most, path.fills(i / 10.0, take.shape(), picture.width(), aspect()));
+      }
+      if (most > SOFT) {
+        all.add(
+            Finding.at(
+                    film.rangeOf(p.id()),
+                    Check.ENLARGED,
+                    Verdict.LOOK,
+                    Said.of(
+                        "enlarged to %.0f %%: a pixel of its take fills %.1f of the film's",
+                        100 * most, most))
+                .about(p.id()));
+      }
+    }
+    fineUnless(
+        all.subList(before, all.size()),
+        Check.ENLARGED,
+        Said.of("no shot enlarged over %.0f %%", 100 * SOFT));
+  }
+
+  private void cuts() {
+    int count = Math.max(0, film.film().joints().size() - 2);
+    long onBeats =
+        film.film().ties().stream()
+            .skip(1)
+            .limit(count)
+            .filter(tie -> tie instanceof Tie.OnBeat)
+            .count();
+    long onWords =
+        film.film().ties().stream()
+            .skip(1)
+            .limit(count)
+            .filter(tie -> tie instanceof Tie.OnWord)
+            .count();
+    if (count > 0) {
+      all.add(
+          Finding.of(
+              Check.CUTS,
+              Verdict.FINE,
+              Said.of("%d of %d cuts on a beat, %d on a word", onBeats, count, onWords)));
+    }
+  }
+
+  private void titles() {
+    int before = all.size();
+    for (FilmTitle title : film.film().titles()) {
+      title(title);
+    }
+    if (!film.film().titles().isEmpty()) {
+      fineUnless(
+          all.subList(before, all.size()),
+          Check.TITLES,
+          film.film().titles().size() == 1
+              ? "the title stays long enough"
+              : Said.of("all %d titles stay long enough", film.film().titles().size()));
+    }
+  }
+
+  private void title(FilmTitle title) {
+    TitlePlace place = film.cutting().beside().titles().get(title.id());
+    String name = title.called();
+    if (place == null) {
+      all.add(
+          Finding.of(Check.TITLES, Verdict.MUST, name + " is tied to what is gone: land it anew")
+              .about(title.id()));
+      return;
+    }
+    double stays = place.standsFor(title.movement(), film.rate());
+    double needs = title.words().readingSeconds();
+    if (stays < needs && title.words().kind() != TitleKind.BADGE) {
+      all.add(
+          Finding.at(
+                  place.range(),
+                  Check.TITLES,
+                  Verdict.LOOK,
+                  Said.of("%s stays %.1f s, %.1f s are needed to read it", name, stays, needs))
+              .about(title.id())
+              .with(longer(title, needs - stays)));
+    }
+    List<Integer> missing =
+        SetText.missing(title.words(), title.lettering(), title.box().own(), picture, known.faces);
+    if (!missing.isEmpty()) {
+      String letters = missing.stream().map(Character::toString).collect(Collectors.joining(" "));
+      all.add(
+          Finding.at(
+                  place.range(),
+                  Check.TITLES,
+                  Verdict.MUST,
+                  name + ": its face has no " + letters + "; choose another")
+              .about(title.id()));
+    }
+  }
+
+  private List<Mend> longer(FilmTitle title, double seconds) {
+    Standing when = title.when();
+    if (when.until().isPresent()) {
+      return List.of();
+    }
+    long more = Math.max(1, film.rate().framesIn(seconds) + 1);
+    return List.of(
+        new Mend(
+            Said.of("Stay %.1f s longer", film.rate().secondsOf(more)),
+            "",
+            SetAspect.of(
+                Aspect.STANDING, title.id(), Standing.of(when.lands(), when.frames() + more))));
+  }
+
+  private void captions() {
+    int before = all.size();
+    int count = 0;
+    CaptionRules rules = CaptionRules.USUAL;
+    for (FilmCaptions said : film.film().inEveryLanguage()) {
+      FilmCaptioner captioner = new FilmCaptioner(film, said, shape());
+      rules = captioner.rules();
+      List<Caption> captions = captioner.captions();
+      count += captions.size();
+      for (int i = 0; i < captions.size(); i++) {
+        Caption caption = captions.get(i);
+        if (!caption.faults().isEmpty()) {
+          all.add(
+              Finding.at(
+                      caption.at(),
+                      Check.CAPTIONS,
+                      Verdict.LOOK,
+                      language(said) + " caption " + (i + 1) + " " + faults(caption, rules))
+                  .about(caption.line()));
+        }
+      }
+    }
+    if (count > 0) {
+      fineUnless(
+          all.subList(before, all.size()),
+          Check.CAPTIONS,
+          Said.of("%d captions, up to %d letters a line", count, rules.letters()));
+    }
+  }
+
+  private Shape shape() {
+    return Shape.of(picture.width(), picture.height());
+  }
+
+  private static String language(FilmCaptions said) {
+    return Locale.forLanguageTag(said.language()).getDisplayLanguage(Locale.ENGLISH);
+  }
+
+  private String faults(Caption caption, CaptionRules rules) {
+    return caption.faults().stream()
+        .sorted()
+        .map(
+            fault ->
+                switch (fault) {
+                  case TOO_QUICK ->
+                      Said.of(
+                          "has %.1f letters a second, limit %.0f",
+                          caption.perSecond(film.rate()), rules.mostPerSecond());
+                  case TOO_SHORT ->
+                      Said.of("is gone after %.1f s", film.rate().secondsOf(caption.at().length()));
+                  case TOO_LONG ->
+                      Said.of("stays for %.1f s", film.rate().secondsOf(caption.at().length()));
+                  case LINE_TOO_LONG -> Said.of("has a line over %d letters", rules.letters());
+                  case NOT_APART -> "is not apart from the one before";
+                  case BESIDE_CUT -> "begins or ends just beside a cut";
+                })
+        .collect(Collectors.joining(", "));
+  }
+
+  private void spelling() {
+    int before = all.size();
+    for (FilmTitle title : film.film().titles()) {
+      if (title.words().kind() == TitleKind.BADGE) {
+        continue;
+      }
+      for (Spelling.Slip slip : known.script.in(title.words().text())) {
+        TitlePlace place = film.cutting().beside().titles().get(title.id());
+        Finding finding =
+            place == null
+                ? Finding.of(Check.SPELLING, Verdict.LOOK, said(slip, title.called()))
+                : Finding.at(
+                    place.range(), Check.SPELLING, Verdict.LOOK, said(slip, title.called()));
+        all.add(finding.about(title.id()));
+      }
+    }
+    FilmCaptions read = film.film().captionsIn(FilmCaptions.READ);
+    read.texts()
+        .forEach(
+            (line, text) ->
+                known.script.in(text).stream()
+                    .map(slip -> said(slip, "a caption"))
+                    .map(said -> Finding.of(Check.SPELLING, Verdict.LOOK, said).about(line))
+                    .forEach(all::add));
+    fineUnless(
+        all.subList(before, all.size()), Check.SPELLING, "words are written as in the script");
+  }
+
+  private static String said(Spelling.Slip slip, String where) {
+    return where + " has “" + slip.word() + "”, the script “" + slip.meant() + "”";
+  }
+
+  private void fineUnless(List<?> found, Check check, String fine) {
+    if (found.isEmpty()) {
+      all.add(Finding.of(check, Verdict.FINE, fine));
+    }
+  }
+}

@@ -1,0 +1,121 @@
+package app.latethistle.core.mix;
+
+import app.latethistle.core.key.KeyWriter;
+import app.latethistle.core.signal.Convolution;
+import app.latethistle.core.sound.Equaliser;
+import app.latethistle.core.sound.Room;
+import app.latethistle.core.sound.VoiceCare;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** What is done to a part of the mix beside its gain. */
+public sealed interface Effect {
+  /** Nothing. */
+  Effect NONE = new Plain();
+
+  /** The sound after it. */
+  SoundSource.Sound on(SoundSource.Sound sound);
+
+  /** Samples that are heard after the sound itself has ended. */
+  long tail();
+
+  /** Writes all that can change a sample. */
+  void writeKey(KeyWriter key);
+
+  /** Nothing is done. */
+  record Plain() implements Effect {
+    @Override
+    public SoundSource.Sound on(SoundSource.Sound sound) {
+      return sound;
+    }
+
+    @Override
+    public long tail() {
+      return 0;
+    }
+
+    @Override
+    public void writeKey(KeyWriter key) {
+      key.put("plain");
+    }
+  }
+
+  /**
+   * It is heard from somewhere, through filters.
+   *
+   * @param pan from -100, left, to 100, right
+   * @param distance from 0, near, to 100, far
+   * @param room where
+   * @param equaliser its filters
+   */
+  record Placed(int pan, int distance, Room room, Equaliser equaliser) implements Effect {
+    private static final int KEPT = 48;
+
+    private static final Map<Placed, List<Convolution>> RESPONSES =
+        new LinkedHashMap<>(KEPT, 0.75f, true) {
+          private static final long serialVersionUID = 1;
+
+          @Override
+          protected boolean removeEldestEntry(Map.Entry<Placed, List<Convolution>> eldest) {
+            return size() > KEPT;
+          }
+        };
+
+    /** What places a sound so; nothing if it is as it was recorded. */
+    static Effect of(int pan, int distance, Room room, Equaliser equaliser) {
+      Placed placed = new Placed(pan, distance, room, equaliser);
+      return placed.equals(new Placed(0, 0, Room.NONE, Equaliser.NONE)) ? NONE : placed;
+    }
+
+    private List<Convolution> responses() {
+      synchronized (RESPONSES) {
+        return RESPONSES.computeIfAbsent(
+            this,
+            p -> {
+              float[][] ears = RoomResponse.of(p);
+              return List.of(new Convolution(ears[0]), new Convolution(ears[1]));
+            });
+      }
+    }
+
+    @Override
+    public SoundSource.Sound on(SoundSource.Sound sound) {
+      return new Folded(sound, responses());
+    }
+
+    @Override
+    public long tail() {
+      return RoomResponse.length(this) - 1L;
+    }
+
+    @Override
+    public void writeKey(KeyWriter key) {
+      key.put("placed").put(pan).put(distance).put(room).put(equaliser.bands().size());
+      equaliser.bands().forEach(b -> key.put(b.kind()).put(b.hertz()).put(b.gain()).put(b.q()));
+    }
+  }
+
+  /**
+   * It is a voice that is cared for.
+   *
+   * @param how as the film asks
+   */
+  record Cared(VoiceCare how) implements Effect {
+    @Override
+    public SoundSource.Sound on(SoundSource.Sound sound) {
+      return new CaredVoice(sound, how);
+    }
+
+    @Override
+    public long tail() {
+      return 0;
+    }
+
+    @Override
+    public void writeKey(KeyWriter key) {
+      key.put("cared").put(how.rumble() ? 1 : 0).put(how.even());
+      key.put(how.hiss()).put(how.sharp()).put(how.breaths());
+    }
+  }
+}

@@ -1,0 +1,133 @@
+package app.latethistle.core.render;
+
+import app.latethistle.core.caption.Caption;
+import app.latethistle.core.caption.FilmCaptioner;
+import app.latethistle.core.film.Cutting;
+import app.latethistle.core.film.FilmCaptions;
+import app.latethistle.core.film.FilmTitle;
+import app.latethistle.core.film.Narration.Word;
+import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.TitlePlace;
+import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.Shape;
+import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.type.Writing;
+import app.latethistle.core.type.WrittenCaption;
+import app.latethistle.core.type.WrittenTitle;
+import app.latethistle.core.words.Box;
+import app.latethistle.core.words.CaptionKind;
+import app.latethistle.core.words.CaptionStyle;
+import app.latethistle.core.words.Order;
+import app.latethistle.core.words.ShapedBox;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** What is written on a resolved film, in a shape. */
+public final class FilmWritings {
+  private final Resolved film;
+  private final Optional<Shape> other;
+  private final Shape shape;
+
+  /**
+   * @param other the shape, if it is another than the film's own
+   * @param shape of the pictures it is written on
+   */
+  public FilmWritings(Resolved film, Optional<Shape> other, Shape shape) {
+    this.film = film;
+    this.other = other;
+    this.shape = shape;
+  }
+
+  /** What lies over a layer and under the next one; captions lie over everything. */
+  List<Writing> over(int layer) {
+    FrameRange whole = new FrameRange(0, film.cutting().length());
+    List<Writing> all = new ArrayList<>();
+    for (FilmTitle title : film.film().titles()) {
+      if (title.layer() == layer) {
+        title(title).filter(w -> w.range().overlaps(whole)).ifPresent(all::add);
+      }
+    }
+    if (layer == FilmTitle.TOP) {
+      film.film().captions().stream()
+          .filter(c -> c.style().isBurnedInto(other))
+          .flatMap(c -> captions(c).stream())
+          .filter(w -> w.range().overlaps(whole))
+          .forEach(all::add);
+    }
+    return all;
+  }
+
+  /** A title in its time; empty if it has no place. */
+  public Optional<WrittenTitle> title(FilmTitle title) {
+    TitlePlace place = film.cutting().beside().titles().get(title.id());
+    return place == null
+        ? Optional.empty()
+        : Optional.of(
+            new WrittenTitle(
+                title.words(),
+                title.lettering(),
+                box(title.box()),
+                title.movement(),
+                place.range(),
+                place.landing(),
+                landings(title, place)));
+  }
+
+  /** Where the units of a title land that follow a clock: its own landing, and moments after it. */
+  private List<Long> landings(FilmTitle title, TitlePlace place) {
+    Order order = title.movement().in().order();
+    if (!order.onClock()) {
+      return List.of();
+    }
+    List<Long> landings = new ArrayList<>(List.of(place.landing()));
+    if (order == Order.ON_BEATS) {
+      BeatGrid grid = film.clocks().grid();
+      for (int beat = 0; beat < grid.size(); beat++) {
+        add(landings, Cutting.frameOfBeat(beat, film.film().music(), grid, film.rate()), place);
+      }
+    } else {
+      for (VoiceClock.Spoken line : film.cutting().voice().lines()) {
+        for (Word word : line.words()) {
+          if (word.at().length() > 0) {
+            add(landings, film.rate().nearestFrame(word.at().start()), place);
+          }
+        }
+      }
+    }
+    return landings;
+  }
+
+  private static void add(List<Long> landings, long frame, TitlePlace place) {
+    if (frame > place.landing() && frame < place.end()) {
+      landings.add(frame);
+    }
+  }
+
+  /** The captions in a language. */
+  private List<WrittenCaption> captions(FilmCaptions said) {
+    CaptionStyle style = said.style();
+    boolean marks = style.kind() == CaptionKind.FEW_WORDS;
+    List<WrittenCaption> all = new ArrayList<>();
+    for (Caption caption : new FilmCaptioner(film, said, shape).captions()) {
+      all.add(
+          new WrittenCaption(
+              caption.lines(),
+              style.lettering(),
+              box(style.box()),
+              style.marked(),
+              caption.at(),
+              marks
+                  ? caption.words().stream()
+                      .map(w -> film.rate().nearestFrame(w.at().start()))
+                      .toList()
+                  : List.of()));
+    }
+    return all;
+  }
+
+  private Box box(ShapedBox box) {
+    return other.map(box::in).orElse(box.own());
+  }
+}

@@ -1,0 +1,234 @@
+package app.latethistle.core.type;
+
+import app.latethistle.core.picture.Blurring;
+import app.latethistle.core.words.Fill;
+import app.latethistle.core.words.Lettering;
+import app.latethistle.core.words.Plate;
+import app.latethistle.core.words.Shadow;
+import java.awt.AlphaComposite;
+import java.awt.BasicStroke;
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.Shape;
+import java.awt.geom.AffineTransform;
+import java.awt.geom.Area;
+import java.awt.geom.PathIterator;
+import java.awt.geom.Point2D;
+import java.awt.geom.Rectangle2D;
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferInt;
+import java.util.Arrays;
+
+/** Draws letters, what lies behind them and what they throw, into pixels of its own. */
+final class Brush {
+  /** How far a plate reaches behind a line by itself, as a share of behind a block. */
+  private static final double NARROW = 0.6;
+
+  private final int width;
+  private final int height;
+  private final BufferedImage image;
+  private final int[] pixels;
+  private final Graphics2D graphics;
+  private Blurring blurring;
+
+  Brush(int width, int height) {
+    this.width = width;
+    this.height = height;
+    image = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB_PRE);
+    pixels = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
+    graphics = image.createGraphics();
+    graphics.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
+    graphics.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
+  }
+
+  void clear() {
+    Arrays.fill(pixels, 0);
+  }
+
+  /** What was drawn since it was cleared. */
+  Ink ink() {
+    return Ink.of(pixels, width, height);
+  }
+
+  /** The same as a picture that can be kept. */
+  BufferedImage picture() {
+    BufferedImage copy = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB);
+    Graphics2D onto = copy.createGraphics();
+    onto.drawImage(image, 0, 0, null);
+    onto.dispose();
+    return copy;
+  }
+
+  /** Puts a plate under what is drawn. */
+  void plate(Plate plate, SetText text, double opacity) {
+    graphics.setComposite(AlphaComposite.DstOver);
+    graphics.setColor(colour(plate.colour(), plate.opacity() / 100.0 * opacity));
+    switch (plate.kind()) {
+      case NONE -> {}
+      case BLOCK -> graphics.fill(text.block());
+      case LINES -> {
+        // As one shape: where lines overlap it is no darker.
+        Area lines = new Area();
+        text.lines().forEach(l -> lines.add(new Area(SetText.padded(l.box(), l.size() * NARROW))));
+        graphics.fill(lines);
+      }
+      case PICTURE -> graphics.fillRect(0, 0, width, height);
+      case BAND -> band(plate, text, opacity);
+    }
+  }
+
+  /** Darkest behind the words, gone a block's height above and below them. */
+  private void band(Plate plate, SetText text, double opacity) {
+    Rectangle2D box = text.box();
+    double reach = Math.max(box.getHeight(), 2 * text.letterSize());
+    for (int y = 0; y < height; y++) {
+      double away = Math.max(0, Math.max(box.getY() - y, y - box.getMaxY())) / Math.max(1, reach);
+      double share = away >= 1 ? 0 : 0.5 + 0.5 * Math.cos(Math.PI * away);
+      if (share > 0) {
+        graphics.setColor(colour(plate.colour(), plate.opacity() / 100.0 * opacity * share));
+        graphics.fillRect(0, y, width, 1);
+      }
+    }
+  }
+
+  /**
+   * A letter.
+   *
+   * @param outline where it stands
+   * @param size of its letters, in pixels
+   * @param colour of its fill
+   */
+  void letter(Shape outline, Lettering how, double size, int colour, Pose pose) {
+    boolean hole = how.fill() == Fill.FILM;
+    graphics.setComposite(
+        AlphaComposite.getInstance(
+            hole ? AlphaComposite.DST_OUT : AlphaComposite.SRC_OVER, (float) pose.opacity()));
+    if (how.outline().width() > 0 && !hole && pose.filled() >= 1) {
+      graphics.setStroke(
+          new BasicStroke(
+              (float) (how.outline().width() * size / 1000),
+              BasicStroke.CAP_ROUND,
+              BasicStroke.JOIN_ROUND));
+      graphics.setColor(new Color(how.outline().colour()));
+      graphics.draw(outline);
+    }
+    if (pose.drawn() < 1) {
+      float length = (float) Math.max(1, longest(outline));
+      float on = (float) (length * pose.outlined());
+      graphics.setStroke(
+          new BasicStroke(
+              (float) Math.max(1, size * 0.02),
+              BasicStroke.CAP_BUTT,
+              BasicStroke.JOIN_ROUND,
+              10,
+              new float[] {Math.max(0.01f, on), length},
+              0));
+      graphics.setColor(new Color(colour));
+      graphics.draw(outline);
+    }
+    graphics.setColor(colour(colour, pose.filled()));
+    graphics.fill(outline);
+  }
+
+  /** Only what lies inside of a shape is drawn, until null is given. */
+  void within(Shape clip) {
+    graphics.setClip(clip);
+  }
+
+  /** The longest way round of a letter's parts, in pixels. */
+  private static double longest(Shape outline) {
+    double[] at = new double[6];
+    double longest = 0;
+    double length = 0;
+    Point2D begun = new Point2D.Double();
+    Point2D last = begun;
+    for (PathIterator path = outline.getPathIterator(new AffineTransform(), 0.5);
+        !path.isDone();
+        path.next()) {
+      int kind = path.currentSegment(at);
+      if (kind == PathIterator.SEG_MOVETO) {
+        longest = Math.max(longest, length);
+        length = 0;
+        begun = new Point2D.Double(at[0], at[1]);
+        last = begun;
+      } else {
+        Point2D next = kind == PathIterator.SEG_CLOSE ? begun : new Point2D.Double(at[0], at[1]);
+        length += last.distance(next);
+        last = next;
+      }
+    }
+    return Math.max(longest, length);
+  }
+
+  /**
+   * Puts what the letters throw under them.
+   *
+   * @param alone whether the letters are taken off
+   */
+  void shadow(Shadow shadow, double size, boolean alone) {
+    boolean thrown = shadow.opacity() > 0;
+    float[] soft = thrown ? soft(24, shadow.softness() * size / 1000 / 2) : new float[0];
+    if (alone) {
+      clear();
+    }
+    if (thrown) {
+      throwUnder(shadow, soft, size);
+    }
+  }
+
+  private void throwUnder(Shadow shadow, float[] soft, double size) {
+    int away = (int) Math.round(shadow.away() * size / 1000);
+    int red = shadow.colour() >> 16 & 0xff;
+    int green = shadow.colour() >> 8 & 0xff;
+    int blue = shadow.colour() & 0xff;
+    for (int y = height - 1; y >= 0; y--) {
+      for (int x = width - 1; x >= 0; x--) {
+        int at = y * width + x;
+        float thrown = y >= away && x >= away ? soft[at - away * width - away] : 0;
+        // A soft shadow gets thin; twice of it is as dark under the letters as a hard one.
+        float dark = Math.min(255, 2 * thrown) * shadow.opacity() / 100;
+        float under = dark * (255 - (pixels[at] >>> 24)) / 255 / 255;
+        if (under > 0) {
+          pixels[at] =
+              plus(pixels[at] >>> 24, 255 * under) << 24
+                  | plus(pixels[at] >> 16 & 0xff, red * under) << 16
+                  | plus(pixels[at] >> 8 & 0xff, green * under) << 8
+                  | plus(pixels[at] & 0xff, blue * under);
+        }
+      }
+    }
+  }
+
+  /** Blurs all that was drawn. */
+  void blur(double sigma) {
+    int[] blurred = new int[pixels.length];
+    for (int shift = 0; shift <= 24; shift += 8) {
+      float[] soft = soft(shift, sigma);
+      for (int i = 0; i < blurred.length; i++) {
+        blurred[i] |= (int) (soft[i] + 0.5f) << shift;
+      }
+    }
+    System.arraycopy(blurred, 0, pixels, 0, pixels.length);
+  }
+
+  private float[] soft(int shift, double sigma) {
+    if (blurring == null) {
+      blurring = new Blurring(width, height);
+    }
+    float[] values = blurring.values();
+    for (int i = 0; i < values.length; i++) {
+      values[i] = pixels[i] >>> shift & 0xff;
+    }
+    return blurring.blurred(sigma);
+  }
+
+  private static int plus(int value, float more) {
+    return Math.min(255, (int) (value + more + 0.5f));
+  }
+
+  private static Color colour(int rgb, double opacity) {
+    return new Color(
+        rgb >> 16 & 0xff, rgb >> 8 & 0xff, rgb & 0xff, (int) Math.round(255 * opacity));
+  }
+}

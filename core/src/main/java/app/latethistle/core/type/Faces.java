@@ -1,0 +1,120 @@
+package app.latethistle.core.type;
+
+import app.latethistle.core.words.Lettering.Face;
+import java.awt.Font;
+import java.awt.FontFormatException;
+import java.awt.GraphicsEnvironment;
+import java.awt.font.TextAttribute;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * The faces there are. A letter that its family does not have comes from the plain family, then
+ * from any other that has it, then from what is found on the machine. Files are read when a letter
+ * of them is first needed. Safe for use by several threads.
+ */
+public final class Faces {
+  /** The family that stands in for letters that others do not have. */
+  private static final String PLAIN = "Noto Sans";
+
+  private final List<FaceFile> files;
+  private final Map<FaceFile, Font> fonts = new ConcurrentHashMap<>();
+  private final Map<Wish, Optional<Font>> found = new ConcurrentHashMap<>();
+  private volatile List<Font> machine;
+
+  private record Wish(Face face, int codePoint) {}
+
+  /**
+   * A family.
+   *
+   * @param name as it is called
+   * @param character what it looks like
+   * @param bold whether it has a heavier weight
+   * @param italic whether it has slanted letters
+   */
+  public record Family(String name, String character, boolean bold, boolean italic) {}
+
+  /**
+   * @param files those of a family in the order in which they are asked for a letter
+   */
+  public Faces(List<FaceFile> files) {
+    this.files = List.copyOf(files);
+  }
+
+  /** The families, in their order. */
+  public List<Family> families() {
+    Map<String, Family> families = new LinkedHashMap<>();
+    for (FaceFile file : files) {
+      families.merge(
+          file.family(),
+          new Family(file.family(), file.character(), file.bold(), file.italic()),
+          (a, b) -> new Family(a.name, a.character, a.bold || b.bold, a.italic || b.italic));
+    }
+    return List.copyOf(families.values());
+  }
+
+  /** Whether there is a family of a name. */
+  public boolean has(String family) {
+    return files.stream().anyMatch(f -> f.family().equals(family));
+  }
+
+  /**
+   * A font, 1 unit high, that has a letter; empty if none on this machine has it.
+   *
+   * @throws UncheckedIOException if a file cannot be read, naming its family
+   */
+  Optional<Font> font(Face face, int codePoint) {
+    return found.computeIfAbsent(new Wish(face, codePoint), this::find);
+  }
+
+  private Optional<Font> find(Wish wish) {
+    Face face = wish.face;
+    List<FaceFile> asked = new ArrayList<>(files);
+    asked.sort(
+        Comparator.comparingInt(
+            (FaceFile f) ->
+                (f.family().equals(face.family()) ? 0 : f.family().equals(PLAIN) ? 4 : 8)
+                    + (f.bold() == face.bold() ? 0 : 2)
+                    + (f.italic() == face.italic() ? 0 : 1)));
+    for (FaceFile file : asked) {
+      Font font = fonts.computeIfAbsent(file, Faces::read);
+      if (font.canDisplay(wish.codePoint)) {
+        return Optional.of(font);
+      }
+    }
+    return machine().stream().filter(f -> f.canDisplay(wish.codePoint)).findFirst().map(Faces::set);
+  }
+
+  private List<Font> machine() {
+    if (machine == null) {
+      machine = List.of(GraphicsEnvironment.getLocalGraphicsEnvironment().getAllFonts());
+    }
+    return machine;
+  }
+
+  private static Font read(FaceFile file) {
+    try (InputStream bytes = file.source().open()) {
+      return set(Font.createFont(Font.TRUETYPE_FONT, bytes));
+    } catch (IOException e) {
+      throw new UncheckedIOException("The face " + file.family() + " cannot be read.", e);
+    } catch (FontFormatException e) {
+      throw new UncheckedIOException(
+          new IOException("The face " + file.family() + " is not a font that can be used.", e));
+    }
+  }
+
+  private static Font set(Font font) {
+    return font.deriveFont(
+        Map.of(
+            TextAttribute.KERNING, TextAttribute.KERNING_ON,
+            TextAttribute.LIGATURES, TextAttribute.LIGATURES_ON));
+  }
+}

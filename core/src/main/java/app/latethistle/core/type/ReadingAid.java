@@ -1,0 +1,147 @@
+package app.latethistle.core.type;
+
+import app.latethistle.core.look.Shape;
+import app.latethistle.core.picture.Frame;
+import app.latethistle.core.words.Box;
+import app.latethistle.core.words.Lettering;
+import app.latethistle.core.words.Plate;
+import app.latethistle.core.words.Shadow;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What helps a title that cannot be read over what is behind it: each remedy is tried on the very
+ * frames, and offered if it is better.
+ */
+public final class ReadingAid {
+  /** A plate that is light enough to see the picture through; common practice, no source. */
+  private static final int PLATE = 65;
+
+  /** What is offered is better by a twentieth. */
+  private static final double BETTER = 1.05;
+
+  /** Places that are tried, in thousandths of the picture. */
+  private static final int[] PLACES = {200, 350, 500, 650, 800};
+
+  private final Writer writer;
+  private final List<Frame> behind;
+  private final int width;
+  private final int height;
+  private final SafeArea safe;
+
+  /** What can be done. */
+  public enum Kind {
+    /** A soft dark shadow, or a light one behind dark letters. */
+    SHADOW,
+    PLATE,
+    /** To where the picture is calmest. */
+    MOVE
+  }
+
+  /**
+   * A remedy.
+   *
+   * @param lettering how the title is then set
+   * @param box where it then stands
+   * @param ratio the least contrast of a letter then
+   */
+  public record Remedy(Kind kind, Lettering lettering, Box box, double ratio) {}
+
+  /**
+   * @param behind frames without the title, of one size
+   */
+  public ReadingAid(Faces faces, List<Frame> behind) {
+    this.behind = List.copyOf(behind);
+    width = behind.get(0).width();
+    height = behind.get(0).height();
+    safe = SafeArea.of(Shape.of(width, height));
+    writer = new Writer(faces, width, height);
+  }
+
+  /** Whether a title can be read over all of the frames. */
+  public Legibility measure(WrittenTitle title) {
+    return measure(title, behind);
+  }
+
+  private Legibility measure(WrittenTitle title, List<Frame> over) {
+    List<Legibility> all = new ArrayList<>();
+    for (Frame frame : over) {
+      Frame copy = new Frame(width, height);
+      copy.copy(frame);
+      all.add(writer.legibility(title, copy));
+    }
+    return Legibility.worst(all);
+  }
+
+  /** What a title takes up on the frames, as it has arrived. */
+  public SetText set(WrittenTitle title) {
+    return writer.set(title);
+  }
+
+  /** How far it lies outside of the safe area, in pixels; 0 if it lies inside. */
+  public double outside(WrittenTitle title) {
+    return safe.outside(set(title).box(), width, height);
+  }
+
+  /**
+   * What helps, in the order in which it changes the picture least.
+   *
+   * @param measured how the title can be read as it is
+   */
+  public List<Remedy> remedies(WrittenTitle title, Legibility measured) {
+    double now = measured.least();
+    Lettering how = title.lettering();
+    boolean light = Legibility.luminance(how.colour()) > 0.18;
+    int against = light ? 0 : 0xffffff;
+    List<Remedy> all = new ArrayList<>();
+    Lettering shaded =
+        how.withShadow(
+            new Shadow(Shadow.SOFT.away(), Shadow.SOFT.softness(), Shadow.SOFT.opacity(), against));
+    all.add(tried(Kind.SHADOW, title, shaded, title.box()));
+    all.add(calmest(title));
+    Lettering plated = how.withPlate(new Plate(Plate.Kind.BLOCK, PLATE, against));
+    all.add(tried(Kind.PLATE, title, plated, title.box()));
+    boolean outside = outside(title) >= 1;
+    return all.stream()
+        .filter(r -> r.ratio > now * BETTER || (outside && r.kind == Kind.MOVE && moves(r, title)))
+        .toList();
+  }
+
+  private static boolean moves(Remedy remedy, WrittenTitle title) {
+    return !remedy.box.equals(title.box());
+  }
+
+  private Remedy calmest(WrittenTitle title) {
+    Box best = title.box();
+    double calm = 0;
+    // Its first and its last frame tell; the best place is then measured on all.
+    List<Frame> ends = List.of(behind.get(0), behind.get(behind.size() - 1));
+    for (int y : PLACES) {
+      for (int x : PLACES) {
+        Box box = title.box().at(x, y);
+        WrittenTitle tried = placed(title, title.lettering(), box);
+        double there = outside(tried) == 0 ? measure(tried, ends).least() : 0;
+        if (there > calm) {
+          calm = there;
+          best = box;
+        }
+      }
+    }
+    return tried(Kind.MOVE, title, title.lettering(), best);
+  }
+
+  private Remedy tried(Kind kind, WrittenTitle title, Lettering lettering, Box box) {
+    return new Remedy(kind, lettering, box, measure(placed(title, lettering, box)).least());
+  }
+
+  private static WrittenTitle placed(WrittenTitle title, Lettering lettering, Box box) {
+    return new WrittenTitle(
+        title.words(),
+        lettering,
+        box,
+        title.movement(),
+        title.range(),
+        title.landing(),
+        title.landings());
+  }
+}

@@ -1,0 +1,76 @@
+package app.latethistle.core.words;
+
+import app.latethistle.core.look.Shape;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.SortedSet;
+import java.util.TreeSet;
+
+/**
+ * How captions look, and in which shapes they are part of the picture.
+ *
+ * @param kind how much stands at once
+ * @param lettering how they are set
+ * @param box where they stand: its middle across, the bottom of the last line down
+ * @param marked the colour of the spoken word where one is marked
+ * @param burned whether they stand in the pictures of the film's own shape; else they are files
+ *     alone
+ * @param elsewhere other shapes in whose pictures they stand
+ */
+public record CaptionStyle(
+    CaptionKind kind,
+    Lettering lettering,
+    ShapedBox box,
+    int marked,
+    boolean burned,
+    SortedSet<Shape> elsewhere) {
+  private static final Lettering.Face FACE = Lettering.Face.bold("Source Sans 3");
+
+  /** Two lines at the bottom on a dark plate, as files alone. */
+  public static final CaptionStyle USUAL =
+      new CaptionStyle(
+          CaptionKind.TWO_LINES,
+          Lettering.plain(FACE, 50, 0xffffff).withPlate(new Plate(Plate.Kind.LINES, 60, 0)),
+          // Upright ones stand clear of what publishers lay over the lower edge (no source).
+          ShapedBox.of(new Box(500, 930, 860)).with(Shape.of(9, 16), new Box(500, 740, 860)),
+          0xffd75e,
+          false,
+          Collections.emptySortedSet());
+
+  /** Copies the set. */
+  public CaptionStyle {
+    elsewhere = Collections.unmodifiableSortedSet(new TreeSet<>(elsewhere));
+    Range.check("A colour", marked, 0, 0xffffff, "");
+  }
+
+  /** The same with so much at once. */
+  public CaptionStyle withKind(CaptionKind other) {
+    return new CaptionStyle(other, lettering, box, marked, burned, elsewhere);
+  }
+
+  /** The same set otherwise. */
+  public CaptionStyle withLettering(Lettering other) {
+    return new CaptionStyle(kind, other, box, marked, burned, elsewhere);
+  }
+
+  /** The same elsewhere. */
+  public CaptionStyle withBox(ShapedBox other) {
+    return new CaptionStyle(kind, lettering, other, marked, burned, elsewhere);
+  }
+
+  /** The same with another colour of the spoken word. */
+  public CaptionStyle withMarked(int other) {
+    return new CaptionStyle(kind, lettering, box, other, burned, elsewhere);
+  }
+
+  /** The same in the pictures of these shapes. */
+  public CaptionStyle burnedInto(boolean own, List<Shape> others) {
+    return new CaptionStyle(kind, lettering, box, marked, own, new TreeSet<>(others));
+  }
+
+  /** Whether they stand in the pictures of another shape, or of the film's own. */
+  public boolean isBurnedInto(Optional<Shape> other) {
+    return other.map(shape -> elsewhere.contains(shape)).orElse(burned);
+  }
+}

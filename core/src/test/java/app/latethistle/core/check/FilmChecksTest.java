@@ -1,0 +1,163 @@
+package app.latethistle.core.check;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.Cutting;
+import app.latethistle.core.film.Film;
+import app.latethistle.core.film.FilmTitle;
+import app.latethistle.core.film.Films;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Put;
+import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.Standing;
+import app.latethistle.core.film.Tie;
+import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.FramingPath;
+import app.latethistle.core.look.ShapedFraming;
+import app.latethistle.core.look.View;
+import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.type.TestFaces;
+import app.latethistle.core.words.Design;
+import app.latethistle.core.words.Designs;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** For every fault a film that has it, and the same without; what is offered puts it right. */
+class FilmChecksTest {
+  private static final PictureShape PICTURE = PictureShape.of(1280, 720);
+  private static final Box CORNER = new Box(0.9, 0.9, 0.98, 0.97);
+  private static final Spelling SCRIPT =
+      new Spelling(Stream.of("A mail balloon crosses the drowned valley with forty letters."));
+
+  /** Two shots of two seconds each. */
+  private static Film film() {
+    return Films.cut(
+        List.of(
+            Placement.of("s0", "a0", 10, Framing.FILL), Placement.of("s1", "a1", 10, Framing.FILL)),
+        List.of(Tie.free(0), Tie.onBeat(4), Tie.onBeat(8)));
+  }
+
+  private static FilmChecks.Known known(
+      Map<String, List<Box>> marks, Set<String> slates, double wish) {
+    return new FilmChecks.Known(marks, slates, SCRIPT, TestFaces.ALL, wish);
+  }
+
+  private static List<Finding> of(Film film) {
+    return of(film, known(Map.of(), Set.of(), 0));
+  }
+
+  private static List<Finding> of(Film film, FilmChecks.Known known) {
+    return FilmChecks.of(Films.resolved(film), PICTURE, known);
+  }
+
+  private static List<Finding> faults(List<Finding> all, Check check) {
+    return all.stream().filter(f -> f.check() == check && f.verdict() != Verdict.FINE).toList();
+  }
+
+  private static Film titled(String text, long frames) {
+    Design design = Designs.ALL.get(0);
+    FilmTitle title =
+        FilmTitle.of("t", design, Standing.of(Tie.free(20), frames)).withWords(design.saying(text));
+    return Put.title(title).apply(film());
+  }
+
+  @Test
+  void aFilmWithoutFaultsIsFineThroughout() {
+    List<Finding> all = of(titled("Forty letters", 60));
+    assertThat(all).allMatch(f -> f.verdict() == Verdict.FINE, "fine");
+    assertThat(all).extracting(Finding::check).contains(Check.MARKS, Check.TITLES, Check.SPELLING);
+  }
+
+  @Test
+  void aSlateIsFoundInItsShot() {
+    Film film = film();
+    List<Finding> found = faults(of(film, known(Map.of(), Set.of("a1"), 0)), Check.SLATES);
+    assertThat(found)
+        .singleElement()
+        .extracting(Finding::item)
+        .isEqualTo(film.placements().get(1).id());
+  }
+
+  @Test
+  void aMarkIsFoundAndFramedOut() {
+    Film film = film();
+    FilmChecks.Known marked = known(Map.of("a0", List.of(CORNER)), Set.of(), 0);
+    List<Finding> found = faults(of(film, marked), Check.MARKS);
+    assertThat(found).hasSize(1);
+    assertThat(found.get(0).said()).isEqualTo("corner mark seen for 2.3 s");
+    Mend mend = found.get(0).mends().get(0);
+    assertThat(mend.label()).isEqualTo("Frame it out, 12 % closer");
+    assertThat(faults(of(mend.edit().apply(film), marked), Check.MARKS)).isEmpty();
+  }
+
+  @Test
+  void aPictureThatIsEnlargedTooFarIsFound() {
+    Film film = film();
+    Film close =
+        SetAspect.of(
+                Aspect.FRAMING,
+                film.placements().get(0).id(),
+                ShapedFraming.of(Framing.along(FramingPath.still(View.enlarged(1700)))))
+            .apply(film);
+    assertThat(faults(of(close), Check.ENLARGED)).hasSize(1);
+    assertThat(faults(of(film), Check.ENLARGED)).isEmpty();
+  }
+
+  @Test
+  void aLengthFarFromTheWishIsFound() {
+    assertThat(faults(of(film(), known(Map.of(), Set.of(), 4.2)), Check.LENGTH)).isEmpty();
+    assertThat(faults(of(film(), known(Map.of(), Set.of(), 6)), Check.LENGTH)).hasSize(1);
+  }
+
+  @Test
+  void aTitleThatGoesTooSoonStaysLonger() {
+    Film film = titled("Forty letters crossing a valley that was drowned", 14);
+    List<Finding> found = faults(of(film), Check.TITLES);
+    assertThat(found).hasSize(1);
+    Film mended = found.get(0).mends().get(0).edit().apply(film);
+    assertThat(faults(of(mended), Check.TITLES)).isEmpty();
+  }
+
+  @Test
+  void aTitleWithoutItsLettersOrItsTieIsFound() {
+    // Unicode has no letter there; places for private use have some on one machine or another.
+    assertThat(faults(of(titled("\u0378", 60)), Check.TITLES)).hasSize(1);
+    Film film = titled("Letters", 60);
+    FilmTitle lost = film.titles().get(0).withStanding(Standing.of(Tie.onBeat(9000), 40));
+    assertThat(faults(of(Put.title(lost).apply(film())), Check.TITLES)).hasSize(1);
+  }
+
+  @Test
+  void aSlipOfThePenIsFound() {
+    assertThat(faults(of(titled("A mail baloon", 60)), Check.SPELLING))
+        .singleElement()
+        .extracting(Finding::said)
+        .isEqualTo("title “A mail baloon” has “baloon”, the script “balloon”");
+    assertThat(faults(of(titled("A male balloon, lettered", 60)), Check.SPELLING)).isEmpty();
+  }
+
+  /** Words of the script are never slips, whatever the script. */
+  @Test
+  void theScriptsOwnWordsAreNoSlips() {
+    String text = "The water came at night, and by the morning there were forty-one doors.";
+    assertThat(new Spelling(Stream.of(text)).in(text)).isEmpty();
+    assertThat(new Spelling(Stream.of(text)).in("moring")).hasSize(1);
+    assertThat(new Spelling(Stream.of(text)).in("mroning"))
+        .containsExactly(new Spelling.Slip("mroning", "morning"));
+    assertThat(new Spelling(Stream.of(text)).in("evening door waters")).isEmpty();
+  }
+
+  @Test
+  void cutsAreCounted() {
+    Resolved film = Films.resolved(film());
+    assertThat(film.cutting().frames()).hasSize(3);
+    assertThat(Cutting.frameOfBeat(4, film.film().music(), Films.GRID, Films.RATE)).isPositive();
+    assertThat(of(film())).anyMatch(f -> f.said().equals("1 of 1 cuts on a beat, 0 on a word"));
+  }
+}

@@ -1,0 +1,121 @@
+package app.latethistle.core.interchange;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.latethistle.core.Refused;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class CaptionTextTest {
+  private static final List<String> LINES =
+      List.of("Niemand weiß mehr", "a < b & c > d", "„Tür“", "one", "夜の郵便", "- Maren: knock");
+
+  private static List<TimedText> captions(Random random) {
+    List<TimedText> all = new ArrayList<>();
+    long at = random.nextInt(5_000);
+    for (int i = 0; i < 1 + random.nextInt(12); i++) {
+      long end = at + 1 + random.nextInt(9_000);
+      List<String> lines = new ArrayList<>();
+      for (int k = 0; k < 1 + random.nextInt(2); k++) {
+        lines.add(LINES.get(random.nextInt(LINES.size())));
+      }
+      all.add(new TimedText(at, end, lines));
+      at = end + random.nextInt(3_000_000);
+    }
+    return all;
+  }
+
+  @ParameterizedTest
+  @MethodSource("app.latethistle.core.Seeds#few")
+  void whatIsWrittenIsReadAsItWas(long seed) {
+    List<TimedText> captions = captions(new Random(seed));
+    String vtt = CaptionText.write(CaptionFormat.VTT, captions, "de", 74);
+    CaptionReader read = CaptionReader.read("a.vtt", vtt.getBytes(StandardCharsets.UTF_8));
+    assertThat(read.captions()).isEqualTo(captions);
+    assertThat(read.mended()).isEmpty();
+  }
+
+  @Test
+  void subRipIsReadWhateverItsEncodingAndItsLineEnds() {
+    List<TimedText> captions = List.of(new TimedText(1_000, 2_500, List.of("Tür auf", "Tür zu")));
+    String srt = CaptionText.write(CaptionFormat.SRT, captions, "de", 95);
+    assertThat(srt).startsWith("1\r\n00:00:01,000 --> 00:00:02,500\r\nTür auf\r\n");
+    for (Charset charset : List.of(StandardCharsets.UTF_8, StandardCharsets.UTF_16LE)) {
+      byte[] bytes = ("\ufeff" + srt).getBytes(charset);
+      assertThat(CaptionReader.read("a.srt", bytes).captions()).isEqualTo(captions);
+    }
+    CaptionReader old = CaptionReader.read("a.srt", srt.getBytes(Charset.forName("windows-1252")));
+    assertThat(old.captions()).isEqualTo(captions);
+    assertThat(old.mended()).anyMatch(m -> m.contains("Windows-1252"));
+  }
+
+  @Test
+  void whatIsWrongIsMendedWithItsLineNamed() {
+    String text =
+        """
+        1
+        00:00:05,000 --> 00:00:08,000
+        second
+
+        2
+        00:00:01,000 --> 00:00:06,000
+        <i>first</i>
+
+        3
+        00:00:09,000 --> 00:00:08,000
+        backwards
+
+        4
+        00:00:10,000 --> 00:00:11,000
+
+        """;
+    CaptionReader read = CaptionReader.read("b.srt", text.getBytes(StandardCharsets.UTF_8));
+    assertThat(read.captions())
+        .containsExactly(
+            new TimedText(1_000, 5_000, List.of("first")),
+            new TimedText(5_000, 8_000, List.of("second")));
+    assertThat(String.join("\n", read.mended()))
+        .contains("line 10: it ended before it began")
+        .contains("line 14: it had no text")
+        .contains("line 6: it went on into the next one")
+        .contains("sorted");
+  }
+
+  @Test
+  void whatIsNoCaptionFileIsRefused() {
+    assertRefused("x.srt", new byte[3_000_000], "x.srt has 3 MB");
+    assertRefused("x.srt", "hello".getBytes(StandardCharsets.UTF_8), "x.srt has no captions");
+    assertRefused("x.srt", new byte[] {0, 1, 2, 0}, "x.srt is not text");
+    assertRefused(
+        "x.srt", "1\nten --> eleven\nx".getBytes(StandardCharsets.UTF_8), "x.srt, line 2");
+  }
+
+  private static void assertRefused(String name, byte[] file, String says) {
+    assertThatThrownBy(() -> CaptionReader.read(name, file))
+        .isInstanceOf(Refused.class)
+        .hasMessageContaining(says);
+  }
+
+  @Test
+  void ttmlNamesItsProfileItsLanguageAndEscapesItsText() {
+    String ttml =
+        CaptionText.write(
+            CaptionFormat.TTML,
+            List.of(new TimedText(0, 1_200, List.of("a < b", "& c"))),
+            "de",
+            95);
+    assertThat(ttml)
+        .contains("http://www.w3.org/ns/ttml/profile/imsc1.1/text")
+        .contains("xml:lang=\"de\"")
+        .contains("begin=\"00:00:00.000\" end=\"00:00:01.200\"")
+        .contains("a &lt; b<br/>")
+        .contains("&amp; c");
+  }
+}

@@ -1,0 +1,153 @@
+package app.latethistle.core.type;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.latethistle.core.words.LetterCase;
+import app.latethistle.core.words.Lettering;
+import app.latethistle.faces.ShippedFile;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Letters in the order they are seen, held against HarfBuzz's own hb-shape. */
+class ShaperTest {
+  private static final int SIZE = 1000;
+
+  @TempDir Path folder;
+
+  private static ShapedLine shaped(String family, String text) {
+    return shaped(Lettering.plain(Lettering.Face.of(family), 100, 0), text);
+  }
+
+  private static ShapedLine shaped(Lettering lettering, String text) {
+    return new Shaper(TestFaces.ALL, lettering, SIZE).shape(text);
+  }
+
+  /** A glyph: its first character, where it stands from the pen, and how far the pen goes on. */
+  private record Glyph(int at, double offset, double advance) {}
+
+  /** What hb-shape makes of a text in one of the shipped files, in thousandths of an em. */
+  private List<Glyph> harfbuzz(String family, String script, String text)
+      throws IOException, InterruptedException {
+    ShippedFile file =
+        ShippedFile.all().stream()
+            .filter(f -> f.family().equals(family) && f.script().equals(script))
+            .filter(f -> f.weight() == 400 && !f.italic())
+            .findFirst()
+            .orElseThrow();
+    Path font = folder.resolve(file.file());
+    try (InputStream bytes = file.open()) {
+      Files.copy(bytes, font);
+    }
+    Process hb =
+        new ProcessBuilder(
+                "hb-shape",
+                "--font-size=" + SIZE,
+                "--cluster-level=1",
+                "--utf8-clusters",
+                "--no-glyph-names",
+                "--output-format=text",
+                font.toString(),
+                text)
+            .redirectErrorStream(true)
+            .start();
+    String out = new String(hb.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    assertThat(hb.waitFor()).as(out).isZero();
+    List<Glyph> glyphs = new ArrayList<>();
+    Matcher found = Pattern.compile("\\d+=(\\d+)(?:@(-?\\d+),-?\\d+)?\\+(-?\\d+)").matcher(out);
+    byte[] utf8 = text.getBytes(StandardCharsets.UTF_8);
+    while (found.find()) {
+      int at = Integer.parseInt(found.group(1));
+      int character = new String(utf8, 0, at, StandardCharsets.UTF_8).length();
+      double offset = found.group(2) == null ? 0 : Double.parseDouble(found.group(2));
+      glyphs.add(new Glyph(character, offset, Double.parseDouble(found.group(3))));
+    }
+    return glyphs;
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "Fraunces,latin,Night Post",
+    "EB Garamond,latin,AVATAR Type ffi",
+    "Playfair Display,latin,Waffle Tower",
+    "Source Sans 3,cyrillic,Ночь",
+    "Noto Sans,greek,Νυχτερινό",
+    "Noto Sans Arabic,arabic,بريد الليل",
+    "Noto Sans Hebrew,hebrew,דואר לילה",
+    "Noto Sans Devanagari,devanagari,रात्रि डाक",
+    "Noto Sans Thai,thai,ไปรษณีย์",
+  })
+  void glyphsAndAdvancesAreThoseOfHarfBuzz(String family, String script, String text)
+      throws Exception {
+    List<Glyph> wanted = harfbuzz(family, script, text);
+    ShapedLine line = shaped(family, text);
+    assertThat(line.missing()).isEmpty();
+    assertThat(line.letters()).hasSameSizeAs(wanted);
+    double pen = 0;
+    for (int i = 0; i < wanted.size(); i++) {
+      Glyph glyph = wanted.get(i);
+      Letter letter = line.letters().get(i);
+      // hb-shape rounds every advance to a whole unit.
+      assertThat(letter.x()).as("glyph %d", i).isCloseTo(pen + glyph.offset, within(1.0 + 0.5 * i));
+      pen += glyph.advance;
+    }
+    assertThat(line.width()).isCloseTo(pen, within(1.0 + 0.5 * wanted.size()));
+    if (!line.leftwards()) {
+      assertThat(line.letters().get(0).at()).isEqualTo(wanted.get(0).at);
+    }
+  }
+
+  @Test
+  void hebrewRunsToTheLeftAndItsFirstLetterIsTheLastFromTheLeft() {
+    ShapedLine line = shaped("Noto Sans Hebrew", "דואר");
+    assertThat(line.leftwards()).isTrue();
+    assertThat(line.letters()).extracting(Letter::at).containsExactly(3, 2, 1, 0);
+  }
+
+  @Test
+  void aLetterThatAFaceDoesNotHaveComesFromAnother() {
+    ShapedLine line = shaped("Bebas Neue", "Ночь דואר");
+    assertThat(line.missing()).isEmpty();
+    assertThat(line.letters()).allMatch(l -> l.advance() > 0);
+  }
+
+  @Test
+  void whatNoFaceHasIsReported() {
+    // A code point that is not given to any letter.
+    assertThat(shaped("Noto Sans", "a\uDB80\uDC00b").missing()).containsExactly(0xF0000);
+  }
+
+  @Test
+  void trackingIsPutBetweenLettersAndNotAfterTheLast() {
+    Lettering plain = Lettering.plain(Lettering.Face.of("Oswald"), 100, 0);
+    Lettering apart =
+        plain.withSpacing(
+            new Lettering.Spacing(100, 115, LetterCase.AS_WRITTEN, plain.spacing().align()));
+    double more = shaped(apart, "four").width() - shaped(plain, "four").width();
+    assertThat(more).isCloseTo(3 * 0.1 * SIZE, within(0.5));
+  }
+
+  @Test
+  void smallCapitalsAreSmallerThanCapitalsAndStandAtTheirPlaces() {
+    Lettering plain = Lettering.plain(Lettering.Face.of("Cinzel"), 100, 0);
+    Lettering small =
+        plain.withSpacing(
+            new Lettering.Spacing(0, 115, LetterCase.SMALL_CAPITALS, plain.spacing().align()));
+    ShapedLine line = shaped(small, "Ab");
+    double high = line.letters().get(0).outline().getBounds2D().getHeight();
+    double low = line.letters().get(1).outline().getBounds2D().getHeight();
+    assertThat(low / high).isBetween(0.7, 0.9);
+    assertThat(line.text()).isEqualTo("Ab");
+  }
+}

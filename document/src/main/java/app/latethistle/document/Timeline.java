@@ -1,0 +1,156 @@
+package app.latethistle.document;
+
+import app.latethistle.core.interchange.CutList;
+import app.latethistle.core.time.FrameRange;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * A cut as an OpenTimelineIO timeline: one track of pictures with clips, gaps and transitions,
+ * markers on it, and the song on a track of sound (the published schemas Timeline.1, Stack.1,
+ * Track.1, Clip.1, Gap.1, Transition.1, Marker.2, ExternalReference.1, LinearTimeWarp.1,
+ * FreezeFrame.1).
+ */
+public final class Timeline {
+  private static final String SCHEMA = "OTIO_SCHEMA";
+  private static final JsonMapper JSON =
+      JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
+
+  private final CutList cut;
+  private final double rate;
+
+  private Timeline(CutList cut) {
+    this.cut = cut;
+    rate = cut.rate().perSecond();
+  }
+
+  /**
+   * The timeline as JSON.
+   *
+   * @param song its file's name; "" for none
+   * @param from the song's frame at which the film begins
+   */
+  public static String of(CutList cut, String song, long from) {
+    Timeline timeline = new Timeline(cut);
+    List<Object> tracks = new ArrayList<>();
+    tracks.add(timeline.pictures());
+    if (!song.isEmpty()) {
+      tracks.add(timeline.sound(song, from));
+    }
+    Map<String, Object> stack = item("Stack.1", "tracks");
+    stack.put("children", tracks);
+    Map<String, Object> whole = item("Timeline.1", cut.title());
+    whole.put("global_start_time", null);
+    whole.put("tracks", stack);
+    return JSON.writeValueAsString(whole);
+  }
+
+  private static Map<String, Object> item(String schema, String name) {
+    Map<String, Object> item = new LinkedHashMap<>();
+    item.put(SCHEMA, schema);
+    item.put("name", name);
+    item.put("metadata", Map.of());
+    return item;
+  }
+
+  private Map<String, Object> time(long frames) {
+    Map<String, Object> time = new LinkedHashMap<>();
+    time.put(SCHEMA, "RationalTime.1");
+    time.put("value", (double) frames);
+    time.put("rate", rate);
+    return time;
+  }
+
+  private Map<String, Object> range(long start, long frames) {
+    Map<String, Object> range = new LinkedHashMap<>();
+    range.put(SCHEMA, "TimeRange.1");
+    range.put("start_time", time(start));
+    range.put("duration", time(frames));
+    return range;
+  }
+
+  private Map<String, Object> pictures() {
+    List<Object> children = new ArrayList<>();
+    for (CutList.Piece piece : cut.pieces()) {
+      FrameRange mixes = piece.mixes();
+      if (!mixes.isEmpty() && !children.isEmpty()) {
+        Map<String, Object> transition = item("Transition.1", "");
+        transition.put("transition_type", "SMPTE_Dissolve");
+        transition.put("in_offset", time(piece.at().start() - mixes.start()));
+        transition.put("out_offset", time(mixes.end() - piece.at().start()));
+        children.add(transition);
+      }
+      children.add(piece.file().isPresent() ? clip(piece) : gap(piece));
+    }
+    Map<String, Object> track = track("Video", children);
+    List<Object> markers = new ArrayList<>();
+    for (CutList.Mark mark : cut.markers()) {
+      Map<String, Object> marker = item("Marker.2", mark.note());
+      marker.put("marked_range", range(mark.frame(), 1));
+      marker.put("color", "PURPLE");
+      markers.add(marker);
+    }
+    track.put("markers", markers);
+    return track;
+  }
+
+  private static Map<String, Object> track(String kind, List<Object> children) {
+    Map<String, Object> track = item("Track.1", kind);
+    track.put("kind", kind);
+    track.put("source_range", null);
+    track.put("effects", List.of());
+    track.put("markers", List.of());
+    track.put("children", children);
+    return track;
+  }
+
+  private Map<String, Object> gap(CutList.Piece piece) {
+    Map<String, Object> gap = item("Gap.1", "");
+    gap.put("source_range", range(0, piece.at().length()));
+    gap.put("effects", List.of());
+    gap.put("markers", List.of());
+    return gap;
+  }
+
+  private Map<String, Object> clip(CutList.Piece piece) {
+    List<Object> effects = new ArrayList<>();
+    if (piece.speed() == 0) {
+      Map<String, Object> freeze = item("FreezeFrame.1", "");
+      freeze.put("effect_name", "FreezeFrame");
+      freeze.put("time_scalar", 0.0);
+      effects.add(freeze);
+    } else if (piece.speed() != 100) {
+      Map<String, Object> warp = item("LinearTimeWarp.1", "");
+      warp.put("effect_name", "LinearTimeWarp");
+      warp.put("time_scalar", piece.speed() / 100.0);
+      effects.add(warp);
+    }
+    Map<String, Object> clip = item("Clip.1", piece.name());
+    clip.put("source_range", range(piece.source().start(), piece.at().length()));
+    clip.put("effects", effects);
+    clip.put("markers", List.of());
+    clip.put("media_reference", file(piece.file().orElseThrow(), range(0, piece.material())));
+    return clip;
+  }
+
+  private static Map<String, Object> file(String name, Object available) {
+    Map<String, Object> file = item("ExternalReference.1", name);
+    file.put("target_url", name);
+    file.put("available_range", available);
+    return file;
+  }
+
+  private Map<String, Object> sound(String song, long from) {
+    long length = cut.pieces().stream().mapToLong(p -> p.at().length()).sum();
+    Map<String, Object> clip = item("Clip.1", song);
+    clip.put("source_range", range(from, length));
+    clip.put("effects", List.of());
+    clip.put("markers", List.of());
+    clip.put("media_reference", file(song, null));
+    return track("Audio", List.of(clip));
+  }
+}

@@ -1,0 +1,83 @@
+package app.latethistle.document;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.latethistle.core.interchange.CutList;
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.time.FrameRate;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** A timeline has what the published schema asks for, and the cut's times. */
+class TimelineTest {
+  private static final FrameRange NONE = new FrameRange(0, 0);
+
+  private static JsonNode timeline() {
+    CutList cut =
+        new CutList(
+            "Night Post",
+            FrameRate.FPS_24,
+            List.of(
+                new CutList.Piece(
+                    "010",
+                    Optional.of("a.mp4"),
+                    120,
+                    new FrameRange(10, 58),
+                    new FrameRange(0, 48),
+                    100,
+                    NONE),
+                new CutList.Piece(
+                    "020",
+                    Optional.of("b.mp4"),
+                    120,
+                    new FrameRange(0, 36),
+                    new FrameRange(48, 72),
+                    150,
+                    new FrameRange(42, 50)),
+                new CutList.Piece(
+                    "gap", Optional.empty(), 12, NONE, new FrameRange(72, 84), 100, NONE)),
+            List.of(new CutList.Mark(50, "look here")));
+    return JsonMapper.shared().readTree(Timeline.of(cut, "Slow bellows", 96));
+  }
+
+  @Test
+  void tracksHaveClipsTransitionsAndGaps() {
+    JsonNode whole = timeline();
+    assertThat(whole.get("OTIO_SCHEMA").asString()).isEqualTo("Timeline.1");
+    JsonNode tracks = whole.get("tracks").get("children");
+    JsonNode pictures = tracks.get(0);
+    List<String> kinds =
+        pictures.get("children").valueStream().map(c -> c.get("OTIO_SCHEMA").asString()).toList();
+    assertThat(kinds).containsExactly("Clip.1", "Transition.1", "Clip.1", "Gap.1");
+    JsonNode transition = pictures.get("children").get(1);
+    assertThat(transition.get("in_offset").get("value").asDouble()).isEqualTo(6);
+    assertThat(transition.get("out_offset").get("value").asDouble()).isEqualTo(2);
+    JsonNode second = pictures.get("children").get(2);
+    assertThat(second.get("effects").get(0).get("time_scalar").asDouble()).isEqualTo(1.5);
+    assertThat(second.get("source_range").get("duration").get("value").asDouble()).isEqualTo(24);
+    assertThat(second.get("media_reference").get("target_url").asString()).isEqualTo("b.mp4");
+    assertThat(pictures.get("markers").get(0).get("name").asString()).isEqualTo("look here");
+    JsonNode song = tracks.get(1).get("children").get(0).get("source_range");
+    assertThat(song.get("start_time").get("value").asDouble()).isEqualTo(96);
+    assertThat(song.get("duration").get("value").asDouble()).isEqualTo(84);
+  }
+
+  /** What is in a track and is no transition is as long as the film. */
+  @Test
+  void aTrackIsAsLongAsTheFilm() {
+    double frames =
+        timeline()
+            .get("tracks")
+            .get("children")
+            .get(0)
+            .get("children")
+            .valueStream()
+            .filter(c -> c.has("source_range"))
+            .mapToDouble(c -> c.get("source_range").get("duration").get("value").asDouble())
+            .sum();
+    assertThat(frames).isEqualTo(84);
+  }
+}

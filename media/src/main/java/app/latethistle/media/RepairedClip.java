@@ -1,0 +1,107 @@
+package app.latethistle.media;
+
+import app.latethistle.core.measure.Box;
+import app.latethistle.core.release.Quality;
+import app.latethistle.core.repair.Clip;
+import app.latethistle.core.repair.Filling;
+import app.latethistle.core.repair.Hole;
+import app.latethistle.core.time.FrameRate;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Makes a clip in which boxes are filled, with the sound of the one it is made of. */
+public final class RepairedClip {
+  /** What is kept of each picture would not fit into memory. */
+  private static final long MOST_FRAMES = 1200;
+
+  private static final int PATIENCE_SECONDS = 120;
+
+  private RepairedClip() {}
+
+  /**
+   * Makes it, in a Matroska file.
+   *
+   * @param rate at which it is read; the film's, or its own
+   * @param boxes filled one after the other
+   * @throws RefusedMedia if it cannot be, with a sentence for the person
+   */
+  public static void make(
+      Path original,
+      MediaFacts facts,
+      FrameRate rate,
+      List<Box> boxes,
+      Path target,
+      Clip.Progress progress)
+      throws IOException {
+    long frames = facts.framesAt(rate);
+    if (facts.kind() != MediaFacts.Kind.CLIP) {
+      throw new RefusedMedia("Only clips are filled; make a clip of the still first.");
+    }
+    if (frames > MOST_FRAMES) {
+      throw new RefusedMedia(
+          "It has " + frames + " frames; up to " + MOST_FRAMES + " are filled. Cut it shorter.");
+    }
+    try (WorkFolder work = WorkFolder.make()) {
+      Path from = original;
+      MediaFacts of = facts;
+      for (int i = 0; i < boxes.size(); i++) {
+        int done = i;
+        boolean last = i == boxes.size() - 1;
+        Path to = work.path().resolve(i + ".mp4");
+        Optional<Quality> quality = last ? Optional.of(Quality.HIGH) : Optional.empty();
+        pass(
+            new ClipFile(from, of, rate),
+            boxes.get(i),
+            quality,
+            to,
+            share -> progress.at((done + share) / boxes.size()));
+        from = to;
+        of = Probe.probe(to);
+      }
+      withSound(from, original, facts, work.path(), target);
+    }
+  }
+
+  private static void pass(
+      ClipFile clip, Box box, Optional<Quality> quality, Path to, Clip.Progress progress)
+      throws IOException {
+    Hole hole = Hole.of(box, clip.width(), clip.height());
+    try (VideoEncoder encoder =
+        VideoEncoder.master(to, clip.width(), clip.height(), clip.rate(), quality)) {
+      Filling.fill(clip, hole, (number, frame) -> encoder.write(frame), progress);
+      encoder.end();
+      encoder.await();
+    }
+  }
+
+  /** Lays the original's sound beside the pictures, as it is. */
+  private static void withSound(
+      Path pictures, Path original, MediaFacts facts, Path work, Path target) throws IOException {
+    List<String> command =
+        new ArrayList<>(List.of("ffmpeg", "-v", "error", "-y", "-i", "file:" + pictures));
+    if (facts.sound()) {
+      Path sound = work.resolve("sound.mkv");
+      try (Child child =
+              Child.start(
+                  Sandbox.ffmpeg(
+                      original,
+                      facts.container(),
+                      List.of(),
+                      List.of("-vn", "-c:a", "flac", "-f", "matroska", "pipe:1")));
+          OutputStream out = Files.newOutputStream(sound)) {
+        child.stdout().transferTo(out);
+        if (child.waitFor() != 0) {
+          throw new IOException("Its sound could not be read: " + child.errorLine());
+        }
+      }
+      command.addAll(List.of("-i", "file:" + sound, "-map", "0:v", "-map", "1:a"));
+    }
+    command.addAll(List.of("-c", "copy", "-f", "matroska", "file:" + target.toAbsolutePath()));
+    Child.output(command, PATIENCE_SECONDS);
+  }
+}

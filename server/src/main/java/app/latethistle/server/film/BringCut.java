@@ -1,0 +1,194 @@
+package app.latethistle.server.film;
+
+import app.latethistle.core.Refused;
+import app.latethistle.core.film.ClipSound;
+import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Held;
+import app.latethistle.core.film.Joint;
+import app.latethistle.core.film.Marker;
+import app.latethistle.core.film.Material;
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Run;
+import app.latethistle.core.film.Tie;
+import app.latethistle.core.interchange.CutList;
+import app.latethistle.core.interchange.ReadCut;
+import app.latethistle.core.look.Appearance;
+import app.latethistle.core.look.Span;
+import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.TransitionKind;
+import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.take.Take;
+import app.latethistle.core.time.FrameRate;
+import app.latethistle.server.material.TakeEntry;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Makes a film of a cut that was read: its files are found among the takes by their names, then by
+ * their names without ending, then by their lengths alone if only one take is as long. Cuts that
+ * fall on beats are tied to them.
+ */
+final class BringCut {
+  private final FilmState state;
+  private final Map<String, TakeEntry> byName = new HashMap<>();
+  private final Map<String, TakeEntry> byStem = new HashMap<>();
+  private final Map<Long, List<TakeEntry>> byLength = new HashMap<>();
+  private final Map<Long, Integer> beats = new HashMap<>();
+  private final List<String> untold;
+  private final Set<String> ids = new HashSet<>();
+
+  private BringCut(FilmState state, Collection<TakeEntry> takes, List<String> unread) {
+    this.state = state;
+    untold = new ArrayList<>(unread);
+    for (TakeEntry take : takes) {
+      if (state.takes().containsKey(Long.toString(take.id()))) {
+        byName.putIfAbsent(folded(take.fileName()), take);
+        byStem.putIfAbsent(stem(take.fileName()), take);
+        byLength.computeIfAbsent(take.frames(), n -> new ArrayList<>()).add(take);
+      }
+    }
+    BeatGrid grid = state.grid();
+    FrameRate rate = state.production().rate();
+    for (int beat = 0; beat < grid.size(); beat++) {
+      long frame = rate.nearestFrame(grid.sampleOf(beat) - state.film().music().start());
+      beats.putIfAbsent(frame, beat);
+    }
+  }
+
+  /** A film, and what of the cut could not be brought in, each in a sentence. */
+  record Brought(Film film, List<String> left) {}
+
+  /**
+   * Makes it; what lies over and beside the cut goes.
+   *
+   * @throws IllegalArgumentException if none of its files is here
+   */
+  static Brought of(ReadCut read, FilmState state, Collection<TakeEntry> takes) {
+    BringCut bring = new BringCut(state, takes, read.unread());
+    List<Placement> placements = new ArrayList<>();
+    List<Joint> joints = new ArrayList<>();
+    List<CutList.Piece> pieces = read.cut().pieces();
+    for (CutList.Piece piece : pieces) {
+      long mixed = piece.mixes().length();
+      boolean mixes = mixed > 0 && !placements.isEmpty();
+      joints.add(
+          new Joint(
+              bring.tie(piece.at().start()),
+              mixes
+                  ? Transition.of(TransitionKind.DISSOLVE, Span.frames(mixed)).holding(true)
+                  : Transition.CUT));
+      placements.add(bring.placement(piece));
+    }
+    if (placements.stream().noneMatch(Placement::hasPicture)) {
+      throw new Refused(
+          "None of its files is among the takes here. Bring the clips in first; they are found by"
+              + " their names.");
+    }
+    long end = pieces.get(pieces.size() - 1).at().end();
+    joints.add(new Joint(bring.tie(end), Transition.CUT));
+    List<Marker> markers = new ArrayList<>();
+    for (CutList.Mark mark : read.cut().markers()) {
+      String note = mark.note().substring(0, Math.min(mark.note().length(), 500));
+      markers.add(Marker.of("mark" + (markers.size() + 1), bring.tie(mark.frame()), note));
+    }
+    Film film =
+        state
+            .film()
+            .withOverlays(List.of())
+            .withSounds(List.of())
+            .withMarkers(markers)
+            .withCut(placements, joints);
+    return new Brought(bring.steady(film, pieces), List.copyOf(bring.untold));
+  }
+
+  private Tie tie(long frame) {
+    Integer beat = beats.get(frame);
+    return beat == null ? Tie.free(frame) : Tie.onBeat(beat);
+  }
+
+  /** A cut that would lie elsewhere on its beat stays at its frame. */
+  private Film steady(Film film, List<CutList.Piece> pieces) {
+    List<Long> frames = state.of(film).cutting().frames();
+    List<Joint> joints = new ArrayList<>(film.joints());
+    for (int i = 0; i < joints.size(); i++) {
+      long wanted =
+          i < pieces.size() ? pieces.get(i).at().start() : pieces.get(pieces.size() - 1).at().end();
+      if (frames.get(i) != wanted) {
+        joints.set(i, new Joint(Tie.free(wanted), joints.get(i).transition()));
+      }
+    }
+    return film.withCut(film.placements(), joints);
+  }
+
+  private Placement placement(CutList.Piece piece) {
+    Optional<TakeEntry> found = piece.file().flatMap(file -> find(file, piece));
+    if (found.isEmpty()) {
+      return Placement.gap(fresh("gap"));
+    }
+    TakeEntry entry = found.get();
+    Take take = state.takes().get(Long.toString(entry.id()));
+    String shot = Long.toString(entry.shotId());
+    long in = Math.min(piece.source().start(), Math.max(0, take.frames() - 1));
+    return new Placement(
+        fresh(shot),
+        new Material(shot, take.id(), in, run(piece)),
+        Appearance.of(state.framingOf(take)),
+        ClipSound.OFF,
+        new Held(/* locked= */ false, /* group= */ 0));
+  }
+
+  private Run run(CutList.Piece piece) {
+    if (piece.speed() == 0) {
+      return Run.PLAIN.withWay(Run.Way.HOLD);
+    }
+    try {
+      Run run = Run.at(Math.abs(piece.speed()));
+      return piece.speed() < 0 ? run.withWay(Run.Way.REVERSE) : run;
+    } catch (Refused e) {
+      untold.add(piece.name() + ": a speed of " + piece.speed() + " % is beyond what there is.");
+      return Run.PLAIN;
+    }
+  }
+
+  private String fresh(String stem) {
+    String id = stem;
+    for (int n = 2; !ids.add(id); n++) {
+      id = stem + "~" + n;
+    }
+    return id;
+  }
+
+  private Optional<TakeEntry> find(String file, CutList.Piece piece) {
+    TakeEntry take = byName.get(folded(file));
+    if (take == null) {
+      take = byStem.get(stem(file));
+    }
+    if (take == null) {
+      List<TakeEntry> asLong = byLength.getOrDefault(piece.material(), List.of());
+      if (asLong.size() == 1) {
+        take = asLong.get(0);
+        untold.add(file + " is not here; " + take.fileName() + ", as long, stands in its place.");
+      } else {
+        untold.add(file + " is not here; its place is black.");
+      }
+    }
+    return Optional.ofNullable(take);
+  }
+
+  private static String folded(String name) {
+    return name.substring(name.replace('\\', '/').lastIndexOf('/') + 1)
+        .strip()
+        .toLowerCase(Locale.ROOT);
+  }
+
+  private static String stem(String name) {
+    return folded(name).replaceFirst("\\.[^.]*$", "").replaceAll("[^\\p{L}\\p{N}]+", " ").strip();
+  }
+}

@@ -1,0 +1,120 @@
+package app.latethistle.server.film;
+
+import app.latethistle.core.mix.MixReport;
+import app.latethistle.core.sound.Bus;
+import app.latethistle.core.sound.DuckingRule;
+import app.latethistle.core.sound.Manner;
+import app.latethistle.core.sound.VoiceCare;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+
+/**
+ * A film's sounds and how they stand to each other; moments are samples of the film at 48 kHz.
+ *
+ * @param laid in the order they land
+ * @param lines of the voice that are heard
+ * @param lid what music and clips are lowered by, from point to point
+ */
+record MixView(
+    long revision,
+    long length,
+    List<Laid> laid,
+    List<Fader> buses,
+    DuckingRule rule,
+    VoiceCare care,
+    List<LineLow> lines,
+    List<Bend> lid,
+    List<Wanted> wanted) {
+
+  /**
+   * A sound beside the cut.
+   *
+   * @param sound the shelf's name for it; null if it is a clip's, or not there any more
+   * @param kind HIT, BED, RISER or MOVE; CLIP for a clip's own
+   * @param says what it lands on, in words
+   * @param place null if what it is tied to is not there
+   * @param over the shot it lands in, by its id; "" outside the film
+   */
+  record Laid(
+      String id,
+      String name,
+      @Schema(nullable = true) Long sound,
+      String kind,
+      String media,
+      TieView at,
+      long offset,
+      @Schema(nullable = true) TieView until,
+      String says,
+      @Schema(nullable = true) LaidPlace place,
+      String over,
+      Manner how) {}
+
+  /** Samples of a sound's first, of what lands, and after its last. */
+  record LaidPlace(long start, long landing, long end) {}
+
+  /** A bus's level. */
+  record Fader(Bus bus, double gain, boolean muted, List<FaderPoint> line) {}
+
+  /** A point of a level's line; its sample is null if what it is tied to is not there. */
+  record FaderPoint(TieView at, double gain, @Schema(nullable = true) Long sample) {}
+
+  /** A line, and what music and clips are lowered by under it. */
+  record LineLow(
+      String id, int number, long start, long end, double byRule, double gain, boolean byHand) {}
+
+  /** A point of the lid. */
+  record Bend(long sample, double decibels) {}
+
+  /**
+   * A sound that the story asks for.
+   *
+   * @param shot its number
+   * @param item the shot in the cut, by its id; null if it is not there
+   * @param laid the sound that was laid for it; null if none was
+   */
+  record Wanted(
+      String shot,
+      @Schema(nullable = true) String item,
+      String name,
+      String search,
+      State state,
+      @Schema(nullable = true) String laid) {}
+
+  /** How far a wanted sound has come. */
+  enum State {
+    /** Nothing on the shelf fits. */
+    WANTED,
+    /** Something on the shelf does. */
+    FOUND,
+    /** It is laid in its shot. */
+    PLACED
+  }
+
+  /**
+   * What is measured of the whole mix; silence is -90.
+   *
+   * @param momentary the loudness of 400 ms each tenth of a second, in LUFS
+   * @param shortTerm the same of 3 s
+   * @param held moments that the limiter lowers
+   */
+  record HeardMix(
+      long revision,
+      double integrated,
+      double range,
+      double momentaryMax,
+      double shortTermMax,
+      double truePeak,
+      double monoLoss,
+      List<Double> momentary,
+      List<Double> shortTerm,
+      List<MixReport.Held> held,
+      List<LineStand> voice) {}
+
+  /**
+   * How a line stands.
+   *
+   * @param over LU by which it stands over all else; 60 where nothing else is heard
+   * @param hard the words that are hard to hear
+   */
+  record LineStand(String id, int number, double over, List<String> hard) {}
+}

@@ -1,0 +1,111 @@
+package app.latethistle.server.material;
+
+import app.latethistle.core.Refused;
+import app.latethistle.core.measure.Box;
+import app.latethistle.core.measure.TakeFacts;
+import app.latethistle.core.repair.Hole;
+import app.latethistle.core.take.PictureShape;
+import app.latethistle.server.jobs.Job;
+import app.latethistle.server.jobs.Jobs;
+import app.latethistle.server.production.Productions;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import org.springframework.beans.factory.annotation.Qualifier;
+import org.springframework.http.HttpStatus;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Takes made anew with something in their pictures filled. */
+@RestController
+@RequestMapping("/api/productions/{productionId}")
+class RepairController {
+  private static final int MOST_BOXES = 4;
+
+  private final Productions productions;
+  private final Takes takes;
+  private final Repairs repairs;
+  private final Jobs jobs;
+  private final Job repairTake;
+
+  RepairController(
+      Productions productions,
+      Takes takes,
+      Repairs repairs,
+      Jobs jobs,
+      @Qualifier("repair-take") Job repairTake) {
+    this.productions = productions;
+    this.takes = takes;
+    this.repairs = repairs;
+    this.jobs = jobs;
+    this.repairTake = repairTake;
+  }
+
+  /**
+   * What is filled.
+   *
+   * @param boxes in parts of the picture's width and height; null for the take's marks
+   */
+  record WantedFill(@Schema(nullable = true) List<FilledPlace> boxes) {}
+
+  /** A box of a picture, in parts of its width and height. */
+  record FilledPlace(double left, double top, double right, double bottom) {
+    Box get() {
+      if (!(left >= 0 && top >= 0 && left < right && top < bottom && right <= 1 && bottom <= 1)) {
+        throw new Refused("A box lies in the picture: give parts of its sides from 0 to 1.");
+      }
+      return new Box(left, top, right, bottom);
+    }
+  }
+
+  /** Those of a take that are at work, or failed. */
+  @GetMapping("/takes/{takeId}/repairs")
+  List<TakeWork.WorkView> of(@PathVariable long productionId, @PathVariable long takeId) {
+    takes.get(productionId, takeId);
+    return repairs.findByTakeIdOrderById(takeId).stream().map(TakeWork::view).toList();
+  }
+
+  /** Makes another take of a take, with its marks or other boxes filled. */
+  @PostMapping("/takes/{takeId}/repairs")
+  @ResponseStatus(HttpStatus.CREATED)
+  @Transactional
+  public TakeWork.WorkView fill(
+      @PathVariable long productionId, @PathVariable long takeId, @RequestBody WantedFill wanted) {
+    productions.getLocked(productionId);
+    TakeEntry take = takes.get(productionId, takeId);
+    List<Box> boxes =
+        wanted.boxes() == null
+            ? take.measured().map(TakeFacts::marks).orElse(List.of())
+            : wanted.boxes().stream().map(FilledPlace::get).toList();
+    if (take.state() != State.READY || boxes.isEmpty()) {
+      throw new Refused("There is no mark in take " + take.number() + " that could be filled.");
+    }
+    if (boxes.size() > MOST_BOXES) {
+      throw new Refused("Up to " + MOST_BOXES + " places are filled at once.");
+    }
+    PictureShape shape = take.medium().facts().shape().orElseThrow();
+    boxes.forEach(box -> Hole.of(box, shape.width(), shape.height()));
+    List<Repair> before = repairs.findByTakeIdOrderById(takeId);
+    if (before.stream().anyMatch(TakeWork::isWorking)) {
+      throw new Refused("Take " + take.number() + " is being filled already.");
+    }
+    repairs.deleteAll(before);
+    Repair repair = repairs.save(new Repair(take, boxes));
+    jobs.enqueue(repairTake, repair.id());
+    return repair.view();
+  }
+
+  /** Stops a repair, or takes away what is said of one that failed. */
+  @DeleteMapping("/repairs/{id}")
+  @ResponseStatus(HttpStatus.NO_CONTENT)
+  @Transactional
+  public void stop(@PathVariable long productionId, @PathVariable long id) {
+    repairs.stop(productionId, id);
+  }
+}

@@ -1,0 +1,164 @@
+package app.latethistle.server.preview;
+
+import app.latethistle.core.Refused;
+import app.latethistle.core.film.FilmTitle;
+import app.latethistle.core.key.KeyWriter;
+import app.latethistle.core.look.Shape;
+import app.latethistle.core.picture.Frame;
+import app.latethistle.core.render.FilmWritings;
+import app.latethistle.core.render.Program;
+import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.type.Legibility;
+import app.latethistle.core.type.ReadingAid;
+import app.latethistle.core.type.WrittenTitle;
+import app.latethistle.core.words.Box;
+import app.latethistle.core.words.Lettering;
+import app.latethistle.media.ShippedFaces;
+import app.latethistle.server.config.ServerOnly;
+import app.latethistle.server.film.FilmState;
+import app.latethistle.server.material.Kept;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.awt.geom.Rectangle2D;
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Whether a title can be read where it stands, measured on the very frames behind it. */
+@ServerOnly
+@Component
+public class TitleSights {
+  /** Frames that are looked at, over all in which it stands whole. */
+  private static final int LOOKED_AT = 6;
+
+  private static final int KEPT = 200;
+
+  private final PreviewService previews;
+  private final Kept<String, TitleSight> known = new Kept<>(KEPT);
+
+  TitleSights(PreviewService previews) {
+    this.previews = previews;
+  }
+
+  /**
+   * How a title can be read.
+   *
+   * @param needed contrast that is needed
+   * @param least of the worst letter, in the worst tenth of its pixels, over all frames
+   * @param median of the letter in the middle of them all
+   * @param frames that were looked at
+   * @param outside the safe area, in lines of a picture 1080 high; 0 if it is inside
+   * @param area what it takes up
+   */
+  public record TitleSight(
+      double needed,
+      double least,
+      double median,
+      List<Long> frames,
+      double outside,
+      SightBox area,
+      List<SightLetter> letters,
+      List<SightRemedy> remedies) {}
+
+  /** A place on the picture, in thousandths of its width and height. */
+  public record SightBox(int x, int y, int width, int height) {
+    static SightBox of(Rectangle2D box, Frame frame) {
+      return new SightBox(
+          (int) Math.round(1000 * box.getX() / frame.width()),
+          (int) Math.round(1000 * box.getY() / frame.height()),
+          (int) Math.round(1000 * box.getWidth() / frame.width()),
+          (int) Math.round(1000 * box.getHeight() / frame.height()));
+    }
+  }
+
+  public record SightLetter(String text, double ratio, SightBox box) {}
+
+  /**
+   * What helps.
+   *
+   * @param lettering how the title is then set; null if as now
+   * @param box where it then stands; null if where it does now
+   * @param ratio the least contrast then
+   */
+  public record SightRemedy(
+      ReadingAid.Kind kind,
+      @Schema(nullable = true) Lettering lettering,
+      @Schema(nullable = true) Box box,
+      double ratio) {}
+
+  /**
+   * How a title can be read.
+   *
+   * @param other the shape it is seen in; empty for the film's own
+   */
+  public TitleSight of(FilmState state, FilmTitle found, Optional<Shape> other) throws IOException {
+    FilmState without = state.withoutTitle(found.id());
+    Program program = previews.program(without, other);
+    WrittenTitle written =
+        new FilmWritings(
+                state.resolved(),
+                other.filter(s -> !s.equals(state.shape())),
+                Shape.of(program.width(), program.height()))
+            .title(found)
+            .orElseThrow(
+                () -> new Refused("What this title is tied to is not in the film; land it anew."));
+    List<Long> frames = frames(written, program.length());
+    FrameRange seen = new FrameRange(frames.get(0), frames.get(frames.size() - 1) + 1);
+    KeyWriter key = new KeyWriter();
+    key.put(program.key(seen));
+    written.writeKey(key, new FrameRange(frames.get(0), frames.get(0) + 1));
+    String name = key.hash();
+    Optional<TitleSight> before = known.get(name);
+    if (before.isPresent()) {
+      return before.get();
+    }
+    TitleSight now = measured(program, written, frames);
+    known.put(name, now);
+    return now;
+  }
+
+  private TitleSight measured(Program program, WrittenTitle written, List<Long> frames)
+      throws IOException {
+    List<Frame> behind = previews.frames(program, frames);
+    ReadingAid aid = new ReadingAid(ShippedFaces.all(), behind);
+    Legibility now = aid.measure(written);
+    Frame frame = behind.get(0);
+    double outside = aid.outside(written);
+    return new TitleSight(
+        now.needed(),
+        now.least(),
+        now.median(),
+        frames,
+        outside * 1080 / Math.min(frame.width(), frame.height()),
+        SightBox.of(aid.set(written).box(), frame),
+        now.letters().stream()
+            .map(l -> new SightLetter(l.text(), l.ratio(), SightBox.of(l.box(), frame)))
+            .toList(),
+        now.suffices() && outside < 1 ? List.of() : remedies(aid, written, now));
+  }
+
+  private static List<SightRemedy> remedies(ReadingAid aid, WrittenTitle title, Legibility now) {
+    return aid.remedies(title, now).stream()
+        .map(
+            r ->
+                new SightRemedy(
+                    r.kind(),
+                    r.lettering().equals(title.lettering()) ? null : r.lettering(),
+                    r.box().equals(title.box()) ? null : r.box(),
+                    r.ratio()))
+        .toList();
+  }
+
+  /** Some of the frames in which it stands whole, as far as the film goes. */
+  private static List<Long> frames(WrittenTitle title, long length) {
+    long from = Math.max(0, Math.min(length - 1, title.landing()));
+    long to = Math.max(from + 1, Math.min(length, title.leaves()));
+    long count = Math.min(LOOKED_AT, to - from);
+    List<Long> frames = new ArrayList<>();
+    for (long i = 0; i < count; i++) {
+      frames.add(from + i * (to - 1 - from) / Math.max(1, count - 1));
+    }
+    return frames;
+  }
+}

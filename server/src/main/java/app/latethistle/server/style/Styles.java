@@ -1,0 +1,154 @@
+package app.latethistle.server.style;
+
+import app.latethistle.core.Refused;
+import app.latethistle.core.film.Compound;
+import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.Film;
+import app.latethistle.core.film.Treating;
+import app.latethistle.core.marks.Badge;
+import app.latethistle.core.marks.Marked;
+import app.latethistle.core.release.ChannelStyle;
+import app.latethistle.core.release.ReleaseSheet;
+import app.latethistle.media.ShippedFaces;
+import app.latethistle.server.config.Missing;
+import app.latethistle.server.config.ServerOnly;
+import app.latethistle.server.film.FilmService;
+import app.latethistle.server.film.FilmState;
+import app.latethistle.server.master.Outputs;
+import app.latethistle.server.material.ColourTables;
+import app.latethistle.server.material.Takes;
+import app.latethistle.server.release.Releases;
+import app.latethistle.server.stored.StoredStyle;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps styles of productions, and gives them to others. */
+@ServerOnly
+@Service
+class Styles {
+  private final StyleRows rows;
+  private final Followers followers;
+  private final FilmService films;
+  private final Outputs outputs;
+  private final Releases releases;
+  private final ColourTables tables;
+  private final Takes takes;
+
+  Styles(
+      StyleRows rows,
+      Followers followers,
+      FilmService films,
+      Outputs outputs,
+      Releases releases,
+      ColourTables tables,
+      Takes takes) {
+    this.rows = rows;
+    this.followers = followers;
+    this.films = films;
+    this.outputs = outputs;
+    this.releases = releases;
+    this.tables = tables;
+    this.takes = takes;
+  }
+
+  List<StyleRow> all() {
+    return rows.findAllByOrderById();
+  }
+
+  StyleRow get(long id) {
+    return rows.findById(id).orElseThrow(() -> new Missing("There is no style " + id + "."));
+  }
+
+  /** The style a production has taken. */
+  Optional<Follower> takenBy(long productionId) {
+    return followers.findById(productionId);
+  }
+
+  /**
+   * Keeps a production's style under a name, in place of what it was; the production follows it.
+   */
+  @Transactional
+  public StyleRow keep(long productionId, String name) {
+    Film film = films.state(productionId).film();
+    ChannelStyle style =
+        ChannelStyle.of(
+            name, film, outputs.said(productionId), releases.sheet(productionId).tags());
+    StyleRow row = kept(new StoredStyle(style, tables.files(Treating.tables(style.treatments()))));
+    followers.save(new Follower(productionId, row));
+    return row;
+  }
+
+  /** Keeps a style that came as a file, in place of one of the same name. */
+  @Transactional
+  public StyleRow keep(StoredStyle stored) {
+    tables.bringIn(stored.tables());
+    return kept(stored);
+  }
+
+  private StyleRow kept(StoredStyle stored) {
+    String name = stored.style().name();
+    StyleRow row = rows.findByName(name).orElseGet(() -> new StyleRow(name));
+    row.set(stored);
+    return rows.save(row);
+  }
+
+  /**
+   * Gives a production a style: its film in one step that can be undone, outputs by their names,
+   * and the tags of its sheet.
+   *
+   * @param revision of the film that the person saw
+   */
+  @Transactional
+  public void take(long productionId, long id, long revision) {
+    StyleRow row = get(id);
+    ChannelStyle style = row.stored().style();
+    if (edit(style, films.state(productionId)).isPresent()) {
+      films.edit(
+          productionId,
+          revision,
+          state ->
+              edit(style, state)
+                  .orElseThrow(() -> new Refused("The film has this style already.")));
+    }
+    outputs.take(productionId, style.outputs());
+    ReleaseSheet sheet = releases.sheet(productionId);
+    Set<String> tags = new LinkedHashSet<>(sheet.tags());
+    tags.addAll(style.tags());
+    releases.keep(productionId, sheet.withTags(List.copyOf(tags)));
+    followers.save(new Follower(productionId, row));
+  }
+
+  private Optional<Edit> edit(ChannelStyle style, FilmState state) {
+    List<Edit> edits = new ArrayList<>();
+    style.onto(state.film()).ifPresent(edits::add);
+    Optional<Badge> now = Badge.in(state.film());
+    if (now.isPresent()
+        && style.badge().filter(text -> !text.equals(now.get().text())).isPresent()) {
+      Marked marked = state.marked(takes.marks(state.production().id()));
+      if (!marked.seen().isEmpty()) {
+        edits.add(
+            new Badge(style.badge().get(), now.get().reach()).over(marked, ShippedFaces.all()));
+      }
+    }
+    return edits.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new Compound("take the style of " + style.name(), edits));
+  }
+
+  /** Lets a production go on without its style; nothing of it changes. */
+  @Transactional
+  public void leave(long productionId) {
+    followers.deleteById(productionId);
+  }
+
+  /** Throws a style away; productions keep what they took of it. */
+  @Transactional
+  public void remove(long id) {
+    rows.delete(get(id));
+  }
+}

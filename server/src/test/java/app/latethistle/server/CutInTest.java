@@ -1,0 +1,88 @@
+package app.latethistle.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** A cut leaves for other programs and comes in from them. */
+class CutInTest {
+  private final CutFilm cut = CutFilm.make(RunningServer.shared().api(), 10);
+
+  private Api.Answer bring(String file, String text) {
+    return cut.tryEdit("cut-in", Map.of("file", file, "text", text));
+  }
+
+  /** Frames of the cuts, and takes between them. */
+  private static String places(JsonNode film) {
+    StringBuilder places = new StringBuilder();
+    film.get("joints").forEach(j -> places.append(j.get("frame").asLong()).append(' '));
+    film.get("shots").forEach(s -> places.append(s.get("takeId").asLong()).append(' '));
+    return places.toString();
+  }
+
+  @Test
+  void whatLeavesAsATimelineOrEditListComesInAsTheSameCut() {
+    String before = places(cut.film);
+    String otio = cut.api.get(cut.path + "/film/timeline.otio").text();
+    String edl = cut.api.get(cut.path + "/film/cut.edl").text();
+    cut.edit("take-out", Map.of("places", List.of(1), "leaveGap", false));
+    assertThat(places(cut.film)).isNotEqualTo(before);
+    for (String[] foreign : new String[][] {{"reel.otio", otio}, {"REEL.EDL", edl}}) {
+      Api.Answer answer = bring(foreign[0], foreign[1]);
+      assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+      JsonNode film = answer.json().get("film");
+      assertThat(places(film)).as(foreign[0]).isEqualTo(before);
+      assertThat(film.get("joints").get(1).get("tie").asString())
+          .as("a cut on a beat is tied to it again")
+          .isEqualTo("BEAT");
+      cut.film = film;
+      cut.undo();
+    }
+    assertThat(places(cut.film)).isNotEqualTo(before);
+  }
+
+  @Test
+  void allFormatsAreInOneFolder() throws IOException {
+    Map<String, Object> at = Map.of("frame", 12, "offset", 0);
+    cut.edit("set-marker", Map.of("at", at, "note", "look, \"here\""));
+    byte[] zip = cut.api.get(cut.path + "/film/formats.zip").bytes();
+    Map<String, String> texts = new HashMap<>();
+    try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+      for (ZipEntry entry = in.getNextEntry(); entry != null; entry = in.getNextEntry()) {
+        texts.put(entry.getName(), new String(in.readAllBytes(), StandardCharsets.UTF_8));
+      }
+    }
+    assertThat(texts)
+        .containsKeys("timeline.otio", "cut.edl", "shots.csv", "cues.csv", "looks/finish.cube");
+    assertThat(texts.get("markers.csv")).contains("12,00:00:00:12,\"look, \"\"here\"\"\"");
+    assertThat(texts.get("beats.csv")).startsWith("time_s,bar,beat\n").contains(",1,2\n");
+  }
+
+  @Test
+  void whatIsNotHereIsBlackAndTold() {
+    String list =
+        """
+        001  AX  V  C  00:00:00:10 00:00:02:00 01:00:00:00 01:00:01:14
+        * FROM CLIP NAME: SHOT_010_TAKE1 the drowned valley.MOV
+        002  AX  V  C  00:00:00:00 00:00:02:00 01:00:01:14 01:00:03:14
+        * FROM CLIP NAME: elsewhere.mp4
+        """;
+    JsonNode answer = bring("other.edl", list).json();
+    assertThat(answer.get("film").get("shots").size()).isEqualTo(2);
+    assertThat(answer.get("film").get("shots").get(1).get("takeId").asLong()).isZero();
+    assertThat(answer.get("left").toString()).contains("elsewhere.mp4 is not here");
+    assertThat(bring("other.edl", list.replaceAll("NAME: .*", "NAME: nothing")).detail())
+        .contains("None of its files");
+    assertThat(bring("cut.xml", "<x/>").detail()).contains(".otio").contains(".edl");
+    assertThat(bring("broken.otio", "{").detail()).contains("broken.otio").contains("JSON");
+  }
+}

@@ -1,0 +1,187 @@
+package app.latethistle.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.latethistle.media.Container;
+import app.latethistle.media.SoundMeasure;
+import app.latethistle.media.WaveFile;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** The film's sounds through the API. */
+class SoundTest {
+  private static final long FRAME = 2_000;
+
+  @TempDir Path folder;
+  private CutFilm cut;
+
+  @BeforeEach
+  void make() {
+    cut = CutFilm.make(RunningServer.shared().api(), 18);
+  }
+
+  private JsonNode mix() {
+    return cut.api.get(cut.path + "/film/mix").json();
+  }
+
+  private static Map<String, Object> onCut(String item) {
+    return Map.of("tie", "cut", "item", item);
+  }
+
+  private String item(int place) {
+    return cut.shot(place).get("id").asString();
+  }
+
+  private JsonNode sounds(String query) {
+    return cut.api.get(cut.path + "/sounds?" + query).json();
+  }
+
+  /** Three sounds that were asked for. */
+  private JsonNode asked(String words) {
+    Api.Answer answer = cut.api.post(cut.path + "/sounds/ask", Map.of("words", words));
+    assertThat(answer.status()).isEqualTo(201);
+    return answer.json();
+  }
+
+  private void lay(long sound, Map<String, ?> at, Map<String, ?> until) {
+    Map<String, Object> values = new HashMap<>();
+    values.put("sound", sound);
+    values.put("at", at);
+    values.put("offset", 0);
+    values.put("until", until);
+    cut.edit("lay-sound", values);
+  }
+
+  @Test
+  void aSoundIsAskedForFoundHeardAndLaidAndFollowsItsCut() {
+    JsonNode made = asked("old wooden door slams, 1.5 s");
+    assertThat(made).hasSize(3);
+    long sound = made.get(0).get("id").asLong();
+    assertThat(made.get(0).get("seconds").asDouble()).isEqualTo(1.5);
+    assertThat(made.get(0).get("kind").asString()).isEqualTo("HIT");
+    assertThat(sounds("words=dor+slam").get("sounds").toString()).contains("old wooden door");
+    assertThat(sounds("like=" + sound).get("sounds").valueStream().map(s -> s.get("id").asLong()))
+        .doesNotContain(sound)
+        .contains(made.get(1).get("id").asLong());
+    Api.Answer file = cut.api.get(cut.path + "/sounds/" + sound + "/file");
+    assertThat(file.type()).isEqualTo("audio/flac");
+
+    lay(sound, onCut(item(2)), null);
+    JsonNode laid = mix().get("laid").get(0);
+    assertThat(laid.get("place").get("landing").asLong())
+        .isEqualTo(FRAME * cut.joint(2).get("frame").asLong());
+    assertThat(laid.get("says").asString()).startsWith("cut into ");
+    assertThat(laid.get("over").asString()).isEqualTo(item(2));
+    assertThat(cut.film.get("laid").asInt()).isEqualTo(1);
+
+    long to = cut.joint(2).get("frame").asLong() - 3;
+    cut.edit("move-joint", Map.of("joint", 2, "to", Map.of("offset", 0, "frame", to)));
+    assertThat(mix().get("laid").get(0).get("place").get("landing").asLong())
+        .isEqualTo(FRAME * cut.joint(2).get("frame").asLong());
+
+    String id = laid.get("id").asString();
+    cut.edit("nudge-sounds", Map.of("sounds", List.of(id), "samples", -48));
+    assertThat(mix().get("laid").get(0).get("place").get("landing").asLong())
+        .isEqualTo(FRAME * cut.joint(2).get("frame").asLong() - 48);
+    cut.edit("swap-sound", Map.of("id", id, "sound", made.get(2).get("id").asLong()));
+    assertThat(mix().get("laid").get(0).get("sound").asLong())
+        .isEqualTo(made.get(2).get("id").asLong());
+    cut.edit("sounds-out", Map.of("sounds", List.of(id)));
+    assertThat(mix().get("laid")).isEmpty();
+    cut.undo();
+    assertThat(mix().get("laid")).hasSize(1);
+  }
+
+  @Test
+  void aBedGoesOnToItsCutAndEachCutGetsItsSound() {
+    long rain = asked("rain soft").get(0).get("id").asLong();
+    lay(rain, onCut(item(0)), onCut(item(3)));
+    JsonNode place = mix().get("laid").get(0).get("place");
+    assertThat(place.get("start").asLong()).isZero();
+    assertThat(place.get("end").asLong()).isEqualTo(FRAME * cut.joint(3).get("frame").asLong());
+    long whoosh = asked("whoosh short").get(0).get("id").asLong();
+    long length = cut.film.get("length").asLong();
+    cut.edit("sounds-on-cuts", Map.of("sound", whoosh, "from", 1, "to", length));
+    assertThat(mix().get("laid")).hasSize(cut.film.get("joints").size() - 2 + 1);
+  }
+
+  @Test
+  void whatIsHeardIsMeasuredAndALevelChangesIt() {
+    JsonNode before = cut.api.get(cut.path + "/film/mix/heard").json();
+    assertThat(before.get("integrated").asDouble()).isBetween(-40.0, -5.0);
+    assertThat(before.get("truePeak").asDouble()).isLessThan(-0.9);
+    assertThat(before.get("shortTerm").size())
+        .isCloseTo(cut.film.get("length").asInt() * 10 / 24, within(1));
+    cut.edit("set-bus", Map.of("bus", "MUSIC", "gain", -6, "muted", false, "line", List.of()));
+    JsonNode after = cut.api.get(cut.path + "/film/mix/heard").json();
+    assertThat(after.get("integrated").asDouble() - before.get("integrated").asDouble())
+        .isCloseTo(-6, within(0.3));
+    assertThat(
+            cut.tryEdit(
+                    "set-bus",
+                    Map.of("bus", "MUSIC", "gain", 40, "muted", false, "line", List.of()))
+                .detail())
+        .isEqualTo("A gain is from -60 to 12 dB, not 40.");
+  }
+
+  @Test
+  void aSoundIsBroughtInAndAFileThatIsNoneIsRefusedByName() throws IOException {
+    Path file = folder.resolve("thump.wav");
+    float[] thump = new float[48_000];
+    for (int i = 12_000; i < 40_000; i++) {
+      thump[i] = (float) (0.5 * Math.exp(-(i - 12_000) / 3_000.0) * Math.sin(i * 0.02));
+    }
+    WaveFile.write(file, thump, 1, 48_000);
+    Api.Answer in =
+        cut.api.bytes(
+            cut.path + "/sounds/files?name=thump.wav&rights=own", Files.readAllBytes(file));
+    assertThat(in.status()).isEqualTo(201);
+    assertThat(in.json().get("lands").asDouble()).isCloseTo(0.25, within(0.002));
+    assertThat(in.json().get("name").asString()).isEqualTo("thump");
+    Api.Answer broken =
+        cut.api.bytes(
+            cut.path + "/sounds/files?name=notes.wav", "no sound".getBytes(StandardCharsets.UTF_8));
+    assertThat(broken.status()).isEqualTo(422);
+    assertThat(broken.detail()).contains("notes.wav");
+    assertThat(sounds("words=thump").get("sounds")).hasSize(1);
+    // What is laid of it is in the film's document.
+    lay(in.json().get("id").asLong(), onCut(item(1)), null);
+    assertThat(cut.api.get(cut.path + "/film.json").text())
+        .contains("\"name\" : \"thump\"", "\"tie\" : \"cut\"");
+  }
+
+  @Test
+  void theMixItsStemsAndItsCueSheetAreFiles() throws IOException {
+    lay(asked("bell").get(0).get("id").asLong(), onCut(item(1)), null);
+    Api.Answer wave = cut.api.get(cut.path + "/film/mix.wav?loudness=-16");
+    Path file = folder.resolve("mix.wav");
+    Files.write(file, wave.bytes());
+    assertThat(SoundMeasure.of(file, Container.WAV).integrated()).isCloseTo(-16, within(0.1));
+    assertThat(cut.api.get(cut.path + "/film/mix.wav?loudness=3").status()).isEqualTo(422);
+    List<String> names = new ArrayList<>();
+    try (ZipInputStream zip =
+        new ZipInputStream(
+            new ByteArrayInputStream(cut.api.get(cut.path + "/film/stems.zip").bytes()))) {
+      for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+        names.add(entry.getName());
+      }
+    }
+    assertThat(names).contains("music.wav", "sounds.wav", "music without ducking.wav");
+    assertThat(cut.api.get(cut.path + "/film/cues.csv").text())
+        .contains("music,", "sound,bell 1,", "asked for: bell");
+  }
+}

@@ -1,0 +1,342 @@
+package app.latethistle.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
+import java.util.Base64;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** The film's titles and captions through the API. */
+class WordsTest {
+  private static final String SCRIPT =
+      """
+      ## The jetty
+
+      Maren (V.O.): The water came at night, and it really stayed.
+
+      Maren (V.O.): Nobody remembers the year, and nobody asks.
+      """;
+
+  private static CutFilm cut() {
+    return CutFilm.make(RunningServer.shared().api(), 18);
+  }
+
+  /** A film with two lines read. */
+  private static CutFilm spoken() {
+    CutFilm cut = cut();
+    long revision = cut.api.get(cut.path + "/story").json().get("revision").asLong();
+    cut.api.json(
+        "PUT",
+        cut.path + "/story/script",
+        Map.of("text", SCRIPT, "fileName", "", "revision", revision));
+    for (int line = 1; line <= 2; line++) {
+      Api.Answer read =
+          cut.api.post(
+              cut.path + "/voice/lines/" + line + "/narrate",
+              Map.of("voice", "Merrin", "wordsPerMinute", 110, "manner", "EVEN"));
+      assertThat(read.status()).as(read.text()).isEqualTo(204);
+    }
+    cut.film = cut.api.get(cut.path + "/film").json();
+    return cut;
+  }
+
+  private static JsonNode words(CutFilm cut, String query) {
+    return cut.api.get(cut.path + "/film/words?" + query).json();
+  }
+
+  private static JsonNode title(CutFilm cut) {
+    return words(cut, "").get("titles").get(0);
+  }
+
+  private static Map<String, Object> onCut(CutFilm cut, int place) {
+    return Map.of("tie", "cut", "item", cut.shot(place).get("id").asString());
+  }
+
+  private static void add(CutFilm cut, String design, String text, Map<String, ?> at) {
+    cut.edit("add-title", Map.of("design", design, "text", text, "at", at));
+  }
+
+  @Test
+  void aTitleLandsOnItsCutFollowsItAndIsChangedAndTakenOut() {
+    CutFilm cut = cut();
+    add(cut, "Soft main title", "Night Post", onCut(cut, 2));
+    assertThat(cut.film.get("titled").asInt()).isEqualTo(1);
+    JsonNode title = title(cut);
+    long frame = cut.joint(2).get("frame").asLong();
+    assertThat(title.get("place").get("landing").asLong()).isEqualTo(frame);
+    assertThat(title.get("place").get("start").asLong()).isEqualTo(frame - 16);
+    assertThat(title.get("says").asString()).startsWith("cut into ");
+    assertThat(title.get("stays").asDouble()).isGreaterThan(title.get("needs").asDouble());
+
+    cut.edit("move-joint", Map.of("joint", 2, "to", Map.of("offset", 0, "frame", frame - 3)));
+    assertThat(title(cut).get("place").get("landing").asLong())
+        .isEqualTo(cut.joint(2).get("frame").asLong());
+
+    Map<String, Object> lands = new HashMap<>();
+    lands.put("id", title.get("id").asString());
+    lands.put("at", Map.of("tie", "beat", "beat", 9, "offset", 0));
+    lands.put("frames", 30);
+    lands.put("until", Map.of("tie", "cut", "item", ""));
+    cut.edit("land-title", lands);
+    assertThat(title(cut).get("place").get("end").asLong())
+        .isEqualTo(cut.film.get("length").asLong());
+    assertThat(title(cut).get("says").asString()).contains("bar");
+
+    change(cut, Map.of("words", Map.of("kind", "MAIN", "text", "Nachtpost", "second", "bald")));
+    assertThat(title(cut).get("words").get("text").asString()).isEqualTo("Nachtpost");
+    change(cut, Map.of("box", Map.of("x", 500, "y", 200, "width", 800), "shape", "9:16"));
+    assertThat(title(cut).get("boxes")).hasSize(2);
+    assertThat(title(cut).get("boxes").get(1).get("shape").asString()).isEqualTo("9:16");
+
+    cut.edit("titles-out", Map.of("titles", List.of("title")));
+    assertThat(words(cut, "").get("titles")).isEmpty();
+    cut.undo();
+    assertThat(title(cut).get("words").get("second").asString()).isEqualTo("bald");
+  }
+
+  private static void change(CutFilm cut, Map<String, ?> to) {
+    Map<String, Object> title = new HashMap<>(to);
+    title.put("id", "title");
+    cut.edit("change-title", Map.of("title", title));
+  }
+
+  @Test
+  void aTitleIsSeenInThePictureFromItsFirstFrameOn() throws IOException {
+    CutFilm cut = cut();
+    double without = light(cut, 90);
+    double sooner = light(cut, 40);
+    add(cut, "End card", "More", Map.of("tie", "free", "frame", 60));
+    assertThat(light(cut, 90)).isNotEqualTo(without);
+    assertThat(light(cut, 40)).isEqualTo(sooner);
+    long after = cut.film.get("revision").asLong();
+    String change =
+        "{\"id\":\"title\",\"layer\":4,\"words\":{\"kind\":\"END\",\"text\":\"\",\"second\":\"\"}}";
+    Api.Answer empty =
+        cut.api.get(
+            cut.path
+                + "/preview/"
+                + after
+                + "/frames/90/titled.jpg?change="
+                + URLEncoder.encode(change, StandardCharsets.UTF_8));
+    assertThat(empty.status()).isEqualTo(422);
+    assertThat(empty.detail()).contains("A title says nothing");
+  }
+
+  /** The mean of a still's green. */
+  private static double light(CutFilm cut, long frame) throws IOException {
+    long revision = cut.film.get("revision").asLong();
+    byte[] jpeg =
+        cut.api.get(cut.path + "/preview/" + revision + "/frames/" + frame + ".jpg").bytes();
+    BufferedImage image = ImageIO.read(new ByteArrayInputStream(jpeg));
+    double sum = 0;
+    for (int y = 0; y < image.getHeight(); y++) {
+      for (int x = 0; x < image.getWidth(); x++) {
+        sum += image.getRGB(x, y) >> 8 & 0xff;
+      }
+    }
+    return sum / image.getWidth() / image.getHeight();
+  }
+
+  @Test
+  void whatCannotBeReadIsSaidWithWhatHelps() {
+    CutFilm cut = cut();
+    add(cut, "Typed card", "lanterns", Map.of("tie", "free", "frame", 60));
+    // Letters as dark as the night behind them.
+    JsonNode plain = title(cut).get("lettering");
+    assertThat(plain.get("colour").asInt()).isEqualTo(0xfbf3df);
+    Map<String, Object> dark = new HashMap<>();
+    plain.properties().forEach(e -> dark.put(e.getKey(), e.getValue()));
+    dark.put("colour", 0x1a2740);
+    dark.put("shadow", Map.of("away", 0, "softness", 0, "opacity", 0, "colour", 0));
+    change(cut, Map.of("lettering", dark));
+    JsonNode sight = cut.api.get(cut.path + "/film/titles/title/sight").json();
+    assertThat(sight.get("least").asDouble()).isLessThan(sight.get("needed").asDouble());
+    assertThat(sight.get("letters")).hasSize(8);
+    assertThat(sight.get("remedies")).isNotEmpty();
+    JsonNode plate =
+        sight
+            .get("remedies")
+            .valueStream()
+            .filter(r -> r.get("kind").asString().equals("PLATE"))
+            .findFirst()
+            .orElseThrow();
+    change(cut, Map.of("lettering", plate.get("lettering")));
+    JsonNode mended = cut.api.get(cut.path + "/film/titles/title/sight").json();
+    assertThat(mended.get("least").asDouble()).isEqualTo(plate.get("ratio").asDouble());
+    assertThat(mended.get("least").asDouble()).isGreaterThan(sight.get("least").asDouble());
+  }
+
+  @Test
+  void captionsComeFromTheVoiceAndAreCorrectedAndTranslated() {
+    CutFilm cut = spoken();
+    JsonNode captions = words(cut, "").get("captions").get("captions");
+    assertThat(captions.valueStream().map(c -> c.get("lines").toString()).toList().toString())
+        .contains("The water came at night,")
+        .contains("nobody asks.");
+    String line = captions.get(0).get("line").asString();
+    cut.edit(
+        "write-caption",
+        Map.of("language", "en", "line", line, "text", "The water came, and it stayed."));
+    assertThat(words(cut, "").get("captions").get("captions").get(0).get("lines").get(0).asString())
+        .startsWith("The water came,");
+
+    cut.edit("add-language", Map.of("language", "de", "translated", true));
+    JsonNode german = words(cut, "language=de").get("captions");
+    assertThat(german.get("said").toString()).contains("Wasser");
+    assertThat(german.get("captions").get(0).get("start").asLong())
+        .isEqualTo(captions.get(0).get("start").asLong());
+    assertThat(cut.tryEdit("add-language", Map.of("language", "de", "translated", false)).detail())
+        .isEqualTo("The film is captioned in de already.");
+    assertThat(cut.tryEdit("add-language", Map.of("language", "fr", "translated", true)).detail())
+        .contains("small dictionary");
+    assertThat(cut.tryEdit("add-language", Map.of("language", "?", "translated", false)).detail())
+        .contains("names no language");
+    assertThat(words(cut, "").get("languages")).hasSize(2);
+    cut.edit("language-out", Map.of("language", "de"));
+    assertThat(words(cut, "").get("languages")).hasSize(1);
+  }
+
+  @Test
+  void captionsAreBrokenShorterInUprightPicturesAndBurnedWhereAsked() throws IOException {
+    CutFilm cut = spoken();
+    assertThat(words(cut, "shape=9:16").get("captions").get("letters").asInt()).isEqualTo(24);
+    long start = words(cut, "").get("captions").get("captions").get(0).get("start").asLong();
+    double without = light(cut, start + 2);
+    cut.edit("caption-look", Map.of("language", "en", "burned", List.of("16:9")));
+    assertThat(light(cut, start + 2)).isNotEqualTo(without);
+    assertThat(words(cut, "").get("captions").get("look").get("burned").toString())
+        .isEqualTo("[\"16:9\"]");
+  }
+
+  @Test
+  void captionsLeaveAndComeBackAsFiles() {
+    CutFilm cut = spoken();
+    Api.Answer vtt = cut.api.get(cut.path + "/film/captions.vtt");
+    assertThat(vtt.text()).startsWith("WEBVTT").contains("-->");
+    assertThat(cut.api.get(cut.path + "/film/captions.doc").detail()).contains("srt, vtt or ttml");
+
+    Api.Answer in = bring(cut, "de", "other.vtt", vtt.text().getBytes(StandardCharsets.UTF_8));
+    assertThat(in.status()).as(in.text()).isEqualTo(200);
+    cut.film = in.json().get("film");
+    JsonNode german = words(cut, "language=de").get("captions");
+    assertThat(german.get("own").asBoolean()).isTrue();
+    assertThat(german.get("captions").size())
+        .isEqualTo(words(cut, "").get("captions").get("captions").size());
+    assertThat(german.get("captions").get(0).get("start"))
+        .isEqualTo(words(cut, "").get("captions").get("captions").get(0).get("start"));
+
+    String table = cut.api.get(cut.path + "/film/captions.csv?language=fr").text();
+    assertThat(table).startsWith("line,read,fr");
+    String french = "line,read,fr\r\n1,x,\"L'eau est venue la nuit.\"\r\n9,x,rien\r\n";
+    Api.Answer told = bring(cut, "fr", "fr.csv", french.getBytes(StandardCharsets.UTF_8));
+    assertThat(told.json().get("mended").toString()).contains("there is no line 9");
+    cut.film = told.json().get("film");
+    assertThat(words(cut, "language=fr").get("captions").get("captions").toString())
+        .contains("L'eau est venue");
+  }
+
+  @Test
+  void filesThatAreNoneAreRefusedAndNothingIsLost() {
+    CutFilm cut = spoken();
+    long revision = cut.film.get("revision").asLong();
+    assertThat(bring(cut, "de", "a.srt", new byte[10_000_000]).detail())
+        .isEqualTo("a.srt has 10 MB; captions have up to 2 MB.");
+    assertThat(bring(cut, "de", "a.srt", "nothing".getBytes(StandardCharsets.UTF_8)).detail())
+        .contains("a.srt has no captions");
+    assertThat(bring(cut, "de", "late.srt", late()).detail())
+        .isEqualTo("late.srt has no captions inside of the film.");
+    assertThat(bring(cut, "de", "t.csv", "a,b\n".getBytes(StandardCharsets.UTF_8)).detail())
+        .contains("t.csv has no row that begins with a line's number");
+    assertThat(cut.api.get(cut.path + "/film").json().get("revision").asLong()).isEqualTo(revision);
+  }
+
+  private static byte[] late() {
+    return "1\n01:00:00,000 --> 01:00:02,000\nlate\n".getBytes(StandardCharsets.UTF_8);
+  }
+
+  private static Api.Answer bring(CutFilm cut, String language, String name, byte[] content) {
+    return cut.tryEdit(
+        "bring-captions",
+        Map.of(
+            "language", language,
+            "name", name,
+            "content", Base64.getEncoder().encodeToString(content)));
+  }
+
+  @Test
+  void designsAndFacesAreThereToChooseFrom() {
+    CutFilm cut = cut();
+    JsonNode choices = cut.api.get(cut.path + "/film/words/choices").json();
+    assertThat(choices.get("designs").size()).isGreaterThanOrEqualTo(16);
+    assertThat(choices.get("families").size()).isGreaterThanOrEqualTo(14);
+    long revision = cut.film.get("revision").asLong();
+    Api.Answer tile =
+        cut.api.get(
+            cut.path
+                + "/preview/"
+                + revision
+                + "/frames/60/design.jpg?design=Narrow+card&text=now");
+    assertThat(tile.type()).isEqualTo("image/jpeg");
+    assertThat(
+            cut.tryEdit(
+                    "add-title",
+                    Map.of("design", "none", "text", "x", "at", Map.of("tie", "free", "frame", 1)))
+                .detail())
+        .startsWith("There is no design “none”; choose one of: ");
+  }
+
+  /** An output has the captions it asks for in its pictures, whatever Words says for its shape. */
+  @Test
+  void anOutputHasItsOwnCaptions() {
+    CutFilm cut = spoken();
+    for (String captions : new String[] {null, "", "en"}) {
+      Map<String, Object> said = new HashMap<>();
+      said.put("name", "Spoken");
+      said.put("encoding", "MP4");
+      said.put("quality", "SMALL");
+      said.put("lines", 144);
+      said.put("to", Map.of("tie", "free", "frame", 96));
+      said.put("captions", captions);
+      said.put("ticked", false);
+      long id = cut.api.post(cut.path + "/outputs", said).json().get("id").asLong();
+      cut.api.post(cut.path + "/outputs/" + id + "/render", Map.of());
+    }
+    cut.api.until(
+        cut.path + "/masters",
+        all -> all.valueStream().allMatch(m -> m.get("state").asString().equals("DONE")));
+    assertThat(lastThree(cut, "stale")).containsExactly("false", "false", "false");
+    List<byte[]> files =
+        cut.api
+            .get(cut.path + "/masters")
+            .json()
+            .valueStream()
+            .map(m -> cut.api.get(cut.path + "/masters/" + m.get("id") + "/file").bytes())
+            .toList();
+    assertThat(files.get(1)).as("none, as Words says").isEqualTo(files.get(2));
+    assertThat(files.get(0)).as("read").isNotEqualTo(files.get(1));
+    cut.edit("caption-look", Map.of("language", "en", "burned", List.of("16:9")));
+    assertThat(lastThree(cut, "stale")).containsExactly("true", "false", "false");
+    cut.edit("caption-look", Map.of("language", "en", "kind", "FEW_WORDS"));
+    assertThat(lastThree(cut, "stale")).containsExactly("true", "false", "true");
+  }
+
+  private static List<String> lastThree(CutFilm cut, String key) {
+    List<String> all =
+        cut.api
+            .get(cut.path + "/outputs")
+            .json()
+            .valueStream()
+            .map(o -> o.get(key).toString())
+            .toList();
+    return all.subList(all.size() - 3, all.size());
+  }
+}

@@ -1,0 +1,65 @@
+// @vitest-environment jsdom
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { act, cleanup, renderHook, waitFor } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type { Output } from "../api/client";
+import { useOutputActions, useOutputs } from "../api/masters";
+import { output } from "./output";
+import { Server } from "./server";
+
+const LIST = "GET /api/productions/3/outputs";
+const WRITE = "PUT /api/productions/3/outputs/4";
+
+let server: Server;
+beforeEach(() => {
+  server = new Server();
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+describe("changes made one after the other", () => {
+  /** The outputs of a production, and whatever was told of the first one's lines meanwhile. */
+  const shown = async () => {
+    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+    const lines: (number | null | undefined)[] = [];
+    client.getQueryCache().subscribe(({ type, query }) => {
+      const now = (query.state.data as Output[] | undefined)?.[0]?.said.lines;
+      if (type === "updated" && now !== lines.at(-1)) lines.push(now);
+    });
+    const wrapper = ({ children }: { children: ReactNode }) => (
+      <QueryClientProvider client={client}>{children}</QueryClientProvider>
+    );
+    const { result } = renderHook(
+      () => ({ outputs: useOutputs(3).data, change: useOutputActions(3).change.mutate }),
+      { wrapper },
+    );
+    await waitFor(() => expect(result.current.outputs).toHaveLength(1));
+    const write = (to: number) =>
+      result.current.change({ id: 4, said: { ...output().said, lines: to } });
+    return { lines, write };
+  };
+
+  it("stay shown while those before them are answered", async () => {
+    server.on(LIST, [output()]).on(WRITE, output());
+    const { lines, write } = await shown();
+    act(() => {
+      write(240);
+      write(360);
+    });
+    await waitFor(() => expect(server.count(LIST)).toBe(2));
+    expect(server.asked.map((a) => a.call)).toEqual([LIST, WRITE, WRITE, LIST]);
+    expect(server.sent(WRITE)).toMatchObject({ lines: 360 });
+    // The list tells of no lines all the while, and is believed when the last is answered.
+    await waitFor(() => expect(lines).toEqual([null, 240, 360, null]));
+  });
+
+  it("are taken back where the server refuses them", async () => {
+    server.on(LIST, [output()]).on(WRITE, { detail: "Nothing of that name." }, 422);
+    const { lines, write } = await shown();
+    act(() => write(240));
+    await waitFor(() => expect(lines).toEqual([null, 240, null]));
+  });
+});

@@ -1,0 +1,95 @@
+import { describe, expect, it } from "vitest";
+import type { LaidSound } from "../api/client";
+import { marksOf } from "../rooms/mix/marks";
+import { catches, freeAt, nearest, next, onCut } from "../rooms/mix/moments";
+import { lidGain, lidY, loudnessY, TARGET } from "../rooms/mix/parts";
+import { Ruler, stavesOf } from "../rooms/score/layout";
+import { film as filmOf } from "./film";
+
+const FPS = 24;
+
+const film = filmOf(6);
+
+function sound(id: string, frame: number, name: string, kind = "HIT"): LaidSound {
+  const landing = frame * 2000;
+  return {
+    id,
+    name,
+    kind,
+    sound: 1,
+    media: "",
+    at: onCut(""),
+    offset: 0,
+    until: null,
+    says: "",
+    place: { start: landing, landing, end: landing + 48_000 },
+    over: "",
+    how: {} as LaidSound["how"],
+  };
+}
+
+describe("moments that sounds land on", () => {
+  it("are caught within reach, the nearest first", () => {
+    const all = [
+      { frame: 10, tie: onCut("a") },
+      { frame: 14, tie: onCut("b") },
+    ];
+    expect(nearest(all, 13, 2)?.tie.item).toBe("b");
+    expect(nearest(all, 30, 2)).toBeNull();
+    expect(next(all, 10, 1)?.tie.item).toBe("b");
+    expect(next(all, 10, -1)).toBeNull();
+    expect(freeAt(-3).frame).toBe(0);
+  });
+
+  it("are the film's cuts, its end among them", () => {
+    const cuts = catches(film).filter((c) => c.tie.tie === "cut");
+    expect(cuts).toHaveLength(film.joints.length);
+    expect(cuts.at(-1)?.tie.item).toBe("");
+  });
+});
+
+describe("marks on a stave", () => {
+  const [stave] = stavesOf(film, FPS, 8);
+  if (!stave) throw new Error("no stave");
+  const ruler = new Ruler(stave, 96);
+
+  it("that are near each other stand in two rows, and names do not run into the next", () => {
+    const marks = marksOf(
+      [
+        sound("a", 20, "a knock on a very heavy wooden door"),
+        sound("b", 24, "bell"),
+        sound("c", 60, "latch"),
+      ],
+      film,
+      ruler,
+      FPS,
+    );
+    expect(marks.map((m) => m.sound.id)).toEqual(["a", "b", "c"]);
+    expect(marks[0]?.y).not.toBe(marks[1]?.y);
+    expect(marks[1]?.shape).toBe("bell");
+    for (const mark of marks) {
+      const after = marks.find((m) => m.y === mark.y && m.x > mark.x);
+      if (after) expect(mark.x + 9 + mark.name.length * 6).toBeLessThanOrEqual(after.x);
+    }
+  });
+
+  it("leave out what has no place and what lands elsewhere", () => {
+    const lost = { ...sound("lost", 20, "lost"), place: null };
+    expect(marksOf([lost, sound("late", 5000, "late")], film, ruler, FPS)).toHaveLength(0);
+  });
+});
+
+describe("the lid", () => {
+  it("lies where its gain is drawn", () => {
+    for (const gain of [0, -3, -9, -20]) expect(lidGain(lidY(gain))).toBeCloseTo(gain, 1);
+    expect(lidY(-6)).toBeGreaterThan(lidY(0));
+  });
+});
+
+describe("loudness", () => {
+  it("is drawn about its target, louder higher, and stays in its row", () => {
+    expect(loudnessY(TARGET + 2)).toBeLessThan(loudnessY(TARGET));
+    expect(loudnessY(20)).toBeGreaterThanOrEqual(190);
+    expect(loudnessY(-90)).toBeLessThanOrEqual(218);
+  });
+});

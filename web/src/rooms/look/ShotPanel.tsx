@@ -1,0 +1,216 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import {
+  gradeUrl,
+  looksUrl,
+  type ColourCorrection,
+  type Look,
+  type LookShot,
+} from "../../api/client";
+import { fraunces } from "../../theme";
+import { CurvePanel } from "./CurvePanel";
+import { FinishPanel } from "./FinishPanel";
+import { FiveSliders } from "./FiveSliders";
+import { GreyToggle } from "./GreyToggle";
+import { ListPanel } from "./ListPanel";
+import { RangePanel } from "./RangePanel";
+import { TonesPanel } from "./TonesPanel";
+import { isCurved, isListed, isToned } from "./corrections";
+import { grey, greyButton } from "./grey";
+import type { LookActions } from "./useLookActions";
+
+export type Side = "numbers" | "tones" | "curves" | "ranges" | "list" | "finish";
+
+interface Props {
+  production: number;
+  look: Look;
+  shown: LookShot;
+  last: LookShot | undefined;
+  /** The shot that the shown one is to look like. */
+  chosenKey: LookShot | undefined;
+  far: readonly LookShot[];
+  selected: readonly string[];
+  actions: LookActions;
+  side: Side;
+  /** Which of the shot's ranges is shown. */
+  range: number;
+  picking: boolean;
+  onSide: (side: Side) => void;
+  onRange: (at: number) => void;
+  onPick: () => void;
+  onChoose: (item: string) => void;
+}
+
+/** What is done to the colour of the shot that is shown, and to the film's. */
+export function ShotPanel(props: Props) {
+  const { production, look, shown, chosenKey, selected, actions, side } = props;
+  const { trial } = actions;
+  const now: ColourCorrection =
+    trial?.of === "shot" && trial.item === shown.item ? trial.correction : shown.correction;
+  const finish = trial?.of === "finish" ? trial.treatments : look.finish;
+  const { tones } = now;
+  const dot = (on: boolean) => (on ? " \u2022" : "");
+  return (
+    <>
+      <Box sx={{ my: 1 }}>
+        <GreyToggle
+          label="What is shown"
+          value={side}
+          options={[
+            { value: "numbers", name: "Numbers" },
+            { value: "tones", name: `Tones${dot(isToned(tones))}` },
+            { value: "curves", name: `Curves${dot(isCurved(tones.curves))}` },
+            { value: "ranges", name: `Ranges${dot(now.ranges.length > 0)}` },
+            { value: "list", name: `List${dot(isListed(now.cdl))}` },
+            { value: "finish", name: `Finish${dot(look.finish.length > 0)}` },
+          ]}
+          onChange={props.onSide}
+        />
+      </Box>
+      <Box sx={{ flex: 1, minHeight: 0, overflow: "auto" }}>
+        {side === "finish" ? (
+          <FinishPanel
+            production={production}
+            revision={look.revision}
+            frame={shown.frame}
+            treatments={finish}
+            clipped={look.clipped}
+            onMove={actions.tryFinish}
+            onSet={actions.finish}
+            onTable={(file) => actions.bringIn([""], file)}
+          />
+        ) : (
+          <>
+            <Box
+              component="h3"
+              sx={{ ...fraunces, m: 0, mb: 1, fontSize: 17, lineHeight: "24px", fontWeight: 460 }}
+            >
+              {shown.label} {shown.title}
+            </Box>
+            {side === "numbers" && (
+              <FiveSliders
+                five={now.basics}
+                onMove={(basics) => actions.tryCorrection({ ...now, basics })}
+                onSet={(basics) => actions.correct({ ...now, basics })}
+              />
+            )}
+            {side === "tones" && (
+              <TonesPanel
+                tones={tones}
+                onMove={(to) => actions.tryCorrection({ ...now, tones: to })}
+                onSet={(to) => actions.correct({ ...now, tones: to })}
+              />
+            )}
+            {side === "curves" && (
+              <CurvePanel
+                curves={tones.curves}
+                onMove={(curves) => actions.tryCorrection({ ...now, tones: { ...tones, curves } })}
+                onSet={(curves) => actions.correct({ ...now, tones: { ...tones, curves } })}
+              />
+            )}
+            {side === "ranges" && (
+              <RangePanel
+                ranges={now.ranges}
+                open={props.range}
+                picking={props.picking}
+                onOpen={props.onRange}
+                onPick={props.onPick}
+                onMove={(ranges) => actions.tryCorrection({ ...now, ranges })}
+                onSet={(ranges) => actions.correct({ ...now, ranges })}
+              />
+            )}
+            {side === "list" && (
+              <ListPanel
+                list={now.cdl}
+                files={{
+                  cdl: gradeUrl(production, shown.item, "cdl"),
+                  cube: gradeUrl(production, shown.item, "cube"),
+                  all: looksUrl(production),
+                }}
+                onSet={(cdl) => actions.correct({ ...now, cdl })}
+                onBringIn={(file) => actions.bringIn(selected, file)}
+              />
+            )}
+            <ShotActs {...props} />
+            {chosenKey && shown.layer === 0 && <FromKey {...props} chosenKey={chosenKey} />}
+          </>
+        )}
+      </Box>
+    </>
+  );
+}
+
+function ShotActs({ look, shown, last, selected, actions }: Props) {
+  const count = selected.length > 1 ? ` ${selected.length}` : "";
+  return (
+    <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, mt: 2 }}>
+      <Button sx={greyButton} title="0" onClick={() => actions.uncorrect(selected)}>
+        As {count ? `they${count}` : "it"} came
+      </Button>
+      {last && (
+        <Button sx={greyButton} title="C" onClick={() => actions.correctAs(selected, last.item)}>
+          As the shot before
+        </Button>
+      )}
+      <Button sx={greyButton} title="Y" onClick={actions.copy}>
+        Copy
+      </Button>
+      {actions.copied && actions.copied !== shown && (
+        <Button
+          sx={greyButton}
+          title="V"
+          onClick={() => actions.copied && actions.correctAs(selected, actions.copied.item)}
+        >
+          As {actions.copied.label}, copied
+          {count ? `, to${count}` : ""}
+        </Button>
+      )}
+      {look.key && shown.layer === 0 && (
+        <Button
+          sx={greyButton}
+          title="M"
+          disabled={actions.working}
+          onClick={() => actions.match(selected)}
+        >
+          Match {count ? `these${count}` : "this shot"}
+        </Button>
+      )}
+      {shown.layer === 0 && shown.keyOf === "NONE" && (
+        <Button sx={greyButton} title="E" onClick={() => actions.makeKey(false)}>
+          Make it the key{shown.group ? " of its group" : ""}
+        </Button>
+      )}
+      {shown.layer === 0 && shown.group && shown.keyOf !== "FILM" && (
+        <Button sx={greyButton} onClick={() => actions.makeKey(true)}>
+          Key of the film
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+function FromKey({ shown, chosenKey, far, onChoose }: Props & { chosenKey: LookShot }) {
+  return (
+    <Box sx={{ mt: 3, pt: 2, borderTop: `1px solid ${grey.rule}`, fontSize: 14 }}>
+      <Box sx={{ fontWeight: 600 }}>
+        Key shot {chosenKey.label}, {chosenKey.title}
+      </Box>
+      <Box sx={{ color: grey.text2 }}>{away(shown, chosenKey)}</Box>
+      {far.length > 0 && (
+        <Box sx={{ mt: 2, display: "flex", flexWrap: "wrap", alignItems: "center", gap: 2 }}>
+          Furthest now:
+          {far.slice(0, 3).map((s) => (
+            <Button key={s.item} sx={greyButton} onClick={() => onChoose(s.item)}>
+              {s.label}, {s.now?.whole.toFixed(1)}
+            </Button>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function away(shown: LookShot, key: LookShot): string {
+  if (shown === key || !shown.before || !shown.now) return "The others are measured from it.";
+  return `${shown.label} came ${shown.before.whole.toFixed(1)} away from it and is ${shown.now.whole.toFixed(1)} away now (CIEDE2000).`;
+}

@@ -1,0 +1,104 @@
+import { useState } from "react";
+import {
+  answerTo,
+  api,
+  type ColourCorrection,
+  type Look,
+  type LookShot,
+  type Treatment,
+} from "../../api/client";
+import { useFilmEdit, type FilmEdit } from "../../api/queries";
+import { useNotice } from "../../parts/notice";
+
+/** What is tried on the picture before it is done. */
+export type Trial =
+  | { of: "shot"; item: string; correction: ColourCorrection }
+  | { of: "finish"; treatments: readonly Treatment[] };
+
+/** What the room does to the film. */
+export function useLookActions(production: number, look: Look, shown: LookShot) {
+  const edit = useFilmEdit(production);
+  const tell = useNotice((s) => s.tell);
+  const [trial, setTrial] = useState<Trial | null>(null);
+  const [working, setWorking] = useState(false);
+  const [strength, setStrength] = useState(50);
+  const [copied, setCopied] = useState<string | null>(null);
+
+  // What goes wrong is told where edits are sent.
+  const make = (wanted: FilmEdit) =>
+    edit(wanted).then(
+      () => undefined,
+      () => undefined,
+    );
+  const match = (items: readonly string[]) => {
+    setWorking(true);
+    void make({ name: "match", values: { items: [...items], strength } }).then(() =>
+      setWorking(false),
+    );
+  };
+  return {
+    trial,
+    working,
+    strength,
+    setStrength,
+    match,
+    /** Shows the shot corrected so, without doing it. */
+    tryCorrection: (correction: ColourCorrection) =>
+      setTrial({ of: "shot", item: shown.item, correction }),
+    correct: (correction: ColourCorrection) => {
+      setTrial({ of: "shot", item: shown.item, correction });
+      void make({ name: "correct", values: { items: [shown.item], correction } }).then(() =>
+        setTrial(null),
+      );
+    },
+    /** Puts one more range on the shot: the colours that a place in its picture means. */
+    pickRange: async (x: number, y: number) => {
+      const { item, frame, correction } = shown;
+      const range = await answerTo(
+        api.GET("/api/productions/{productionId}/preview/{revision}/frames/{frame}/range", {
+          params: {
+            path: { productionId: production, revision: `${look.revision}`, frame },
+            query: { item, x, y },
+          },
+        }),
+      ).catch((e: Error) => tell(e.message, "wrong"));
+      if (!range) return;
+      const ranges = [...correction.ranges, range];
+      await make({
+        name: "correct",
+        values: { items: [item], correction: { ...correction, ranges } },
+      });
+    },
+    tryFinish: (treatments: readonly Treatment[]) => setTrial({ of: "finish", treatments }),
+    finish: (treatments: readonly Treatment[]) => {
+      setTrial({ of: "finish", treatments });
+      void make({
+        name: "set-treatments",
+        values: { items: [""], treatments: [...treatments] },
+      }).then(() => setTrial(null));
+    },
+    /** Uses a file of colours: a table on items, or "" for the film; a list on shots. */
+    bringIn: (items: readonly string[], file: File) =>
+      void file
+        .text()
+        .then((text) =>
+          make({ name: "bring-in-colours", values: { items: [...items], file: file.name, text } }),
+        ),
+    uncorrect: (items: readonly string[]) =>
+      void make({ name: "uncorrect", values: { items: [...items] } }),
+    makeKey: (ofFilm: boolean) =>
+      void make({ name: "choose-key", values: { item: shown.item, ofFilm } }),
+    group: (items: readonly string[], name: string) =>
+      void make({ name: "group-shots", values: { items: [...items], name } }),
+    ungroup: (items: readonly string[]) =>
+      void make({ name: "ungroup-shots", values: { items: [...items] } }),
+    groupByPlace: () => void make({ name: "group-by-place", values: {} }),
+    /** The shot whose correction was copied; null if none was, or it is gone. */
+    copied: look.shots.find((s) => s.item === copied) ?? null,
+    copy: () => setCopied(shown.item),
+    correctAs: (items: readonly string[], like: string) =>
+      void make({ name: "correct-as", values: { items: [...items], like } }),
+  };
+}
+
+export type LookActions = ReturnType<typeof useLookActions>;

@@ -1,0 +1,190 @@
+import Box from "@mui/material/Box";
+import { useMemo, useRef, useState, type PointerEvent } from "react";
+import type { Film, HeardMix, Mix, Production } from "../../api/client";
+import { usePeaks } from "../../api/queries";
+import { useSize } from "../../parts/useSize";
+import { useRoom } from "../../store";
+import { ink } from "../../theme";
+import { outlineOf } from "../cues/peaks";
+import type { Ruler } from "../score/layout";
+import { goTo } from "../score/playing";
+import { useRulers } from "../score/useRulers";
+import { MixStave } from "./MixStave";
+import { LETTER, isLong, marksOf } from "./marks";
+import { catches, frameOf, freeAt, nearest, sampleOf } from "./moments";
+import { ROWS, lidGain, lidY } from "./parts";
+import type { MixActions } from "./useMixActions";
+
+interface Props {
+  production: Production;
+  film: Film;
+  mix: Mix;
+  heard: HeardMix | undefined;
+  chosen: readonly string[];
+  onChoose: (id: string | null, more: boolean) => void;
+  actions: MixActions;
+}
+
+type Drag =
+  | { kind: "seek" }
+  | { kind: "sound"; id: string; fromX: number; landing: number; moved: boolean }
+  | { kind: "lid"; line: string; moved: boolean };
+
+/** How near, in pixels, the pointer takes hold of something, and is caught by a moment. */
+const REACH = 8;
+
+/** The film on staves, as it is heard: sounds are dragged to where they land, the lid up and down. */
+export function MixSheet({ production, film, mix, heard, chosen, onChoose, actions }: Props) {
+  const [box, size] = useSize({ width: 904, height: 640 });
+  const fps = production.framesPerSecond;
+  const wish = useRoom((s) => s.barsPerLine);
+  const { rulers } = useRulers(film, fps, wish, size.width);
+  const peaks = usePeaks(production.id, film.clock.song).data;
+  const outline = useMemo(() => (peaks ? outlineOf(peaks) : null), [peaks]);
+  const surface = useRef<HTMLDivElement>(null);
+  const drag = useRef<Drag | null>(null);
+  const [moving, setMoving] = useState<{ id: string; frame: number } | null>(null);
+  const [bending, setBending] = useState<{ line: string; gain: number } | null>(null);
+  const all = useMemo(() => catches(film), [film]);
+
+  const locate = (e: PointerEvent) => {
+    const edge = surface.current?.getBoundingClientRect();
+    const x = e.clientX - (edge?.left ?? 0);
+    const y = e.clientY - (edge?.top ?? 0);
+    const line = Math.max(0, Math.min(rulers.length - 1, Math.floor(y / ROWS.height)));
+    const ruler = rulers[line];
+    return ruler ? { ruler, x, y: y - line * ROWS.height } : null;
+  };
+
+  const soundAt = (ruler: Ruler, x: number, y: number) =>
+    marksOf(mix.laid, film, ruler, fps).find((m) => {
+      const long = isLong(m);
+      const from = long ? m.from : m.x - REACH;
+      const to = long ? m.to : m.x + REACH + m.name.length * LETTER;
+      return x >= from && x <= to && Math.abs(y - m.y) <= REACH;
+    })?.sound;
+
+  const lineAt = (ruler: Ruler, x: number, y: number) =>
+    mix.lines.find((l) => {
+      const frame = ruler.frame(x);
+      const within = frame >= frameOf(l.start, fps) && frame <= frameOf(l.end, fps);
+      return within && Math.abs(y - lidY(l.gain)) <= REACH;
+    });
+
+  const down = (e: PointerEvent) => {
+    const at = locate(e);
+    if (!at || e.button !== 0) return;
+    (document.activeElement as HTMLElement | null)?.blur();
+    surface.current?.setPointerCapture(e.pointerId);
+    const sound = soundAt(at.ruler, at.x, at.y);
+    if (sound?.place) {
+      onChoose(sound.id, e.shiftKey);
+      const landing = frameOf(sound.place.landing, fps);
+      drag.current = { kind: "sound", id: sound.id, fromX: e.clientX, landing, moved: false };
+      return;
+    }
+    const line = lineAt(at.ruler, at.x, at.y);
+    if (line) {
+      drag.current = { kind: "lid", line: line.id, moved: false };
+      return;
+    }
+    drag.current = { kind: "seek" };
+    if (!e.shiftKey) onChoose(null, false);
+    goTo(film, Math.floor(at.ruler.frame(at.x)));
+  };
+
+  const move = (e: PointerEvent) => {
+    const at = locate(e);
+    const now = drag.current;
+    if (!at) return;
+    if (!now) {
+      const over = soundAt(at.ruler, at.x, at.y)
+        ? "grab"
+        : lineAt(at.ruler, at.x, at.y)
+          ? "ns-resize"
+          : "default";
+      if (surface.current) surface.current.style.cursor = over;
+      return;
+    }
+    if (now.kind === "seek") {
+      goTo(film, Math.floor(at.ruler.frame(at.x)));
+    } else if (now.kind === "lid") {
+      now.moved = true;
+      setBending({ line: now.line, gain: lidGain(at.y) });
+    } else {
+      now.moved ||= Math.abs(e.clientX - now.fromX) > 4;
+      if (now.moved) {
+        const frame = at.ruler.frame(at.x);
+        const reach = at.ruler.frame(at.x + REACH) - frame;
+        const caught = e.altKey ? null : nearest(all, frame, reach);
+        setMoving({ id: now.id, frame: caught?.frame ?? frame });
+      }
+    }
+  };
+
+  const up = (e: PointerEvent) => {
+    const now = drag.current;
+    drag.current = null;
+    if (now?.kind === "sound" && now.moved && moving) {
+      const sound = mix.laid.find((s) => s.id === now.id);
+      const several = chosen.length > 1 && chosen.includes(now.id);
+      if (several) {
+        actions.nudge(chosen, sampleOf(moving.frame - now.landing, fps));
+      } else if (sound) {
+        const caught = e.altKey ? null : nearest(all, moving.frame, 0.01);
+        actions.land(sound, caught?.tie ?? freeAt(moving.frame));
+      }
+    }
+    if (now?.kind === "lid" && now.moved && bending) actions.bend(bending.line, bending.gain);
+    setMoving(null);
+    setBending(null);
+  };
+
+  return (
+    <Box
+      ref={box}
+      role="region"
+      aria-label="staves"
+      tabIndex={0}
+      sx={{ flex: 1, minHeight: 0, overflow: "hidden auto", bgcolor: ink.sheet }}
+    >
+      <div
+        ref={surface}
+        role="group"
+        aria-label="Mix"
+        style={{
+          position: "relative",
+          height: rulers.length * ROWS.height + 2,
+          touchAction: "none",
+          userSelect: "none",
+        }}
+        onPointerDown={down}
+        onPointerMove={move}
+        onPointerUp={up}
+        onPointerCancel={() => {
+          drag.current = null;
+          setMoving(null);
+          setBending(null);
+        }}
+      >
+        {rulers.map((ruler, i) => (
+          <MixStave
+            key={ruler.stave.index}
+            production={production}
+            film={film}
+            mix={mix}
+            heard={heard}
+            outline={outline}
+            ruler={ruler}
+            top={i * ROWS.height}
+            width={size.width}
+            isLast={i === rulers.length - 1}
+            chosen={chosen}
+            moving={moving}
+            bending={bending}
+          />
+        ))}
+      </div>
+    </Box>
+  );
+}

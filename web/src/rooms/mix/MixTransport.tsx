@@ -1,0 +1,30 @@
+import Box from "@mui/material/Box";
+import type { Film, Production } from "../../api/client";
+import { barBeat, timecode } from "../../parts/time";
+import { useRoom } from "../../store";
+import { face, ink } from "../../theme";
+import { Monitor } from "../score/Monitor";
+import { PlayButton } from "../score/PlayButton";
+import { useScrubSound } from "../score/useScrubSound";
+
+/** The picture, small, with where it is and the button that plays. */
+export function MixTransport({ production, film }: { production: Production; film: Film }) {
+  const frame = useRoom((s) => s.frame);
+  useScrubSound(production, film);
+  return (
+    <Box sx={{ display: "flex", flex: "none", borderBottom: `1px solid ${ink.rule2}` }}>
+      <Box sx={{ width: 258, flex: "none" }}>
+        <Monitor production={production} film={film} />
+      </Box>
+      <Box sx={{ flex: 1, px: 2, py: 3, minWidth: 0 }}>
+        <Box sx={{ fontFamily: face.mono, fontSize: 18 }} data-testid="timecode">
+          {timecode(frame, production.framesPerSecond)}
+        </Box>
+        <Box sx={{ fontSize: 12, color: ink.ink2, mb: 1 }}>min:sec:frame</Box>
+        <Box sx={{ fontFamily: face.mono, fontSize: 18 }}>{barBeat(film.clock, frame)}</Box>
+        <Box sx={{ fontSize: 12, color: ink.ink2, mb: 1 }}>bar.beat</Box>
+        <PlayButton size={34} />
+      </Box>
+    </Box>
+  );
+}

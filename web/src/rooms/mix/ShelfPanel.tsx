@@ -1,0 +1,191 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import IconButton from "@mui/material/IconButton";
+import OutlinedInput from "@mui/material/OutlinedInput";
+import { useRef } from "react";
+import type { Film, Production, ShelfSound } from "../../api/client";
+import {
+  soundUrl,
+  useGetSounds,
+  useSounds,
+  type SoundKind,
+  type SoundSearch,
+} from "../../api/sounds";
+import { ink } from "../../theme";
+import { SoundOutline } from "./SoundOutline";
+import { hear } from "./hearing";
+
+interface Props {
+  production: Production;
+  film: Film;
+  search: SoundSearch;
+  onSearch: (to: SoundSearch) => void;
+  picked: number | null;
+  onPick: (sound: ShelfSound) => void;
+  onLay: (sound: ShelfSound) => void;
+}
+
+const KINDS: readonly { kind: SoundKind | null; name: string }[] = [
+  { kind: null, name: "all" },
+  { kind: "HIT", name: "hits" },
+  { kind: "BED", name: "beds" },
+  { kind: "RISER", name: "risers" },
+  { kind: "MOVE", name: "moves" },
+];
+
+/** The shelf: sounds are sought, heard, laid, asked for and brought in. */
+export function ShelfPanel({ production, search, onSearch, picked, onPick, onLay }: Props) {
+  const found = useSounds(production.id, search).data;
+  const { ask, bringIn } = useGetSounds(production.id);
+  const file = useRef<HTMLInputElement>(null);
+  const sounds = found?.sounds ?? [];
+  return (
+    <Box sx={{ display: "flex", flexDirection: "column", minHeight: 0, flex: 1 }}>
+      <Box sx={{ px: 3, pt: 2, display: "flex", gap: 1 }}>
+        <OutlinedInput
+          value={search.words}
+          placeholder="door, slow creak"
+          onChange={(e) => onSearch({ ...search, words: e.target.value, like: null })}
+          inputProps={{ "aria-label": "Search sounds" }}
+          sx={{ flex: 1, height: 28 }}
+        />
+        <Button
+          disabled={ask.isPending || search.words.trim() === ""}
+          title="Has the sound maker make three sounds of these words; say how long, such as 2 s"
+          onClick={() => ask.mutate(search.words)}
+        >
+          {ask.isPending ? "Making\u2026" : "Ask for it"}
+        </Button>
+        <Button onClick={() => file.current?.click()}>Bring in</Button>
+        <input
+          ref={file}
+          type="file"
+          multiple
+          hidden
+          accept="audio/*"
+          aria-label="Sound files"
+          onChange={(e) => {
+            for (const one of e.target.files ?? []) bringIn.mutate(one);
+            e.target.value = "";
+          }}
+        />
+      </Box>
+      <Box sx={{ px: 3, py: 1, display: "flex", gap: 1, alignItems: "center", fontSize: 12 }}>
+        {KINDS.map(({ kind, name }) => (
+          <Button
+            key={name}
+            size="small"
+            aria-pressed={search.kind === kind}
+            sx={{
+              minHeight: 20,
+              minWidth: 0,
+              px: 1.5,
+              py: 0,
+              border: 0,
+              bgcolor: search.kind === kind ? ink.thistleWash : "transparent",
+              color: search.kind === kind ? ink.thistleDeep : ink.ink2,
+            }}
+            onClick={() => onSearch({ ...search, kind })}
+          >
+            {name}
+          </Button>
+        ))}
+        <Box sx={{ flex: 1, textAlign: "right", color: ink.ink3 }}>
+          {found && found.made < found.all
+            ? `${found.made} of ${found.all} made`
+            : search.like !== null
+              ? "most alike first"
+              : ""}
+        </Box>
+      </Box>
+      <Box sx={{ flex: 1, minHeight: 66, overflow: "auto", borderTop: `1px solid ${ink.rule}` }}>
+        {sounds.length === 0 && found && (
+          <Box sx={{ p: 3, color: ink.ink2 }}>
+            Nothing on the shelf fits. Ask for it in words, or bring a file in.
+          </Box>
+        )}
+        {sounds.map((sound) => (
+          <Row
+            key={sound.id}
+            production={production.id}
+            sound={sound}
+            chosen={picked === sound.id}
+            onPick={() => onPick(sound)}
+            onLay={() => onLay(sound)}
+          />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function Row(props: {
+  production: number;
+  sound: ShelfSound;
+  chosen: boolean;
+  onPick: () => void;
+  onLay: () => void;
+}) {
+  const { production, sound, chosen, onPick, onLay } = props;
+  return (
+    <Box
+      role="group"
+      aria-label={sound.name}
+      onDoubleClick={onLay}
+      sx={{
+        display: "grid",
+        gridTemplateColumns: "26px 1fr 96px 44px 44px",
+        alignItems: "center",
+        gap: 1,
+        px: 2,
+        height: 32,
+        borderBottom: `1px solid ${ink.rule}`,
+        bgcolor: chosen ? ink.thistleWash : "transparent",
+      }}
+    >
+      <IconButton
+        size="small"
+        aria-label={`Hear ${sound.name}`}
+        onClick={() => {
+          onPick();
+          hear(soundUrl(production, sound.id));
+        }}
+        sx={{ width: 24, height: 24, color: ink.ink2 }}
+      >
+        <svg width={10} height={12} fill="currentColor" aria-hidden>
+          <path d="M0 0l10 6l-10 6z" />
+        </svg>
+      </IconButton>
+      <Box
+        component="button"
+        onClick={onPick}
+        title={`${sound.source}${sound.rights ? `, ${sound.rights}` : ""}`}
+        sx={{
+          all: "unset",
+          cursor: "pointer",
+          fontWeight: 600,
+          overflow: "hidden",
+          textOverflow: "ellipsis",
+          whiteSpace: "nowrap",
+          color: chosen ? ink.thistleDeep : ink.ink,
+          "&:focus-visible": { outline: `2px solid ${ink.thistle}` },
+        }}
+      >
+        {sound.name}
+      </Box>
+      <SoundOutline
+        outline={sound.outline}
+        lands={sound.lands / sound.seconds}
+        width={96}
+        height={24}
+        chosen={chosen}
+      />
+      <Box sx={{ textAlign: "right", color: ink.ink2, fontSize: 12 }}>
+        {sound.seconds.toFixed(1)} s
+      </Box>
+      <Button size="small" sx={{ minWidth: 0, px: 1, minHeight: 22 }} onClick={onLay}>
+        Lay
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,343 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
+import Select from "@mui/material/Select";
+import Slider from "@mui/material/Slider";
+import type { ReactNode } from "react";
+import type { Film, LaidSound, Production, SoundManner } from "../../api/client";
+import { soundUrl } from "../../api/sounds";
+import { NumberField } from "../../parts/NumberField";
+import { decimal } from "../../parts/words";
+import { fraunces, ink } from "../../theme";
+import { hear, hearAround } from "./hearing";
+import { RATE, catches, frameOf, freeAt, next, onCut } from "./moments";
+import type { MixActions } from "./useMixActions";
+
+interface Props {
+  production: Production;
+  film: Film;
+  sound: LaidSound;
+  chosen: readonly string[];
+  actions: MixActions;
+  onLike: (sound: number) => void;
+}
+
+const ROOMS: readonly { room: SoundManner["room"]; name: string }[] = [
+  { room: "NONE", name: "as it is" },
+  { room: "CUPBOARD", name: "cupboard" },
+  { room: "CABIN", name: "cabin" },
+  { room: "PARLOUR", name: "parlour" },
+  { room: "STAIRWELL", name: "stairwell" },
+  { room: "CELLAR", name: "cellar" },
+  { room: "HALL", name: "hall" },
+  { room: "NAVE", name: "nave" },
+  { room: "VALLEY", name: "valley" },
+  { room: "OUT_OF_DOORS", name: "out of doors" },
+  { room: "THROUGH_A_WALL", name: "through a wall" },
+  { room: "SMALL_SPEAKER", name: "small speaker" },
+  { room: "UNDER_WATER", name: "under water" },
+];
+
+const MILLISECOND = RATE / 1000;
+
+/** What is said of a laid sound; with several chosen, of all of them. */
+export function SoundCard({ production, film, sound, chosen, actions, onLike }: Props) {
+  const fps = production.framesPerSecond;
+  const { how } = sound;
+  const landing = sound.place ? frameOf(sound.place.landing, fps) : null;
+  const change = (to: Partial<SoundManner>) => actions.change(chosen, (own) => ({ ...own, ...to }));
+  const step = (way: 1 | -1) => {
+    const to = landing === null ? null : next(catches(film), landing, way);
+    if (to) actions.land(sound, to.tie);
+  };
+  const cut = film.shots.find(
+    (s) => landing !== null && s.start <= landing + 0.5 && s.end > landing + 0.5,
+  );
+  const after = film.shots[(cut?.place ?? -2) + 1];
+  const cutLow = how.equaliser.bands.find((b) => b.kind === "LOW_CUT")?.hertz ?? 0;
+  const cutHigh = how.equaliser.bands.find((b) => b.kind === "HIGH_CUT")?.hertz ?? 0;
+  const filter = (kind: "LOW_CUT" | "HIGH_CUT", hertz: number) =>
+    change({
+      equaliser: {
+        bands: [
+          ...how.equaliser.bands.filter((b) => b.kind !== kind),
+          ...(hertz > 0 ? [{ kind, hertz, gain: 0, q: Math.SQRT1_2 }] : []),
+        ],
+      },
+    });
+  return (
+    <Box
+      component="section"
+      aria-label={sound.name}
+      sx={{
+        px: 3,
+        py: 2,
+        borderTop: `1px solid ${ink.rule2}`,
+        overflow: "auto",
+        flex: "none",
+        maxHeight: 312,
+      }}
+    >
+      <Box sx={{ display: "flex", alignItems: "baseline", gap: 2 }}>
+        <Box sx={{ ...fraunces, fontSize: 17, fontWeight: 460, flex: 1, minWidth: 0 }}>
+          {chosen.length > 1 ? `${chosen.length} sounds` : sound.name}
+        </Box>
+        <Box sx={{ color: ink.ink2, fontSize: 12 }}>
+          {sound.place
+            ? `${((sound.place.end - sound.place.start) / RATE).toFixed(2)} s`
+            : "what it is tied to is gone"}
+        </Box>
+      </Box>
+      <Line label="Lands">
+        <Box sx={{ flex: 1, minWidth: 0, lineHeight: "15px" }}>
+          {sound.says}
+          {sound.offset !== 0 && (
+            <Box component="span" sx={{ color: ink.ink2 }}>
+              , {decimal(sound.offset / MILLISECOND, 2)} ms
+            </Box>
+          )}
+        </Box>
+        <Button
+          size="small"
+          sx={small}
+          title="Sooner: the moment before (,)"
+          onClick={() => step(-1)}
+        >
+          ‹
+        </Button>
+        <Button size="small" sx={small} title="Later: the next moment (.)" onClick={() => step(1)}>
+          ›
+        </Button>
+        {cut && sound.at.item !== cut.id && (
+          <Button size="small" sx={small} onClick={() => actions.land(sound, onCut(cut.id))}>
+            on its cut
+          </Button>
+        )}
+        {sound.at.tie !== "free" && landing !== null && (
+          <Button size="small" sx={small} onClick={() => actions.land(sound, freeAt(landing))}>
+            free
+          </Button>
+        )}
+      </Line>
+      <Line label="Goes on">
+        <Box sx={{ flex: 1 }}>
+          {sound.until ? "to the moment it is tied to" : "as long as it is"}
+        </Box>
+        {sound.until ? (
+          <Button size="small" sx={small} onClick={() => actions.until(sound, null)}>
+            as it is
+          </Button>
+        ) : (
+          <Button
+            size="small"
+            sx={small}
+            title="Repeats it without a seam where it can be, to the next cut"
+            onClick={() => actions.until(sound, onCut(after?.id ?? ""))}
+          >
+            to the next cut
+          </Button>
+        )}
+        <Button size="small" sx={small} onClick={() => actions.until(sound, onCut(""))}>
+          to the end
+        </Button>
+      </Line>
+      <Value
+        label="Gain"
+        unit="dB"
+        value={how.gain}
+        from={-40}
+        to={12}
+        digits={1}
+        onChange={(gain) => change({ gain })}
+      />
+      <Value
+        label="Distance"
+        unit="%"
+        value={how.distance}
+        from={0}
+        to={100}
+        digits={0}
+        onChange={(distance) => change({ distance })}
+      />
+      <Value
+        label="Left, right"
+        unit="%"
+        value={how.pan}
+        from={-100}
+        to={100}
+        digits={0}
+        onChange={(pan) => change({ pan })}
+      />
+      <Line label="Room">
+        <Select
+          value={how.room}
+          size="small"
+          inputProps={{ "aria-label": "Room" }}
+          onChange={(e) => change({ room: e.target.value })}
+          sx={{ height: 26, width: 130 }}
+        >
+          {ROOMS.map(({ room, name }) => (
+            <MenuItem key={room} value={room}>
+              {name}
+            </MenuItem>
+          ))}
+        </Select>
+        <Box sx={{ flex: 1 }} />
+        <Button
+          size="small"
+          sx={small}
+          aria-pressed={how.time.reversed}
+          onClick={() => change({ time: { ...how.time, reversed: !how.time.reversed } })}
+        >
+          {how.time.reversed ? "backwards: on" : "backwards"}
+        </Button>
+      </Line>
+      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: "4px 12px", py: 1 }}>
+        <NumberField
+          label="Fade in"
+          unit="s"
+          digits={2}
+          value={how.in.samples / RATE}
+          onChange={(s) => change({ in: { shape: "EQUAL_POWER", samples: Math.round(s * RATE) } })}
+        />
+        <NumberField
+          label="out"
+          unit="s"
+          digits={2}
+          value={how.out.samples / RATE}
+          onChange={(s) => change({ out: { shape: "EQUAL_POWER", samples: Math.round(s * RATE) } })}
+        />
+        <NumberField
+          label="Length"
+          unit="%"
+          digits={0}
+          value={how.time.stretch}
+          onChange={(stretch) => change({ time: { ...how.time, stretch: Math.round(stretch) } })}
+        />
+        <NumberField
+          label="Pitch"
+          unit="half-tones"
+          digits={1}
+          value={how.time.pitch}
+          onChange={(pitch) => change({ time: { ...how.time, pitch } })}
+        />
+        <NumberField
+          label="Low cut"
+          unit="Hz"
+          digits={0}
+          value={cutLow}
+          zero="off"
+          onChange={(hertz) => filter("LOW_CUT", hertz)}
+        />
+        <NumberField
+          label="High cut"
+          unit="Hz"
+          digits={0}
+          value={cutHigh}
+          zero="off"
+          onChange={(hertz) => filter("HIGH_CUT", hertz)}
+        />
+        <NumberField
+          label="Times"
+          unit=""
+          digits={0}
+          value={how.repeat.times}
+          hint="How often it strikes, each time a little differently"
+          onChange={(times) =>
+            change({
+              repeat: {
+                ...how.repeat,
+                times: Math.round(times),
+                vary: how.repeat.vary === 0 ? 30 : how.repeat.vary,
+              },
+            })
+          }
+        />
+        <NumberField
+          label="every"
+          unit="s"
+          digits={2}
+          value={how.repeat.every / RATE}
+          onChange={(s) => change({ repeat: { ...how.repeat, every: Math.round(s * RATE) } })}
+        />
+      </Box>
+      <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
+        {landing !== null && (
+          <Button
+            size="small"
+            title="The film around it (H)"
+            onClick={() => hearAround(film, landing, fps)}
+          >
+            Hear it there
+          </Button>
+        )}
+        {sound.sound != null && (
+          <>
+            <Button
+              size="small"
+              onClick={() => hear(soundUrl(production.id, sound.sound ?? 0))}
+              title="Its own file, alone (A)"
+            >
+              Alone
+            </Button>
+            <Button size="small" onClick={() => onLike(sound.sound ?? 0)}>
+              Others like it
+            </Button>
+          </>
+        )}
+        <Box sx={{ flex: 1 }} />
+        <Button size="small" title="Delete" onClick={() => actions.out(chosen)}>
+          Take out
+        </Button>
+      </Box>
+    </Box>
+  );
+}
+
+const small = { minWidth: 0, px: 1.5, minHeight: 22, whiteSpace: "nowrap" } as const;
+
+function Line({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <Box sx={{ display: "flex", alignItems: "center", gap: 1, minHeight: 30 }}>
+      <Box sx={{ width: 66, flex: "none", color: ink.ink2 }}>{label}</Box>
+      {children}
+    </Box>
+  );
+}
+
+function Value(props: {
+  label: string;
+  unit: string;
+  value: number;
+  from: number;
+  to: number;
+  digits: number;
+  onChange: (to: number) => void;
+}) {
+  const { label, unit, value, from, to, digits, onChange } = props;
+  return (
+    <Line label={label}>
+      <Slider
+        size="small"
+        key={value}
+        defaultValue={value}
+        min={from}
+        max={to}
+        step={digits === 0 ? 1 : 0.1}
+        marks={[{ value: 0 }]}
+        aria-label={label}
+        onChangeCommitted={(_, next) => onChange(next as number)}
+        sx={{ flex: 1, mx: 2 }}
+      />
+      <NumberField
+        label={label}
+        unit={unit}
+        digits={digits}
+        value={value}
+        bare
+        onChange={onChange}
+      />
+      <Box sx={{ width: 16, color: ink.ink2 }}>{unit}</Box>
+    </Line>
+  );
+}

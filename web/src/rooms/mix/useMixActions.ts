@@ -1,0 +1,68 @@
+import { useState } from "react";
+import type { BusFader, LaidSound, Mix, SoundManner, Tie } from "../../api/client";
+import { useFilmEdit, type FilmEdit } from "../../api/queries";
+
+/** What the room does to the film. */
+export function useMixActions(production: number, mix: Mix) {
+  const edit = useFilmEdit(production);
+  const [working, setWorking] = useState(false);
+  // What goes wrong is told where edits are sent.
+  const make = (wanted: FilmEdit) =>
+    edit(wanted).then(
+      () => undefined,
+      () => undefined,
+    );
+  const slowly = (wanted: FilmEdit) => {
+    setWorking(true);
+    void make(wanted).then(() => setWorking(false));
+  };
+  return {
+    working,
+    lay: (sound: number, at: Tie, until: Tie | null) =>
+      void make({ name: "lay-sound", values: { sound, at, offset: 0, until } }),
+    land: (sound: LaidSound, at: Tie) =>
+      void make({
+        name: "land-sound",
+        values: { id: sound.id, at, offset: 0, until: sound.until ?? null },
+      }),
+    until: (sound: LaidSound, until: Tie | null) =>
+      void make({
+        name: "land-sound",
+        values: { id: sound.id, at: sound.at, offset: sound.offset, until },
+      }),
+    nudge: (sounds: readonly string[], samples: number) =>
+      void make({ name: "nudge-sounds", values: { sounds: [...sounds], samples } }),
+    /** Changes how chosen sounds are heard, each from what it is. */
+    change: (sounds: readonly string[], to: (how: SoundManner) => SoundManner) => {
+      const manners = Object.fromEntries(
+        mix.laid.filter((s) => sounds.includes(s.id)).map((s) => [s.id, to(s.how)]),
+      );
+      void make({ name: "set-manners", values: { manners } });
+    },
+    swap: (id: string, sound: number) => void make({ name: "swap-sound", values: { id, sound } }),
+    out: (sounds: readonly string[]) =>
+      void make({ name: "sounds-out", values: { sounds: [...sounds] } }),
+    propose: (item: string | null) => slowly({ name: "propose-sounds", values: { item } }),
+    onCuts: (sound: number, from: number, to: number) =>
+      void make({ name: "sounds-on-cuts", values: { sound, from, to } }),
+    rule: (to: Partial<Mix["rule"]>) =>
+      void make({ name: "set-rule", values: { rule: { ...mix.rule, ...to } } }),
+    care: (to: Partial<Mix["care"]>) =>
+      void make({ name: "set-voice-care", values: { care: { ...mix.care, ...to } } }),
+    bend: (line: string, gain: number | null) =>
+      void make({ name: "bend-lid", values: { line, gain } }),
+    bus: (fader: BusFader, to: Partial<Pick<BusFader, "gain" | "muted">>) =>
+      void make({
+        name: "set-bus",
+        values: {
+          bus: fader.bus,
+          gain: fader.gain,
+          muted: fader.muted,
+          line: fader.line.map(({ at, gain }) => ({ at, gain })),
+          ...to,
+        },
+      }),
+  };
+}
+
+export type MixActions = ReturnType<typeof useMixActions>;

@@ -1,0 +1,50 @@
+import Button from "@mui/material/Button";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useRef } from "react";
+import { useNavigate } from "react-router";
+import { answerTo, api, raw } from "../../api/client";
+import { keys } from "../../api/queries";
+import { readAnew } from "../../api/readAnew";
+import { useNotice } from "../../parts/notice";
+
+/** Brings a packed production in as one more on the shelf, and opens it. */
+export function BringPacked() {
+  const input = useRef<HTMLInputElement>(null);
+  const go = useNavigate();
+  const client = useQueryClient();
+  const tell = useNotice((s) => s.tell);
+  const bring = useMutation({
+    mutationFn: (file: File) =>
+      answerTo(
+        api.POST("/api/productions/packed", {
+          params: { query: { name: file.name } },
+          ...raw(file),
+        }),
+      ),
+    onSuccess: async (made) => {
+      await readAnew(client, keys.shelf);
+      tell(`${made.title} is here. Its takes are being prepared.`);
+      void go(`/productions/${made.id}/takes`);
+    },
+    onError: (error, file) => tell(`${file.name}: ${error.message}`, "wrong"),
+  });
+  return (
+    <>
+      <Button disabled={bring.isPending} onClick={() => input.current?.click()}>
+        {bring.isPending ? "Bringing it in…" : "Bring in a packed one"}
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".zip,application/zip"
+        aria-label="A packed production"
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          e.target.value = "";
+          if (file) bring.mutate(file);
+        }}
+      />
+    </>
+  );
+}

@@ -1,0 +1,478 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import OutlinedInput from "@mui/material/OutlinedInput";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import { useState, type ReactNode } from "react";
+import {
+  inShape,
+  stillUrl,
+  type Film,
+  type Lettering,
+  type Production,
+  type Title,
+  type TitleChange,
+  type TitleSight,
+} from "../../api/client";
+import { boxIn, useWordChoices } from "../../api/words";
+import { NumberField } from "../../parts/NumberField";
+import { useRoom } from "../../store";
+import { ink } from "../../theme";
+import { catches, freeAt, next, onCut } from "../mix/moments";
+import { Choice } from "./Choice";
+import { ContrastBars } from "./ContrastBars";
+import { MovementFields } from "./MovementFields";
+import { hex, rgbOf, sized } from "./titles";
+import type { WordsActions } from "./useWordsActions";
+
+type Draft = Omit<Partial<TitleChange>, "id">;
+
+interface Props {
+  production: Production;
+  film: Film;
+  title: Title;
+  sight: TitleSight | undefined;
+  actions: WordsActions;
+  onTry: (draft: Draft) => void;
+  onKeep: (draft: Draft) => void;
+}
+
+const PLACES = [
+  [250, 220],
+  [500, 220],
+  [750, 220],
+  [250, 500],
+  [500, 500],
+  [750, 500],
+  [250, 800],
+  [500, 800],
+  [750, 800],
+] as const;
+
+const REMEDIES = { SHADOW: "Shadow", PLATE: "Plate", MOVE: "Move it clear" } as const;
+
+/** All that is said of a title. */
+export function TitleCard({ production, film, title, sight, actions, onTry, onKeep }: Props) {
+  const choices = useWordChoices(production.id).data;
+  const shape = useRoom((s) => s.shape);
+  const lines = Math.min(production.width, production.height);
+  const { lettering, movement } = title;
+  const box = boxIn(title.boxes, shape);
+  const set = (to: Partial<Lettering>) => onKeep({ lettering: { ...lettering, ...to } });
+  const families = (choices?.families ?? []).map(
+    (f) => [f.name, `${f.name}, ${f.character}`] as const,
+  );
+  const family = choices?.families.find((f) => f.name === lettering.face.family);
+  const step = (way: 1 | -1) => {
+    const to = title.place ? next(catches(film), title.place.landing, way) : null;
+    if (to) actions.land(title, to.tie);
+  };
+  const fps = production.framesPerSecond;
+  return (
+    <Box
+      component="section"
+      aria-label="Title"
+      sx={{
+        flex: 1,
+        minHeight: 0,
+        overflow: "auto",
+        px: 3,
+        py: 2,
+        borderTop: `1px solid ${ink.rule2}`,
+      }}
+    >
+      <Text
+        label="Its words"
+        value={title.words.text}
+        rows={title.words.text.includes("\n") || title.words.kind === "CREDITS" ? 4 : 1}
+        onTry={(text) => text.trim() !== "" && onTry({ words: { ...title.words, text } })}
+        onKeep={(text) => text.trim() !== "" && onKeep({ words: { ...title.words, text } })}
+      />
+      <Text
+        label="Smaller, under them"
+        value={title.words.second}
+        rows={1}
+        onTry={(second) => onTry({ words: { ...title.words, second } })}
+        onKeep={(second) => onKeep({ words: { ...title.words, second } })}
+      />
+      {title.missing.length > 0 && (
+        <Box sx={{ color: ink.rust, mb: 1 }}>No face has {title.missing.join(" ")}</Box>
+      )}
+      <Row>
+        <Choice
+          label="Face"
+          value={lettering.face.family}
+          of={families.length > 0 ? families : [[lettering.face.family, lettering.face.family]]}
+          onChange={(to) => set({ face: { family: to, bold: false, italic: false } })}
+        />
+        <NumberField
+          label="size"
+          unit="px"
+          digits={0}
+          bare
+          value={(lettering.size * lines) / 1000}
+          hint={`The letters' size in a picture of ${lines} lines`}
+          onChange={(px) => onKeep({ lettering: sized(lettering, px, lines) })}
+        />
+        <Box sx={{ color: ink.ink2 }}>px</Box>
+        <Colour
+          label="Colour of the letters"
+          value={lettering.colour}
+          onTry={(colour) => onTry({ lettering: { ...lettering, colour } })}
+          onKeep={(colour) => set({ colour })}
+        />
+      </Row>
+      <Row>
+        <ToggleButtonGroup
+          size="small"
+          aria-label="Letters"
+          value={[
+            ...(lettering.face.bold ? ["bold"] : []),
+            ...(lettering.face.italic ? ["italic"] : []),
+            ...(lettering.spacing.letters === "CAPITALS" ? ["capitals"] : []),
+          ]}
+          onChange={(_, on: string[]) =>
+            set({
+              face: {
+                ...lettering.face,
+                bold: on.includes("bold"),
+                italic: on.includes("italic"),
+              },
+              spacing: {
+                ...lettering.spacing,
+                letters: on.includes("capitals") ? "CAPITALS" : "AS_WRITTEN",
+              },
+            })
+          }
+        >
+          {family?.bold && <ToggleButton value="bold">bold</ToggleButton>}
+          {family?.italic && <ToggleButton value="italic">italic</ToggleButton>}
+          <ToggleButton value="capitals">capitals</ToggleButton>
+        </ToggleButtonGroup>
+        <NumberField
+          label="apart"
+          unit=""
+          digits={0}
+          value={lettering.spacing.tracking}
+          hint="More between letters, in thousandths of their size"
+          onChange={(tracking) =>
+            set({ spacing: { ...lettering.spacing, tracking: Math.round(tracking) } })
+          }
+        />
+      </Row>
+      <Row>
+        <Choice
+          label="Plate"
+          value={lettering.plate.kind}
+          of={[
+            ["NONE", "no plate"],
+            ["BLOCK", "plate behind all"],
+            ["LINES", "plate by lines"],
+            ["BAND", "dark band"],
+            ["PICTURE", "over the picture"],
+          ]}
+          onChange={(kind) =>
+            set({
+              plate: {
+                ...lettering.plate,
+                kind,
+                opacity:
+                  kind !== "NONE" && lettering.plate.opacity === 0 ? 65 : lettering.plate.opacity,
+              },
+            })
+          }
+        />
+        <NumberField
+          label="plate"
+          unit="%"
+          digits={0}
+          bare
+          value={lettering.plate.opacity}
+          onChange={(opacity) =>
+            set({ plate: { ...lettering.plate, opacity: Math.round(opacity) } })
+          }
+        />
+        <NumberField
+          label="shadow"
+          unit="%"
+          digits={0}
+          value={lettering.shadow.opacity}
+          onChange={(opacity) =>
+            set({
+              shadow: {
+                ...lettering.shadow,
+                opacity: Math.round(opacity),
+                softness: lettering.shadow.softness || 120,
+              },
+            })
+          }
+        />
+      </Row>
+      <Box sx={{ display: "flex", gap: 3, py: 1 }}>
+        <Box>
+          <Box sx={{ color: ink.ink2, mb: 1 }}>Place</Box>
+          <Box
+            role="group"
+            aria-label="Place on the picture"
+            sx={{ display: "grid", gridTemplateColumns: "repeat(3, 26px)", gap: "1px" }}
+          >
+            {PLACES.map(([x, y]) => {
+              const near = Math.abs(box.x - x) < 100 && Math.abs(box.y - y) < 130;
+              return (
+                <Button
+                  key={`${x} ${y}`}
+                  aria-label={`${x / 10} % across, ${y / 10} % down`}
+                  aria-pressed={near}
+                  onClick={() => onKeep({ box: { ...box, x, y }, shape })}
+                  sx={{
+                    minWidth: 0,
+                    minHeight: 18,
+                    height: 18,
+                    p: 0,
+                    borderRadius: 0,
+                    border: `1px solid ${ink.edge}`,
+                    bgcolor: near ? ink.thistle : ink.sheet,
+                  }}
+                >
+                  <Box sx={{ width: 9, height: 2, bgcolor: near ? "#fff" : ink.ink2 }} />
+                </Button>
+              );
+            })}
+          </Box>
+        </Box>
+        <MovementFields movement={movement} onKeep={(to) => onKeep({ movement: to })} />
+      </Box>
+      <Row>
+        <Box sx={{ flex: 1, minWidth: 0 }}>lands {landing(title.says)}</Box>
+        <Small title="The moment before (,)" onClick={() => step(-1)}>
+          ‹
+        </Small>
+        <Small title="The next moment (.)" onClick={() => step(1)}>
+          ›
+        </Small>
+        {title.place && title.at.tie !== "free" && (
+          <Small
+            title="Let it stay where it is, whatever moves"
+            onClick={() => actions.land(title, freeAt(title.place?.landing ?? 0))}
+          >
+            free
+          </Small>
+        )}
+      </Row>
+      <Row>
+        <NumberField
+          label="stays"
+          unit="s"
+          digits={2}
+          value={title.frames / fps}
+          onChange={(s) => actions.stay(title, s * fps, null)}
+        />
+        <Box sx={{ flex: 1 }} />
+        {title.until ? (
+          <Small onClick={() => actions.stay(title, title.frames, null)}>so long</Small>
+        ) : (
+          <Small
+            title="It ends on the next cut, wherever that goes"
+            onClick={() => actions.stay(title, title.frames, onCut(cutAfter(film, title)))}
+          >
+            to the cut
+          </Small>
+        )}
+      </Row>
+      <Box sx={{ color: title.stays < title.needs ? ink.rust : ink.ink2, pb: 1 }}>
+        whole for {title.stays.toFixed(1)} s; reading it takes {title.needs.toFixed(1)} s
+        {title.stays < title.needs && (
+          <Small
+            onClick={() =>
+              actions.stay(title, title.frames + Math.ceil((title.needs - title.stays) * fps), null)
+            }
+          >
+            stay so long
+          </Small>
+        )}
+      </Box>
+      {sight && (
+        <Box sx={{ borderTop: `1px solid ${ink.rule}`, pt: 2 }}>
+          <Box sx={{ display: "flex" }}>
+            <Box sx={{ flex: 1 }}>
+              Contrast <b>{sight.median.toFixed(1)}:1</b>
+            </Box>
+            <Box sx={{ color: sight.least < sight.needed ? ink.rust : ink.moss, fontWeight: 600 }}>
+              {sight.least.toFixed(1)}:1 at worst, {sight.needed} needed
+            </Box>
+          </Box>
+          <ContrastBars sight={sight} />
+          {sight.outside >= 1 && (
+            <Box sx={{ color: ink.rust }}>
+              {sight.outside.toFixed(0)} px outside the area that is seen everywhere
+            </Box>
+          )}
+          <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", py: 1 }}>
+            {sight.remedies.map((remedy) => (
+              <Button
+                key={remedy.kind}
+                size="small"
+                onClick={() =>
+                  onKeep({
+                    ...(remedy.lettering ? { lettering: remedy.lettering } : {}),
+                    ...(remedy.box ? { box: remedy.box, shape } : {}),
+                  })
+                }
+              >
+                {REMEDIES[remedy.kind]}: {remedy.ratio.toFixed(1)}:1
+              </Button>
+            ))}
+          </Box>
+        </Box>
+      )}
+      <Others production={production} film={film} title={title} />
+      <Row>
+        <Choice
+          label="Over what it lies"
+          value={`${title.layer}`}
+          of={[
+            ["4", "over everything"],
+            ["3", "over layer 3"],
+            ["2", "over layer 2"],
+            ["1", "over layer 1"],
+            ["0", "behind all layers"],
+          ]}
+          onChange={(layer) => onKeep({ layer: Number(layer) })}
+        />
+        <Button size="small" title="Delete" onClick={() => actions.out([title.id])}>
+          Take out
+        </Button>
+      </Row>
+    </Box>
+  );
+}
+
+/** What a title lands on, after the word “lands”. */
+function landing(says: string): string {
+  if (says === "free") return "where it is";
+  return says.startsWith("with ") ? says : `on ${says}`;
+}
+
+/** The shot that begins after a title has landed; "" for the film's end. */
+function cutAfter(film: Film, title: Title): string {
+  const landing = title.place?.landing ?? 0;
+  return film.shots.find((s) => s.start > landing)?.id ?? "";
+}
+
+/** The title as it stands in other shapes. */
+function Others({ production, film, title }: { production: Production; film: Film; title: Title }) {
+  const shape = useRoom((s) => s.shape);
+  const set = useRoom((s) => s.set);
+  const own = film.shapes[0]?.name;
+  const others = film.shapes.filter(
+    (s) => ["16:9", "9:16", "1:1"].includes(s.name) && s.name !== (shape ?? own),
+  );
+  const at = title.place?.landing;
+  if (at === undefined) return null;
+  return (
+    <Box sx={{ display: "flex", gap: 2, py: 2, borderTop: `1px solid ${ink.rule}` }}>
+      {others.map((s) => (
+        <Button
+          key={s.name}
+          onClick={() => set({ shape: s.name === own ? null : s.name })}
+          sx={{ p: 0, minWidth: 0, display: "block", border: 0, textAlign: "left" }}
+          title={`Watch it in ${s.name}`}
+        >
+          <img
+            src={stillUrl(
+              production.id,
+              inShape(film.revision, s.name === own ? null : s.name),
+              Math.min(film.length - 1, at),
+            )}
+            alt={`In ${s.name}`}
+            style={{ height: 62, display: "block" }}
+          />
+          <Box sx={{ fontSize: 12, color: ink.ink2 }}>{s.name}</Box>
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
+function Row({ children }: { children: ReactNode }) {
+  return (
+    <Box sx={{ display: "flex", alignItems: "center", gap: 1, minHeight: 30 }}>{children}</Box>
+  );
+}
+
+function Small(props: { title?: string; onClick: () => void; children: ReactNode }) {
+  return (
+    <Button
+      size="small"
+      title={props.title}
+      onClick={props.onClick}
+      sx={{ minWidth: 0, px: 1.5, minHeight: 22, whiteSpace: "nowrap" }}
+    >
+      {props.children}
+    </Button>
+  );
+}
+
+/** A text that is seen as it is typed; Enter or leaving it keeps it, Escape gives it up. */
+function Text(props: {
+  label: string;
+  value: string;
+  rows: number;
+  onTry: (to: string) => void;
+  onKeep: (to: string) => void;
+}) {
+  const { label, value, rows, onTry, onKeep } = props;
+  const [text, setText] = useState<string | null>(null);
+  return (
+    <OutlinedInput
+      fullWidth
+      multiline={rows > 1}
+      minRows={rows}
+      value={text ?? value}
+      placeholder={label}
+      inputProps={{ "aria-label": label, maxLength: 4000 }}
+      onChange={(e) => {
+        setText(e.target.value);
+        onTry(e.target.value);
+      }}
+      onBlur={() => {
+        if (text !== null && text !== value) onKeep(text);
+        setText(null);
+      }}
+      onKeyDown={(e) => {
+        if (e.key === "Enter" && (rows === 1 || e.ctrlKey)) (e.target as HTMLElement).blur();
+        if (e.key === "Escape") {
+          setText(null);
+          onTry(value);
+        }
+      }}
+      sx={{ mb: 1, bgcolor: ink.sheet, "& .MuiOutlinedInput-input": { py: 1, px: 1.5 } }}
+    />
+  );
+}
+
+function Colour(props: {
+  label: string;
+  value: number;
+  onTry: (to: number) => void;
+  onKeep: (to: number) => void;
+}) {
+  const { label, value, onTry, onKeep } = props;
+  const [text, setText] = useState<string | null>(null);
+  return (
+    <input
+      type="color"
+      aria-label={label}
+      value={text ?? hex(value)}
+      onChange={(e) => {
+        setText(e.target.value);
+        onTry(rgbOf(e.target.value));
+      }}
+      onBlur={() => {
+        if (text !== null) onKeep(rgbOf(text));
+        setText(null);
+      }}
+      style={{ width: 28, height: 26, padding: 0, border: `1px solid ${ink.edge}`, flex: "none" }}
+    />
+  );
+}

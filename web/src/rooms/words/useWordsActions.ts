@@ -1,0 +1,40 @@
+import type { Tie, Title, TitleChange } from "../../api/client";
+import { useFilmEdit, type FilmEdit } from "../../api/queries";
+import type { EditValues } from "../../api/queries";
+
+/** What the room does to the film. */
+export function useWordsActions(production: number) {
+  const edit = useFilmEdit(production);
+  // What goes wrong is told where edits are sent.
+  const make = (wanted: FilmEdit) =>
+    edit(wanted).then(
+      () => true,
+      () => false,
+    );
+  return {
+    add: (design: string, text: string, at: Tie) =>
+      make({ name: "add-title", values: { design, text, at } }),
+    change: (id: string, to: Omit<Partial<TitleChange>, "id">) =>
+      make({ name: "change-title", values: { title: { id, ...to } as TitleChange } }),
+    land: (title: Title, at: Tie) =>
+      void make({
+        name: "land-title",
+        values: { id: title.id, at, frames: title.frames, until: title.until ?? null },
+      }),
+    stay: (title: Title, frames: number, until: Tie | null) =>
+      void make({
+        name: "land-title",
+        values: { id: title.id, at: title.at, frames: Math.max(1, Math.round(frames)), until },
+      }),
+    out: (titles: readonly string[]) =>
+      void make({ name: "titles-out", values: { titles: [...titles] } }),
+    write: (language: string, line: string, text: string | null) =>
+      void make({ name: "write-caption", values: { language, line, text } }),
+    look: (values: EditValues<"caption-look">) => void make({ name: "caption-look", values }),
+    language: (language: string, translated: boolean) =>
+      make({ name: "add-language", values: { language, translated } }),
+    languageOut: (language: string) => make({ name: "language-out", values: { language } }),
+  };
+}
+
+export type WordsActions = ReturnType<typeof useWordsActions>;
