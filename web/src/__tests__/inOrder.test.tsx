@@ -5,6 +5,7 @@ import type { ReactNode } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Output } from "../api/client";
 import { useOutputActions, useOutputs } from "../api/masters";
+import { useFilmEdit } from "../api/queries";
 import { output } from "./output";
 import { Server } from "./server";
 
@@ -61,5 +62,40 @@ describe("changes made one after the other", () => {
     const { lines, write } = await shown();
     act(() => write(240));
     await waitFor(() => expect(lines).toEqual([null, 240, null]));
+  });
+
+  it("go with the edits of the film that were made before them", async () => {
+    const EDIT = "POST /api/productions/3/film/set-song";
+    const RENDER = "POST /api/productions/3/outputs/4/render";
+    server
+      .on("GET /api/productions/3/film", { revision: 7, length: 0 })
+      .on(EDIT, { revision: 8, length: 0 })
+      .on(RENDER, {}, 201);
+    const happened: string[] = [];
+    const answering = fetch;
+    vi.stubGlobal("fetch", async (request: Request) => {
+      const call = `${request.method} ${new URL(request.url).pathname}`;
+      happened.push(`sent ${call}`);
+      if (call === EDIT) await new Promise((done) => setTimeout(done, 50));
+      const answer = await answering(request);
+      happened.push(`answered ${call}`);
+      return answer;
+    });
+    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+    const wrapper = ({ children }: { children: ReactNode }) => (
+      <QueryClientProvider client={client}>{children}</QueryClientProvider>
+    );
+    const { result } = renderHook(
+      () => ({ edit: useFilmEdit(3), render: useOutputActions(3).render.mutate }),
+      { wrapper },
+    );
+    act(() => {
+      void result.current.edit({ name: "set-song", values: { startSeconds: 0, fade: 12 } });
+      result.current.render(4);
+    });
+    await waitFor(() => expect(happened).toContain(`answered ${RENDER}`));
+    expect(happened.indexOf(`sent ${RENDER}`)).toBeGreaterThan(
+      happened.indexOf(`answered ${EDIT}`),
+    );
   });
 });

@@ -25,7 +25,7 @@ export function useSteps(id: number) {
   const tell = useNotice((s) => s.tell);
   const { mutate } = useMutation({
     // After the edits that are still on their way.
-    scope: { id: `film-${id}` },
+    scope: { id: `film ${id}` },
     mutationFn: async (way: "undo" | "redo") => {
       const step = (await read(id))[way];
       if (!step) return "";

@@ -34,7 +34,8 @@ const output = (productionId: number, id: number) => ({ params: { path: { produc
 
 export function useOutputActions(id: number) {
   const client = useQueryClient();
-  const inOrder = "outputs";
+  // What is rendered is the film as it was edited until then.
+  const inOrder = "film";
   const change = useChange<{ id: number; said: OutputSaid }>(
     id,
     ({ id: one, said }) =>

@@ -242,8 +242,11 @@ export const useLedger = (id: number) =>
 
 /** How a change is made that others may follow at once. */
 interface Manner<Body> {
-  /** Changes of the same name are sent one after the other. */
-  inOrder: string;
+  /**
+   * Changes of the same name are sent one after the other; those of "film" after the edits that were
+   * made before them, and before later ones.
+   */
+  inOrder: "film" | "pace" | "sheet";
   /** Shows it before the answer is there; until the last of its name is answered, that stays. */
   shows?: Shows<Body>;
 }
@@ -361,7 +364,7 @@ export function useFilmEdit(id: number) {
     return after;
   };
   const change = useMutation({
-    scope: { id: `film-${id}` },
+    scope: { id: `film ${id}` },
     mutationFn: send,
     onError: async (error, asked) => {
       await readAnew(client, keys.film(id));

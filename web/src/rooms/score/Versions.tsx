@@ -2,9 +2,10 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Dialog from "@mui/material/Dialog";
 import OutlinedInput from "@mui/material/OutlinedInput";
+import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, type Film, type Production, type Version } from "../../api/client";
-import { useChange, useVersions } from "../../api/queries";
+import { keys, useChange, useVersions } from "../../api/queries";
 import { timecode } from "../../parts/time";
 import { plural } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
@@ -26,17 +27,26 @@ export function Versions({ production, film, onClose }: Props) {
   const [name, setName] = useState("");
   const [watched, setWatched] = useState<Version | null>(null);
   const at = { productionId: production.id };
-  const { mutateAsync: keepAs } = useChange<string>(production.id, (to) =>
-    api.POST("/api/productions/{productionId}/film/versions", {
-      params: { path: at },
-      body: { name: to },
-    }),
+  const client = useQueryClient();
+  const { mutateAsync: keepAs } = useChange<string>(
+    production.id,
+    (to) =>
+      api.POST("/api/productions/{productionId}/film/versions", {
+        params: { path: at },
+        body: { name: to },
+      }),
+    { inOrder: "film" },
   );
-  const { mutateAsync: goBack } = useChange<number>(production.id, (version) =>
-    api.POST("/api/productions/{productionId}/film/versions/{id}/back", {
-      params: { path: { ...at, id: version } },
-      body: { revision: film.revision },
-    }),
+  const { mutateAsync: goBack } = useChange<number>(
+    production.id,
+    (version) =>
+      api.POST("/api/productions/{productionId}/film/versions/{id}/back", {
+        params: { path: { ...at, id: version } },
+        body: {
+          revision: client.getQueryData<Film>(keys.film(production.id))?.revision ?? film.revision,
+        },
+      }),
+    { inOrder: "film" },
   );
   const { mutateAsync: remove } = useChange<number>(production.id, (version) =>
     api.DELETE("/api/productions/{productionId}/film/versions/{id}", {
