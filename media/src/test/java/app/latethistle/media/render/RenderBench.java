@@ -40,18 +40,18 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * Measures a master of straight cuts from 720p clips to 1080p beside ffmpeg doing the same decode,
- * scale and encode in one process of its own, in turns: {@code ./bench render}.
+ * Measures masters from 720p clips to 1080p beside ffmpeg doing the same in one process of its own,
+ * in turns: straight cuts, and a worked film ({@link GraphBench}). {@code ./bench render}.
  */
 public final class RenderBench {
   private static final int CLIPS = 6;
   private static final int FRAMES = 72;
   private static final int ROUNDS = 3;
-  private static final SoundSource NO_SOUNDS =
+  static final SoundSource NO_SOUNDS =
       (media, channels) -> {
         throw new IOException("nothing is heard");
       };
-  private static final MasterRender.Progress ON =
+  static final MasterRender.Progress ON =
       new MasterRender.Progress() {
         @Override
         public void frames(long done) {}
@@ -72,15 +72,19 @@ public final class RenderBench {
   public static void main(String[] args) throws IOException {
     Path folder = Files.createTempDirectory("render-bench");
     try {
+      List<Path> clips = clips(folder);
+      List<Double> worked = new GraphBench(folder, clips, probed(clips)).measure(ROUNDS);
       double straight = straightCuts(folder);
       double titled = titled(folder);
       double ripple = rippleShare(folder, Path.of("..", "demo"));
       double slow = slowMotion();
       System.out.printf(
           Locale.ROOT,
-          "{\"straightCuts\": %.3f, \"titled\": %.3f, \"rippleShare\": %.3f,"
+          "{\"graph\": %.3f, \"limit\": %.3f, \"straightCuts\": %.3f, \"titled\": %.3f, \"rippleShare\": %.3f,"
               + " \"slowMotion\": %.3f,"
               + " \"workers\": %d, \"cores\": %d}%n",
+          worked.get(0),
+          worked.get(1),
           straight,
           titled,
           ripple,
@@ -258,11 +262,11 @@ public final class RenderBench {
     return (System.nanoTime() - start) / 1e9;
   }
 
-  private interface Work {
+  interface Work {
     void run() throws IOException;
   }
 
-  private static double seconds(Work work) throws IOException {
+  static double seconds(Work work) throws IOException {
     long start = System.nanoTime();
     work.run();
     return (System.nanoTime() - start) / 1e9;
@@ -351,7 +355,7 @@ public final class RenderBench {
     Ffmpeg.run(command.toArray(new String[0]));
   }
 
-  private static void delete(Path folder) throws IOException {
+  static void delete(Path folder) throws IOException {
     try (Stream<Path> all = Files.walk(folder)) {
       for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {
         Files.delete(path);
