@@ -269,7 +269,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["ask_1"];
+        post: operations["ask_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3101,7 +3101,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["ask"];
+        post: operations["ask_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3613,7 +3613,7 @@ export interface paths {
         };
         get: operations["of_1"];
         put?: never;
-        post: operations["fill"];
+        post: operations["ask"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4551,6 +4551,8 @@ export interface components {
             rate: number;
             /** Format: double */
             realRate: number;
+            /** Format: int32 */
+            repeated: number;
             /** Format: double */
             sharpness: number;
             /** Format: double */
@@ -5899,6 +5901,11 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        RepairView: {
+            /** @enum {string} */
+            kind: "FILL" | "LIGHT" | "NOISE" | "BLOCKS" | "REPEATS" | "JUMPS";
+            work: components["schemas"]["WorkView"];
+        };
         Repeat: {
             /** Format: int64 */
             every: number;
@@ -6880,8 +6887,10 @@ export interface components {
             /** @enum {string} */
             state: "WANTED" | "FOUND" | "PLACED";
         };
-        WantedFill: {
+        WantedRepair: {
             boxes: components["schemas"]["FilledPlace"][] | null;
+            /** @enum {string} */
+            kind: "FILL" | "LIGHT" | "NOISE" | "BLOCKS" | "REPEATS" | "JUMPS";
         };
         WatchView: {
             /** Format: date-time */
@@ -7411,7 +7420,7 @@ export interface operations {
             };
         };
     };
-    ask_1: {
+    ask_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -12011,7 +12020,7 @@ export interface operations {
             };
         };
     };
-    ask: {
+    ask_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -12851,12 +12860,12 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WorkView"][];
+                    "application/json": components["schemas"]["RepairView"][];
                 };
             };
         };
     };
-    fill: {
+    ask: {
         parameters: {
             query?: never;
             header?: never;
@@ -12868,7 +12877,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["WantedFill"];
+                "application/json": components["schemas"]["WantedRepair"];
             };
         };
         responses: {
@@ -12878,7 +12887,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WorkView"];
+                    "application/json": components["schemas"]["RepairView"];
                 };
             };
         };

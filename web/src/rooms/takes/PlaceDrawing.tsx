@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import { useState, type PointerEvent } from "react";
 import { ink } from "../../theme";
-import type { Place } from "./FillIt";
+import type { Place } from "./useRepairs";
 
 /** Smaller than this is a slip of the hand, in parts of the picture. */
 const LEAST = 0.01;

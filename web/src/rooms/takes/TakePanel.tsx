@@ -12,13 +12,15 @@ import { Still } from "../../parts/Still";
 import { framingMeaning } from "../../parts/words";
 import { face, ink } from "../../theme";
 import { FAULTS } from "./faults";
-import { FillIt, type Place } from "./FillIt";
+import { FillIt } from "./FillIt";
 import { MadeBy } from "./MadeBy";
 import { MarkWays } from "./MarkWays";
 import { MeasuredFacts } from "./MeasuredFacts";
 import { Neighbours } from "./Neighbours";
 import { PlaceDrawing } from "./PlaceDrawing";
+import { PutRight } from "./PutRight";
 import { SIDE } from "./tile";
+import type { Place } from "./useRepairs";
 import type { Judge } from "./useJudge";
 
 interface Props {
@@ -148,6 +150,9 @@ export function TakePanel({ production, shot, take, shots, judge, onPick }: Prop
             Measuring, {Math.floor(100 * Math.min(1, take.measuring))} %
           </Box>
         )
+      )}
+      {ready && !take.still && (
+        <PutRight production={production} take={take} facts={take.facts ?? null} />
       )}
       {take.service !== "" && <MadeBy production={production} take={take} />}
       <Facts take={take} production={production} />

@@ -48,7 +48,7 @@ class IntroductionsTest {
           Map.entry("measure", "List<byte[]> planes"),
           Map.entry("mix", "String hash, long length, SoundSource source"),
           Map.entry("music", "float[] samples"),
-          Map.entry("repair", "Clip clip, Hole hole"),
+          Map.entry("repair", "Clip clip"),
           Map.entry("picture", "Frame source, Frame target"),
           Map.entry("plan", "CutPlanner.Request request"),
           Map.entry("release", "Resolved resolved"),

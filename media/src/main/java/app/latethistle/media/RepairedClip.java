@@ -1,10 +1,8 @@
 package app.latethistle.media;
 
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.release.Quality;
 import app.latethistle.core.repair.Clip;
-import app.latethistle.core.repair.Filling;
-import app.latethistle.core.repair.Hole;
+import app.latethistle.core.repair.Mending;
 import app.latethistle.core.time.FrameRate;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -14,7 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Makes a clip in which boxes are filled, with the sound of the one it is made of. */
+/** Makes a clip whose pictures are put right, with the sound of the one it is made of. */
 public final class RepairedClip {
   /** What is kept of each picture would not fit into memory. */
   private static final long MOST_FRAMES = 1200;
@@ -27,39 +25,39 @@ public final class RepairedClip {
    * Makes it, in a Matroska file.
    *
    * @param rate at which it is read; the film's, or its own
-   * @param boxes filled one after the other
+   * @param all done one after the other
    * @throws RefusedMedia if it cannot be, with a sentence for the person
    */
   public static void make(
       Path original,
       MediaFacts facts,
       FrameRate rate,
-      List<Box> boxes,
+      List<Mending> all,
       Path target,
       Clip.Progress progress)
       throws IOException {
     long frames = facts.framesAt(rate);
     if (facts.kind() != MediaFacts.Kind.CLIP) {
-      throw new RefusedMedia("Only clips are filled; make a clip of the still first.");
+      throw new RefusedMedia("Only clips are put right so; make a clip of the still first.");
     }
     if (frames > MOST_FRAMES) {
       throw new RefusedMedia(
-          "It has " + frames + " frames; up to " + MOST_FRAMES + " are filled. Cut it shorter.");
+          "It has " + frames + " frames; up to " + MOST_FRAMES + " are worked on. Cut it shorter.");
     }
     try (WorkFolder work = WorkFolder.make()) {
       Path from = original;
       MediaFacts of = facts;
-      for (int i = 0; i < boxes.size(); i++) {
+      for (int i = 0; i < all.size(); i++) {
         int done = i;
-        boolean last = i == boxes.size() - 1;
+        boolean last = i == all.size() - 1;
         Path to = work.path().resolve(i + ".mp4");
         Optional<Quality> quality = last ? Optional.of(Quality.HIGH) : Optional.empty();
         pass(
             new ClipFile(from, of, rate),
-            boxes.get(i),
+            all.get(i),
             quality,
             to,
-            share -> progress.at((done + share) / boxes.size()));
+            share -> progress.at((done + share) / all.size()));
         from = to;
         of = Probe.probe(to);
       }
@@ -68,12 +66,11 @@ public final class RepairedClip {
   }
 
   private static void pass(
-      ClipFile clip, Box box, Optional<Quality> quality, Path to, Clip.Progress progress)
+      ClipFile clip, Mending one, Optional<Quality> quality, Path to, Clip.Progress progress)
       throws IOException {
-    Hole hole = Hole.of(box, clip.width(), clip.height());
     try (VideoEncoder encoder =
         VideoEncoder.master(to, clip.width(), clip.height(), clip.rate(), quality)) {
-      Filling.fill(clip, hole, (number, frame) -> encoder.write(frame), progress);
+      one.mend(clip, (number, frame) -> encoder.write(frame), progress);
       encoder.end();
       encoder.await();
     }

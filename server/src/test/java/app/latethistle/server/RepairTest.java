@@ -36,6 +36,8 @@ class RepairTest {
 
   private static Map<String, Object> boxes(Box box) {
     return Map.of(
+        "kind",
+        "FILL",
         "boxes",
         List.of(
             Map.of(
@@ -72,7 +74,9 @@ class RepairTest {
     Api.Answer asked = cut.api.post(path + "/repairs", boxes(MARK));
     assertThat(asked.status()).as(asked.text()).isEqualTo(201);
     assertThat(cut.api.post(path + "/repairs", boxes(MARK)).detail()).contains("already");
-    cut.api.until(path + "/repairs", all -> all.isEmpty() || all.get(0).get("failed").asBoolean());
+    cut.api.until(
+        path + "/repairs",
+        all -> all.isEmpty() || all.get(0).get("work").get("failed").asBoolean());
     assertThat(cut.api.get(path + "/repairs").json()).isEmpty();
     JsonNode takes = takesOf("040");
     assertThat(takes.size()).isEqualTo(2);
@@ -92,6 +96,38 @@ class RepairTest {
   }
 
   @Test
+  void lightIsMadeEvenInAnotherTakeWithTheSoundItHad() throws IOException {
+    JsonNode take = takesOf("010").get(0);
+    String path = cut.path + "/takes/" + take.get("id").asLong() + "/repairs";
+    Api.Answer asked = cut.api.post(path, Map.of("kind", "LIGHT"));
+    assertThat(asked.status()).as(asked.text()).isEqualTo(201);
+    assertThat(asked.json().get("kind").asString()).isEqualTo("LIGHT");
+    cut.api.until(path, all -> all.isEmpty() || all.get(0).get("work").get("failed").asBoolean());
+    assertThat(cut.api.get(path).json()).isEmpty();
+    JsonNode made = takesOf("010").get(1);
+    assertThat(made.get("fileName").asString()).endsWith(", light made even.mkv");
+    assertThat(made.get("frames")).isEqualTo(take.get("frames"));
+    assertThat(made.get("sound")).isEqualTo(take.get("sound"));
+  }
+
+  @Test
+  void whatATakeHasNotIsNotPutRight() {
+    long take = takesOf("050").get(0).get("id").asLong();
+    String path = cut.path + "/takes/" + take + "/repairs";
+    cut.api.until(
+        cut.path + "/material",
+        all ->
+            all.get("shots")
+                .valueStream()
+                .filter(s -> s.get("label").asString().equals("050"))
+                .flatMap(s -> s.get("takes").valueStream())
+                .noneMatch(t -> t.get("facts").isNull()));
+    assertThat(cut.api.post(path, Map.of("kind", "JUMPS")).detail()).contains("No jump");
+    assertThat(cut.api.post(path, Map.of("kind", "REPEATS")).detail()).contains("No picture");
+    assertThat(cut.api.post(path, Map.of()).detail()).contains("Say what");
+  }
+
+  @Test
   void whatCannotBeFilledIsSaid() {
     long take = takesOf("030").get(0).get("id").asLong();
     String path = cut.path + "/takes/" + take + "/repairs";
@@ -99,7 +135,8 @@ class RepairTest {
         .contains("more than half");
     assertThat(cut.api.post(path, boxes(new Box(0.9, 0.9, 1.2, 1))).detail())
         .contains("lies in the picture");
-    assertThat(cut.api.post(path, Map.of("boxes", List.of())).detail()).contains("no mark");
+    assertThat(cut.api.post(path, Map.of("kind", "FILL", "boxes", List.of())).detail())
+        .contains("no mark");
   }
 
   /** The demo's second take of 020 has a service's mark in its corner. */

@@ -20,15 +20,13 @@ public final class PictureMeter {
   private final int width;
   private final int height;
   private final double rate;
-  private final Stillness stillness = new Stillness();
+  private final RepeatFinder repeating;
   private final CameraTrack camera = new CameraTrack();
   private final CornerEdges edges;
   private final List<Double> levels = new ArrayList<>();
-  private final List<Double> differences = new ArrayList<>();
   private final List<Double> blackShares = new ArrayList<>();
   private final List<Float> sharpness = new ArrayList<>();
   private final List<byte[]> thumbnails = new ArrayList<>();
-  private Gray last;
   private int frames;
 
   /**
@@ -46,6 +44,7 @@ public final class PictureMeter {
     this.width = width;
     this.height = height;
     this.rate = rate;
+    this.repeating = new RepeatFinder(rate);
     this.edges = new CornerEdges(width, height);
   }
 
@@ -60,8 +59,7 @@ public final class PictureMeter {
     Gray half = picture.half();
     levels.add(half.mean());
     blackShares.add(blackShare(plane));
-    differences.add(last == null ? 0 : last.differenceInShape(half));
-    stillness.add(half, rate);
+    repeating.add(half);
     camera.add(half);
     Gray small = half.half().half();
     byte[] kept = new byte[small.data.length];
@@ -73,7 +71,6 @@ public final class PictureMeter {
       sharpness.add((float) Sharpness.of(picture));
       edges.add(picture);
     }
-    last = half;
     frames++;
   }
 
@@ -94,18 +91,15 @@ public final class PictureMeter {
     if (frames == 0) {
       throw new IllegalStateException("No picture was measured.");
     }
-    List<FrameRange> frozen = stillness.finish(rate);
+    List<FrameRange> frozen = repeating.frozen();
     List<FrameRange> black = blackSpans();
     double[] level = levels.stream().mapToDouble(d -> d).toArray();
     List<FrameRange> flicker = Brightness.flicker(level, rate);
-    double[] difference = differences.stream().mapToDouble(d -> d).toArray();
-    boolean[] repeats = Stillness.repeats(difference);
-    int repeated = 0;
+    boolean[] repeats = repeating.all();
+    int repeated = repeating.repeats().size();
     int free = 0;
     for (int i = 1; i < frames; i++) {
-      boolean in = inside(frozen, i);
-      free += in ? 0 : 1;
-      repeated += repeats[i] && !in ? 1 : 0;
+      free += inside(frozen, i) ? 0 : 1;
     }
     Continuity continuity = Continuity.of(camera.steps(), repeats, flicker, black, thumbnails);
     Travel travel = camera.stands() ? Travel.NONE : continuity.travel(camera.steps());

@@ -81,38 +81,17 @@ public final class Filling {
 
   /** Follows the camera and keeps what is around the hole. */
   private void look(Clip.Progress progress) throws IOException {
-    int high = Math.max(2, SMALL * clip.height() / clip.width());
+    int high = SmallLuma.heightFor(clip, SMALL);
     CameraTravel camera = new CameraTravel(SMALL, high);
     clip.each(
         (number, frame) -> {
-          camera.add(small(frame, high));
+          camera.add(SmallLuma.of(frame, SMALL, high));
           Frame kept = new Frame(part.width(), part.height());
           Crop.of(frame, part).write(kept, new Hole(0, 0, part.width(), part.height()), 0, 0);
           crops.add(kept);
           progress.at(0);
         });
     travel = camera.fromFirst();
-  }
-
-  /** The luma of a frame, made small by the mean of the pixels that fall into one. */
-  private static byte[] small(Frame frame, int high) {
-    byte[] small = new byte[SMALL * high];
-    for (int y = 0; y < high; y++) {
-      int top = y * frame.height() / high;
-      int bottom = Math.max(top + 1, (y + 1) * frame.height() / high);
-      for (int x = 0; x < SMALL; x++) {
-        int left = x * frame.width() / SMALL;
-        int right = Math.max(left + 1, (x + 1) * frame.width() / SMALL);
-        int sum = 0;
-        for (int row = top; row < bottom; row++) {
-          for (int at = left; at < right; at++) {
-            sum += frame.data()[row * frame.width() + at] & 0xff;
-          }
-        }
-        small[y * SMALL + x] = (byte) (sum / ((bottom - top) * (right - left)));
-      }
-    }
-    return small;
   }
 
   /** Where a place of one picture is in another. */

@@ -9,6 +9,7 @@ import java.util.List;
 /**
  * What was measured of a take. Spans and frames are in seconds of the take.
  *
+ * @param repeated pictures that repeat the one before
  * @param move measured, in the trade's words
  * @param verdict how it agrees with the move the story asks for; empty if it asks for none
  * @param motion how far the picture moves over time, 24 values, 0 to 1 of the take's greatest
@@ -18,6 +19,7 @@ import java.util.List;
 record FactsView(
     double rate,
     double realRate,
+    int repeated,
     List<Stretch> frozen,
     List<Stretch> black,
     List<Stretch> flicker,

@@ -37,6 +37,7 @@ public final class MeasuredWords {
     return new FactsView(
         rate,
         f.realRate(),
+        f.repeated(),
         seconds(f.frozen(), rate),
         seconds(f.black(), rate),
         seconds(f.flicker(), rate),

@@ -10,6 +10,7 @@ import app.latethistle.server.jobs.Jobs;
 import app.latethistle.server.production.Productions;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
@@ -22,7 +23,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Takes made anew with something in their pictures filled. */
+/** Takes made anew with something in their pictures put right. */
 @RestController
 @RequestMapping("/api/productions/{productionId}")
 class RepairController {
@@ -48,11 +49,12 @@ class RepairController {
   }
 
   /**
-   * What is filled.
+   * What is put right.
    *
-   * @param boxes in parts of the picture's width and height; null for the take's marks
+   * @param boxes what is filled, in parts of the picture's width and height; null for the take's
+   *     marks
    */
-  record WantedFill(@Schema(nullable = true) List<FilledPlace> boxes) {}
+  record WantedRepair(RepairKind kind, @Schema(nullable = true) List<FilledPlace> boxes) {}
 
   /** A box of a picture, in parts of its width and height. */
   record FilledPlace(double left, double top, double right, double bottom) {
@@ -66,26 +68,33 @@ class RepairController {
 
   /** Those of a take that are at work, or failed. */
   @GetMapping("/takes/{takeId}/repairs")
-  List<TakeWork.WorkView> of(@PathVariable long productionId, @PathVariable long takeId) {
+  List<Repair.RepairView> of(@PathVariable long productionId, @PathVariable long takeId) {
     takes.get(productionId, takeId);
-    return repairs.findByTakeIdOrderById(takeId).stream().map(TakeWork::view).toList();
+    return repairs.findByTakeIdOrderById(takeId).stream().map(Repair::repairView).toList();
   }
 
-  /** Makes another take of a take, with its marks or other boxes filled. */
+  /** Makes another take of a take, with something put right in it. */
   @PostMapping("/takes/{takeId}/repairs")
   @ResponseStatus(HttpStatus.CREATED)
   @Transactional
-  public TakeWork.WorkView fill(
-      @PathVariable long productionId, @PathVariable long takeId, @RequestBody WantedFill wanted) {
+  public Repair.RepairView ask(
+      @PathVariable long productionId,
+      @PathVariable long takeId,
+      @RequestBody WantedRepair wanted) {
     productions.getLocked(productionId);
     TakeEntry take = takes.get(productionId, takeId);
+    if (wanted.kind() == null) {
+      throw new Refused("Say what is to be put right: " + List.of(RepairKind.values()) + ".");
+    }
+    if (take.state() != State.READY) {
+      throw new Refused("Take " + take.number() + " cannot be worked on yet.");
+    }
+    Optional<TakeFacts> facts = take.measured();
     List<Box> boxes =
         wanted.boxes() == null
-            ? take.measured().map(TakeFacts::marks).orElse(List.of())
+            ? facts.map(TakeFacts::marks).orElse(List.of())
             : wanted.boxes().stream().map(FilledPlace::get).toList();
-    if (take.state() != State.READY || boxes.isEmpty()) {
-      throw new Refused("There is no mark in take " + take.number() + " that could be filled.");
-    }
+    wanted.kind().check(take.number(), boxes, facts);
     if (boxes.size() > MOST_BOXES) {
       throw new Refused("Up to " + MOST_BOXES + " places are filled at once.");
     }
@@ -93,12 +102,12 @@ class RepairController {
     boxes.forEach(box -> Hole.of(box, shape.width(), shape.height()));
     List<Repair> before = repairs.findByTakeIdOrderById(takeId);
     if (before.stream().anyMatch(TakeWork::isWorking)) {
-      throw new Refused("Take " + take.number() + " is being filled already.");
+      throw new Refused("Take " + take.number() + " is being put right already.");
     }
     repairs.deleteAll(before);
-    Repair repair = repairs.save(new Repair(take, boxes));
+    Repair repair = repairs.save(new Repair(take, wanted.kind(), boxes));
     jobs.enqueue(repairTake, repair.id());
-    return repair.view();
+    return repair.repairView();
   }
 
   /** Stops a repair, or takes away what is said of one that failed. */

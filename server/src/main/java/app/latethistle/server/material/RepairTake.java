@@ -19,7 +19,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.transaction.support.TransactionTemplate;
 
-/** The job that makes another take of one, with boxes of it filled. */
+/** The job that makes another take of one, with something put right in it. */
 @Configuration(proxyBeanMethods = false)
 class RepairTake {
   @Bean("repair-take")
@@ -47,10 +47,10 @@ class RepairTake {
                 store.path(take.medium().hash()),
                 take.medium().facts(),
                 rate,
-                repair.boxes(),
+                repair.kind().mendings(repair.boxes(), take.measured(), rate),
                 made,
                 share -> repairs.tell(id, share));
-            bring(bringIn.getObject(), take, made);
+            bring(bringIn.getObject(), take, repair.kind(), made);
             repairs.deleteById(id);
           } catch (RefusedMedia e) {
             failed(repairs, transaction, id, e.getMessage());
@@ -68,13 +68,13 @@ class RepairTake {
     return facts.variable() ? film : facts.rate().orElse(film);
   }
 
-  private static void bring(BringIn bringIn, TakeEntry take, Path made) throws IOException {
-    String stem = take.fileName().replaceFirst("\\.[^.]*$", "");
+  private static void bring(BringIn bringIn, TakeEntry take, RepairKind kind, Path made)
+      throws IOException {
     try (InputStream in = Files.newInputStream(made)) {
       bringIn.bringMade(
           take.productionId(),
           take.shotId(),
-          stem + TakeEntry.FILLED,
+          kind.nameOf(take.fileName()),
           in,
           new BringIn.Origin(take.service(), take.prompt(), take.seed(), /* cost= */ 0));
     }

@@ -189,14 +189,6 @@ public class TakeEntry {
     return placeholder;
   }
 
-  /** What the name of a take ends with in which a place was filled. */
-  static final String FILLED = ", filled.mkv";
-
-  /** Whether a place of its pictures was filled. */
-  public boolean isFilled() {
-    return fileName.endsWith(FILLED);
-  }
-
   /** The service that made it, or "" if it was brought in. */
   public String service() {
     return service;

@@ -10,11 +10,13 @@ import app.latethistle.core.story.Story;
 import app.latethistle.media.ShippedFaces;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.material.RepairKind;
 import app.latethistle.server.material.SoundRow;
 import app.latethistle.server.material.SoundShelf;
 import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -104,7 +106,9 @@ class Assets {
     String note =
         shown.size()
             + (shown.size() == 1 ? " shot" : " shots")
-            + some(shown, s -> s.take.isFilled(), "with a place filled")
+            + Arrays.stream(RepairKind.values())
+                .map(kind -> some(shown, s -> kind.wasDoneTo(s.take.fileName()), kind.said()))
+                .collect(Collectors.joining())
             + some(shown, s -> fates.get(s.shot) == MarkFate.FRAMED_OUT, "with a mark framed out")
             + some(shown, s -> fates.get(s.shot) == MarkFate.COVERED, "with a mark covered")
             + some(shown, s -> fates.get(s.shot) == MarkFate.SEEN, "with a mark seen");
