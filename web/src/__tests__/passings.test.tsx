@@ -3,7 +3,7 @@ import { ThemeProvider } from "@mui/material/styles";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import type { Film, Joint, Passing, PassingKind } from "../api/client";
+import type { Film, Joint, Passing, PassingKind, Take } from "../api/client";
 import { keys } from "../api/queries";
 import { TransitionPanel } from "../rooms/score/TransitionPanel";
 import { bandOf } from "../rooms/score/band";
@@ -13,14 +13,19 @@ import type { ScoreActions } from "../rooms/score/useScoreActions";
 import { useRoom } from "../store";
 import { theme } from "../theme";
 import { film } from "./film";
-import { production } from "./server";
+import { production, take } from "./server";
 
 const kind = (name: Passing["kind"], parts: PassingKind["parts"] = []): PassingKind => ({
   kind: name,
   parts,
   usual: name === "CUT" ? PLAIN : { ...dissolve(film()), kind: name, softness: 10, angle: 180 },
 });
-const KINDS = [kind("CUT"), kind("DISSOLVE"), kind("WIPE", ["ANGLE", "SOFTNESS"])];
+const KINDS = [
+  kind("CUT"),
+  kind("DISSOLVE"),
+  kind("WIPE", ["ANGLE", "SOFTNESS"]),
+  kind("LUMA", ["PATTERN"]),
+];
 
 /** A film in which the cut into the second shot is a transition. */
 function joined(how: Passing, endsShort = 0): Film {
@@ -32,13 +37,14 @@ function joined(how: Passing, endsShort = 0): Film {
   return { ...made, joints };
 }
 
-function panel(made: Film, also: number[] = []) {
+function panel(made: Film, also: number[] = [], takes: Take[] = []) {
   const setTransition = vi.fn();
   const onBorders = vi.fn();
   const mend = vi.fn();
   const actions = { setTransition, onBorders, mend } as unknown as ScoreActions;
   const client = new QueryClient();
   client.setQueryData(keys.transitions, KINDS);
+  client.setQueryData(keys.material(production.id), { shots: [{ takes }] });
   useRoom.setState({ place: 1, also, end: "in" });
   const [, shot] = made.shots;
   if (!shot) throw new Error("no shot");
@@ -76,6 +82,25 @@ describe("the transition of a cut", () => {
     expect(setTransition).toHaveBeenLastCalledWith([1], expect.objectContaining({ amount: 2 }));
     fireEvent.click(screen.getByText("after"));
     expect(setTransition).toHaveBeenLastCalledWith([1], expect.objectContaining({ lies: "START" }));
+  });
+
+  it("goes by a pattern or by a still among the takes", async () => {
+    const still = take({ still: true, fileName: "curtain.png", media: "cd".repeat(32) });
+    const how: Passing = { ...dissolve(film()), kind: "LUMA", pattern: "RINGS" };
+    const { setTransition } = panel(joined(how), [], [still, take()]);
+    fireEvent.mouseDown(screen.getByText("rings"));
+    fireEvent.click(await screen.findByText("curtain.png"));
+    expect(screen.queryByText("shot_010_take1.mp4")).toBeNull();
+    expect(setTransition).toHaveBeenCalledWith(
+      [1],
+      expect.objectContaining({ kind: "LUMA", picture: "cd".repeat(32) }),
+    );
+    fireEvent.mouseDown(screen.getAllByText("rings")[0] as HTMLElement);
+    fireEvent.click(await screen.findByText("clouds"));
+    expect(setTransition).toHaveBeenLastCalledWith(
+      [1],
+      expect.objectContaining({ pattern: "CLOUDS", picture: null }),
+    );
   });
 
   it("is laid on all cuts between the selected shots", () => {

@@ -70,6 +70,7 @@ export const production: Production = {
 export const take = (over: Partial<Take> = {}): Take => ({
   id: 200,
   number: 1,
+  media: "ab".repeat(32),
   fileName: "shot_010_take1.mp4",
   state: "READY",
   reason: null,

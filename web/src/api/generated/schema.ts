@@ -5559,6 +5559,7 @@ export interface components {
             lies: "MIDDLE" | "START" | "END";
             /** @enum {string|null} */
             pattern: "CLOUDS" | "PAPER" | "BRUSH" | "RINGS" | "LATTICE" | null;
+            picture: string | null;
             /** Format: int32 */
             softness: number | null;
             /** @enum {string} */
@@ -6613,6 +6614,7 @@ export interface components {
             loss: number;
             /** Format: double */
             measuring: number;
+            media: string;
             note: string;
             /** Format: int32 */
             number: number;
@@ -10933,6 +10935,7 @@ export interface operations {
                 softness?: number | null;
                 colour?: string | null;
                 pattern?: "CLOUDS" | "PAPER" | "BRUSH" | "RINGS" | "LATTICE" | null;
+                picture?: string | null;
                 holds?: boolean;
             };
             header?: never;

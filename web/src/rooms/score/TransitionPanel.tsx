@@ -5,13 +5,13 @@ import Select from "@mui/material/Select";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { Film, Passing, PassingKind, Placed, Production } from "../../api/client";
-import { useTransitions } from "../../api/queries";
+import { useMaterial, useTransitions } from "../../api/queries";
 import { NumberField } from "../../parts/NumberField";
 import { chosenPlaces, useRoom } from "../../store";
 import { ink } from "../../theme";
 import { OverlapStrip } from "./OverlapStrip";
 import { PassingTile } from "./PassingTile";
-import { PATTERN, PLAIN, usualSpan } from "./passings";
+import { PATTERN, PLAIN, patternOf, usualSpan } from "./passings";
 import { OfferedRemedies } from "./Remedies";
 import type { ScoreActions } from "./useScoreActions";
 
@@ -78,6 +78,7 @@ export function TransitionPanel({ production, film, shot, actions }: Props) {
         <>
           <Length film={film} how={now} frames={place.end - place.start} onSet={lay} />
           <Manner
+            production={production}
             parts={kinds.find((k) => k.kind === now.kind)?.parts ?? []}
             how={now}
             onSet={lay}
@@ -226,7 +227,12 @@ const DIRECTIONS = [
 ];
 
 /** What else can be said of the transition. */
-function Manner({ parts, how, onSet }: Setting & { parts: PassingKind["parts"] }) {
+function Manner({
+  production,
+  parts,
+  how,
+  onSet,
+}: Setting & { production: Production; parts: PassingKind["parts"] }) {
   if (parts.length === 0) return null;
   return (
     <Box sx={{ display: "flex", alignItems: "center", flexWrap: "wrap", gap: 2, py: 1 }}>
@@ -286,24 +292,41 @@ function Manner({ parts, how, onSet }: Setting & { parts: PassingKind["parts"] }
               </label>
             );
           case "PATTERN":
-            return (
-              <Select
-                key={part}
-                size="small"
-                value={how.pattern ?? "CLOUDS"}
-                inputProps={{ "aria-label": "Pattern" }}
-                sx={{ height: 26 }}
-                onChange={(e) => onSet({ ...how, pattern: e.target.value })}
-              >
-                {Object.entries(PATTERN).map(([pattern, name]) => (
-                  <MenuItem key={pattern} value={pattern}>
-                    {name}
-                  </MenuItem>
-                ))}
-              </Select>
-            );
+            return <PatternChoice key={part} production={production} how={how} onSet={onSet} />;
         }
       })}
     </Box>
+  );
+}
+
+/** Which part comes first: one of our patterns, or a still among the takes, dark first. */
+function PatternChoice({ production, how, onSet }: Setting & { production: Production }) {
+  const stills =
+    useMaterial(production.id).data?.shots.flatMap((shot) =>
+      shot.takes.filter((t) => t.still && t.state === "READY"),
+    ) ?? [];
+  const own = stills.find((t) => t.media === how.picture);
+  return (
+    <Select
+      size="small"
+      value={own?.media ?? how.pattern ?? "CLOUDS"}
+      inputProps={{ "aria-label": "Pattern" }}
+      sx={{ height: 26, maxWidth: 200 }}
+      onChange={(e) => {
+        const pattern = patternOf(e.target.value);
+        onSet(pattern ? { ...how, pattern, picture: null } : { ...how, picture: e.target.value });
+      }}
+    >
+      {Object.entries(PATTERN).map(([pattern, name]) => (
+        <MenuItem key={pattern} value={pattern}>
+          {name}
+        </MenuItem>
+      ))}
+      {stills.map((t) => (
+        <MenuItem key={t.id} value={t.media}>
+          {t.fileName}
+        </MenuItem>
+      ))}
+    </Select>
   );
 }

@@ -29,7 +29,18 @@ export const PATTERN: Record<NonNullable<Passing["pattern"]>, string> = {
   LATTICE: "lattice",
 };
 
-const PLAINLY = { angle: null, softness: null, colour: null, pattern: null, holds: false } as const;
+/** The pattern of that name; none if it is not one of ours. */
+export const patternOf = (name: string) =>
+  (Object.keys(PATTERN) as (keyof typeof PATTERN)[]).find((p) => p === name);
+
+const PLAINLY = {
+  angle: null,
+  softness: null,
+  colour: null,
+  pattern: null,
+  picture: null,
+  holds: false,
+} as const;
 
 /** From one frame to the next. */
 export const PLAIN: Passing = {

@@ -451,9 +451,14 @@ public final class LookForms {
   }
 
   /** In what manner a transition goes. */
-  public record Way(Integer angle, int softness, Colour colour, String pattern) {
+  public record Way(Integer angle, int softness, Colour colour, String pattern, String picture) {
     public static Way of(TransitionManner m) {
-      return new Way(m.angle(), m.softness(), new Colour(m.colour()), m.pattern().name());
+      return new Way(
+          m.angle(),
+          m.softness(),
+          new Colour(m.colour()),
+          m.pattern().name(),
+          m.picture().isEmpty() ? null : m.picture());
     }
 
     public TransitionManner get() {
@@ -462,7 +467,8 @@ public final class LookForms {
           Say.or(angle, plain.angle()),
           softness,
           colour == null ? plain.colour() : colour.rgb(),
-          Say.or(LumaPattern.class, pattern, plain.pattern()));
+          Say.or(LumaPattern.class, pattern, plain.pattern()),
+          Say.or(picture, ""));
     }
   }
 

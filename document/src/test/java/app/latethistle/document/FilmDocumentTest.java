@@ -230,7 +230,8 @@ class FilmDocumentTest {
                 random.nextInt(360),
                 20,
                 random.nextInt(1 << 24),
-                one(random, LumaPattern.values())),
+                one(random, LumaPattern.values()),
+                random.nextBoolean() ? "" : "ab".repeat(32)),
             random.nextBoolean());
   }
 

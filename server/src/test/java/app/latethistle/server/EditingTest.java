@@ -4,12 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -82,6 +84,68 @@ class EditingTest {
     }
     assertThat(still(at(1) + 5)).isNotEqualTo(before);
     undoes(2);
+  }
+
+  /** A still among the takes says which part of a transition comes first. */
+  @Test
+  void aTransitionGoesByAStillThatWasBroughtIn() throws IOException {
+    BufferedImage ramp = new BufferedImage(64, 36, BufferedImage.TYPE_INT_RGB);
+    for (int i = 0; i < 64 * 36; i++) {
+      int grey = 4 * (i % 64);
+      ramp.setRGB(i % 64, i / 64, grey << 16 | grey << 8 | grey);
+    }
+    ByteArrayOutputStream png = new ByteArrayOutputStream();
+    ImageIO.write(ramp, "png", png);
+    cut.api.bring(cut.id, "own_wipe.png", png.toByteArray());
+    JsonNode material =
+        cut.api.until(
+            cut.path + "/material",
+            m -> stills(m).anyMatch(t -> t.get("state").asString().equals("READY")));
+    String picture = stills(material).findFirst().orElseThrow().get("media").asString();
+    Map<String, Object> own = new HashMap<>();
+    own.put("kind", "LUMA");
+    own.put("amount", 8);
+    own.put("unit", "FRAMES");
+    own.put("lies", "MIDDLE");
+    own.put("softness", 10);
+    own.put("holds", true);
+    own.put("picture", "ab".repeat(32));
+    assertThat(
+            cut.tryEdit("set-transition", Map.of("joints", List.of(2), "transition", own)).text())
+        .contains("still among the takes");
+    own.put("picture", picture);
+    cut.edit("set-transition", Map.of("joints", List.of(2), "transition", own));
+    JsonNode how = cut.joint(2).get("passing").get("how");
+    assertThat(how.get("picture").asString()).isEqualTo(picture);
+    BufferedImage by = seen(at(2));
+    own.remove("picture");
+    own.put("kind", "WIPE");
+    own.put("angle", 0);
+    cut.edit("set-transition", Map.of("joints", List.of(2), "transition", own));
+    BufferedImage wipe = seen(at(2));
+    double apart = 0;
+    for (int i = 0; i < by.getWidth() * by.getHeight(); i++) {
+      int x = i % by.getWidth();
+      int y = i / by.getWidth();
+      apart += Math.abs((by.getRGB(x, y) >> 8 & 0xff) - (wipe.getRGB(x, y) >> 8 & 0xff));
+    }
+    assertThat(apart / by.getWidth() / by.getHeight()).as("as a wipe to the right").isLessThan(3);
+    cut.undo();
+    assertThat(cut.api.get(cut.path + "/film.json").text()).contains(picture);
+    cut.undo();
+  }
+
+  private static Stream<JsonNode> stills(JsonNode material) {
+    return material
+        .get("shots")
+        .valueStream()
+        .flatMap(shot -> shot.get("takes").valueStream())
+        .filter(take -> take.get("still").asBoolean() && !take.get("media").isNull())
+        .filter(take -> take.get("fileName").asString().equals("own_wipe.png"));
+  }
+
+  private BufferedImage seen(long frame) throws IOException {
+    return ImageIO.read(new ByteArrayInputStream(still(frame)));
   }
 
   /** A transition is laid, is seen in the preview, is too long, is mended, and goes with undo. */

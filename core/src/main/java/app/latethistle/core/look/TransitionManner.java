@@ -9,14 +9,22 @@ import app.latethistle.core.Refused;
  * @param softness of its edge, in percent of the way it goes, 0 for a hard one to 100
  * @param colour through which it goes, as 0xRRGGBB (IEC 61966-2-1)
  * @param pattern which part comes first
+ * @param picture SHA-256 of the file of a still that says so instead, what is dark in it first; ""
+ *     for none
  */
-public record TransitionManner(int angle, int softness, int colour, LumaPattern pattern) {
+public record TransitionManner(
+    int angle, int softness, int colour, LumaPattern pattern, String picture) {
   public static final int BLACK = 0x000000;
   public static final int WHITE = 0xffffff;
 
   /** To the left, hard, through black. */
   public static final TransitionManner PLAIN =
       new TransitionManner(180, 0, BLACK, LumaPattern.CLOUDS);
+
+  /** One by no picture. */
+  public TransitionManner(int angle, int softness, int colour, LumaPattern pattern) {
+    this(angle, softness, colour, pattern, "");
+  }
 
   private static final int STEP = 45;
 
@@ -47,22 +55,27 @@ public record TransitionManner(int angle, int softness, int colour, LumaPattern 
 
   /** The same in another direction. */
   public TransitionManner withAngle(int other) {
-    return new TransitionManner(other, softness, colour, pattern);
+    return new TransitionManner(other, softness, colour, pattern, picture);
   }
 
   /** The same with another edge. */
   public TransitionManner withSoftness(int other) {
-    return new TransitionManner(angle, other, colour, pattern);
+    return new TransitionManner(angle, other, colour, pattern, picture);
   }
 
   /** The same through another colour. */
   public TransitionManner withColour(int other) {
-    return new TransitionManner(angle, softness, other, pattern);
+    return new TransitionManner(angle, softness, other, pattern, picture);
   }
 
   /** The same by another pattern. */
   public TransitionManner withPattern(LumaPattern other) {
     return new TransitionManner(angle, softness, colour, other);
+  }
+
+  /** The same by a still, or by none. */
+  public TransitionManner withPicture(String other) {
+    return new TransitionManner(angle, softness, colour, pattern, other);
   }
 
   /** Only what a kind takes, the rest as usual; directions to the nearest of eight. */
@@ -74,6 +87,7 @@ public record TransitionManner(int angle, int softness, int colour, LumaPattern 
         turns ? angle : steps ? nearest : PLAIN.angle,
         kind.takes(TransitionKind.Part.SOFTNESS) ? softness : PLAIN.softness,
         kind.takes(TransitionKind.Part.COLOUR) ? colour : PLAIN.colour,
-        kind.takes(TransitionKind.Part.PATTERN) ? pattern : PLAIN.pattern);
+        kind.takes(TransitionKind.Part.PATTERN) ? pattern : PLAIN.pattern,
+        kind.takes(TransitionKind.Part.PATTERN) ? picture : PLAIN.picture);
   }
 }

@@ -17,6 +17,11 @@ final class RevealOrder {
   /** Diamonds across the picture. */
   private static final int DIAMONDS = 16;
 
+  /** Codes of luma, limited range. */
+  private static final int BLACK = 16;
+
+  private static final int WHITE = 235;
+
   private final char[] luma;
   private final char[] chroma;
 
@@ -28,6 +33,29 @@ final class RevealOrder {
   private RevealOrder(Order order, int width, int height) {
     luma = map(order, width, height);
     chroma = map(order, width / 2, height / 2);
+  }
+
+  private RevealOrder(char[] luma, char[] chroma) {
+    this.luma = luma;
+    this.chroma = chroma;
+  }
+
+  /** By the luma of a picture, from black to white. */
+  static RevealOrder by(Frame still) {
+    int width = still.width();
+    int height = still.height();
+    char[] luma = new char[width * height];
+    for (int i = 0; i < luma.length; i++) {
+      double white = ((still.data()[i] & 0xff) - BLACK) / (double) (WHITE - BLACK);
+      luma[i] = (char) Math.round(Math.max(0, Math.min(1, white)) * LAST);
+    }
+    char[] chroma = new char[luma.length / 4];
+    for (int i = 0; i < chroma.length; i++) {
+      int at = 2 * (i / (width / 2)) * width + 2 * (i % (width / 2));
+      int sum = luma[at] + luma[at + 1] + luma[at + width] + luma[at + width + 1];
+      chroma[i] = (char) ((sum + 2) / 4);
+    }
+    return new RevealOrder(luma, chroma);
   }
 
   /** The map of a plane. */

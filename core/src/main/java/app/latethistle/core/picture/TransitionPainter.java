@@ -18,6 +18,16 @@ public interface TransitionPainter {
   void draw(Frame one, Frame other, double share, Frame into);
 
   /**
+   * A painter by a still that says which place comes when: what is black at first, what is white at
+   * last.
+   *
+   * @param still of the frames' size; it may be used again after this
+   */
+  static TransitionPainter by(Frame still, TransitionManner manner) {
+    return new Reveal(RevealOrder.by(still), manner.softness() / 100.0, 0);
+  }
+
+  /**
    * A painter.
    *
    * @param width of the frames, even

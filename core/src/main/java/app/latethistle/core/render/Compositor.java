@@ -213,12 +213,22 @@ public final class Compositor {
   private Frame draw(Layer.Sequence sequence, Layer.Passage passage, long k) throws IOException {
     Frame one = beside(sequence.parts().get(passage.into() - 1), k);
     Frame other = beside(sequence.parts().get(passage.into()), k);
-    painters
-        .computeIfAbsent(
-            passage,
-            p -> TransitionPainter.of(p.kind(), p.manner(), program.width(), program.height()))
-        .draw(one, other, passage.share(k), canvas);
+    TransitionPainter painter = painters.get(passage);
+    if (painter == null) {
+      painter = painter(passage, k);
+      painters.put(passage, painter);
+    }
+    painter.draw(one, other, passage.share(k), canvas);
     return canvas;
+  }
+
+  private TransitionPainter painter(Layer.Passage passage, long k) throws IOException {
+    int width = program.width();
+    int height = program.height();
+    return passage.luma().isPresent()
+        ? TransitionPainter.by(
+            reels.get(passage.luma().get()).draw(k - passage.range().start()), passage.manner())
+        : TransitionPainter.of(passage.kind(), passage.manner(), width, height);
   }
 
   /** A part's frame that is not the canvas. */

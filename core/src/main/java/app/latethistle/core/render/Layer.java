@@ -201,6 +201,7 @@ public sealed interface Layer {
     @Override
     public void footage(FrameRange part, long start, Visitor visitor) {
       parts.forEach(p -> p.footage(part, start, visitor));
+      passages.forEach(p -> p.footage(part, start, visitor));
     }
   }
 
@@ -211,8 +212,26 @@ public sealed interface Layer {
    * @param into which of its parts it becomes
    * @param kind what is seen
    * @param manner what else is said of it
+   * @param luma the still that says which part comes first, if the manner has one
    */
-  record Passage(FrameRange range, int into, TransitionKind kind, TransitionManner manner) {
+  record Passage(
+      FrameRange range,
+      int into,
+      TransitionKind kind,
+      TransitionManner manner,
+      Optional<Footage> luma) {
+    /** A passage with the still that its manner says. */
+    public Passage(FrameRange range, int into, TransitionKind kind, TransitionManner manner) {
+      this(range, into, kind, manner, luma(range, manner));
+    }
+
+    private static Optional<Footage> luma(FrameRange range, TransitionManner manner) {
+      return manner.picture().isEmpty()
+          ? Optional.empty()
+          : Optional.of(
+              new Footage(manner.picture(), 1, 0, Run.PLAIN, range.length(), Framing.FILL));
+    }
+
     /** How far it is, above 0 and below 1: half-way between its middle frames. */
     double share(long frame) {
       return (frame - range.start() + 0.5) / range.length();
@@ -223,11 +242,25 @@ public sealed interface Layer {
         key.put("passage").put(range.start() - part.start()).put(range.length());
         key.put(kind).put(manner.angle()).put(manner.softness()).put(manner.colour());
         key.put(manner.pattern());
+        if (!manner.picture().isEmpty()) {
+          key.put("luma").put(manner.picture());
+        }
       }
     }
 
     private Passage at(Retiming to, long start) {
       return new Passage(to.range(range, start), into, kind, manner);
+    }
+
+    private void footage(FrameRange part, long from, Visitor visitor) {
+      luma.ifPresent(
+          still ->
+              range
+                  .intersect(part)
+                  .ifPresent(
+                      both ->
+                          still.footage(
+                              both.shift(-range.start()), from + range.start(), visitor)));
     }
   }
 

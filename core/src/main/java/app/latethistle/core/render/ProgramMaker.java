@@ -12,6 +12,7 @@ import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.Transition;
+import app.latethistle.core.look.TransitionManner;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
@@ -66,10 +67,17 @@ final class ProgramMaker {
       cut.add(new Layer.Part(seen, own.start(), shot(placements.get(i), own, seen)));
       if (!before.isEmpty()) {
         Transition how = film.film().joints().get(i).transition();
-        passages.add(new Layer.Passage(before, i, how.kind(), how.manner()));
+        passages.add(new Layer.Passage(before, i, how.kind(), manner(how)));
       }
     }
     return new Layer.Sequence(cut, passages);
+  }
+
+  /** A transition's manner; a still that is not there any more is not asked for. */
+  private TransitionManner manner(Transition how) {
+    String picture = how.manner().picture();
+    boolean known = film.takes().values().stream().anyMatch(t -> t.media().equals(picture));
+    return known ? how.manner() : how.manner().withPicture("");
   }
 
   /** What lies over the cut; one of no shot treats all that lies under it. */

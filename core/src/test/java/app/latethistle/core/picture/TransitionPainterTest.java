@@ -1,6 +1,7 @@
 package app.latethistle.core.picture;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.look.LumaPattern;
 import app.latethistle.core.look.TransitionKind;
@@ -178,5 +179,23 @@ class TransitionPainterTest {
     }
     assertThat(mean(draw(TransitionKind.LUMA, manner, flat(40), flat(200), 0.5)))
         .isBetween(75.0, 165.0);
+  }
+
+  /** A still that goes from black to white across is a wipe that way. */
+  @Test
+  void aStillSaysWhatComesFirst() {
+    Frame ramp = flat(128);
+    for (int i = 0; i < WIDTH * HEIGHT; i++) {
+      ramp.data()[i] = (byte) Math.round(16 + 219.0 * (i % WIDTH) / WIDTH);
+    }
+    TransitionManner manner = TransitionManner.PLAIN.withAngle(0).withSoftness(30);
+    for (double share : new double[] {0, 0.3, 0.5, 0.8, 1}) {
+      Frame made = new Frame(WIDTH, HEIGHT);
+      TransitionPainter.by(ramp, manner).draw(flat(40), flat(200), share, made);
+      byte[] wipe = draw(TransitionKind.WIPE, manner, flat(40), flat(200), share);
+      for (int i = 0; i < WIDTH * HEIGHT; i++) {
+        assertThat(made.data()[i] & 0xff).isCloseTo(wipe[i] & 0xff, within(8));
+      }
+    }
   }
 }

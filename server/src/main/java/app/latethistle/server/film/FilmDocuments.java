@@ -6,6 +6,7 @@ import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.Treating;
 import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.take.Take;
 import app.latethistle.document.FilmDocument;
 import app.latethistle.document.FilmForm;
 import app.latethistle.document.LineForm;
@@ -15,6 +16,7 @@ import app.latethistle.document.SongForm;
 import app.latethistle.document.TakeForm;
 import app.latethistle.server.material.ColourTables;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -39,7 +41,7 @@ class FilmDocuments {
         state.production().title(),
         new FilmDocument.Picture(picture.width(), picture.height()),
         state.production().rate().toString(),
-        used(film)
+        used(film, state.takes())
             .map(state.takes()::get)
             .filter(Objects::nonNull)
             .map(
@@ -89,14 +91,23 @@ class FilmDocuments {
   }
 
   /** The takes of a film, in the order in which it first names them, whatever their ids. */
-  private static Stream<String> used(Film film) {
+  private static Stream<String> used(Film film, Map<String, Take> takes) {
     return Stream.of(
             film.shots().map(Placement::take),
             film.sounds().stream()
                 .map(FilmSound::what)
                 .filter(SoundMaterial.OfTake.class::isInstance)
-                .map(what -> ((SoundMaterial.OfTake) what).take()))
-        .flatMap(takes -> takes)
+                .map(what -> ((SoundMaterial.OfTake) what).take()),
+            film.joints().stream()
+                .map(joint -> joint.transition().manner().picture())
+                .flatMap(
+                    picture ->
+                        takes.values().stream()
+                            .filter(t -> t.media().equals(picture))
+                            .map(Take::id)
+                            .sorted()
+                            .limit(1)))
+        .flatMap(named -> named)
         .distinct();
   }
 }

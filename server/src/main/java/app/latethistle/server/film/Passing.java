@@ -18,6 +18,8 @@ import io.swagger.v3.oas.annotations.media.Schema;
  * @param softness of its edge, in percent; null for as usual
  * @param colour through which it goes, as #rrggbb; null for as usual
  * @param pattern by which it goes; null for as usual
+ * @param picture SHA-256 of the file of a still take by which it goes instead, what is dark first;
+ *     null for none
  * @param holds whether a shot that has no picture left may stand still
  */
 public record Passing(
@@ -29,6 +31,7 @@ public record Passing(
     @Schema(nullable = true) Integer softness,
     @Schema(nullable = true) String colour,
     @Schema(nullable = true) LumaPattern pattern,
+    @Schema(nullable = true) String picture,
     boolean holds) {
 
   /** How a kind is if nothing is said, one beat long. */
@@ -47,6 +50,7 @@ public record Passing(
         m.softness(),
         new Colour(m.colour()).text(),
         m.pattern(),
+        m.picture().isEmpty() ? null : m.picture(),
         t.holds());
   }
 
@@ -71,7 +75,8 @@ public record Passing(
             angle == null ? usual.angle() : angle,
             softness == null ? usual.softness() : softness,
             colour == null ? usual.colour() : rgb(colour),
-            pattern == null ? usual.pattern() : pattern),
+            pattern == null ? usual.pattern() : pattern,
+            picture == null ? usual.picture() : picture),
         holds);
   }
 

@@ -2,6 +2,7 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Joins;
+import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.music.KeyMoment;
 import app.latethistle.core.time.FrameRate;
@@ -44,7 +45,23 @@ class TransitionController {
     return edits.make(
         productionId,
         s.revision(),
-        state -> Joins.set(state.resolved(), s.joints(), s.transition().transition()));
+        state -> Joins.set(state.resolved(), s.joints(), known(s.transition(), state)));
+  }
+
+  /**
+   * A transition as it is wanted.
+   *
+   * @throws IllegalArgumentException if it goes by a picture that is not among the takes
+   */
+  private static Transition known(Passing wanted, FilmState state) {
+    Transition transition = wanted.transition();
+    String picture = transition.manner().picture();
+    if (!picture.isEmpty()
+        && state.takes().values().stream().noneMatch(t -> t.media().equals(picture))) {
+      throw new Refused(
+          "The picture that a transition goes by is a still among the takes; bring it in first.");
+    }
+    return transition;
   }
 
   /** The same on every joint that lies on a border of the song's sections or on a break. */
@@ -59,7 +76,7 @@ class TransitionController {
             throw new Refused(
                 "No cut lies on a border of the song's sections or on a break; tie one there first.");
           }
-          return Joins.set(state.resolved(), joints, s.transition().transition());
+          return Joins.set(state.resolved(), joints, known(s.transition(), state));
         });
   }
 

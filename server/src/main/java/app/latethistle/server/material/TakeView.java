@@ -14,6 +14,7 @@ import java.util.List;
 /**
  * A take and what is known of it.
  *
+ * @param media SHA-256 of its file
  * @param wide the wide colours its file is written in, which arrive as BT.709; null if they are not
  * @param loss the share of its picture that filling the film would crop, 0 to 1
  */
@@ -21,6 +22,7 @@ record TakeView(
     long id,
     int number,
     String fileName,
+    String media,
     State state,
     @Schema(nullable = true) String reason,
     long frames,
@@ -54,6 +56,7 @@ record TakeView(
         take.id(),
         take.number(),
         take.fileName(),
+        take.medium().hash(),
         take.state(),
         take.reason(),
         take.frames(),
