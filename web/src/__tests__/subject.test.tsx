@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { SubjectDialog } from "../subject/SubjectDialog";
+import { SubjectDialog, type Use } from "../subject/SubjectDialog";
 import {
   drawnTo,
   isDrawn,
@@ -51,7 +51,7 @@ describe("cutting a subject out", () => {
     cleanup();
     vi.unstubAllGlobals();
   });
-  const opened = (use?: { says: string; act: () => void }) => {
+  const opened = (...uses: Use[]) => {
     render(
       page(
         <SubjectDialog
@@ -59,7 +59,7 @@ describe("cutting a subject out", () => {
           name="020, take 2"
           take={take()}
           at={40}
-          {...(use && { use })}
+          uses={uses}
           onClose={vi.fn()}
         />,
       ),
@@ -154,7 +154,7 @@ describe("cutting a subject out", () => {
     server
       .on(`GET ${PATH}`, { cut: "ab12", guides: [{ frame: 40, strokes: [box] }], work: null })
       .on(`POST ${PATH}/outline`, { picture: "data:image/jpeg;base64,AAAA" });
-    opened({ says: "Lay it over the cut", act });
+    opened({ name: "Lay it over the cut", says: "", act });
     await screen.findByText("Lay it over the cut");
     fireEvent.click(screen.getByText("not it"));
     draw([400, 400], [440, 400]);

@@ -27,6 +27,13 @@ const BRUSHES: { brush: Brush; name: string; key: string; says: string }[] = [
 /** How high the picture is shown, in pixels. */
 const HIGH = 450;
 
+/** Something that is done with a subject, in a word or two, and in a sentence. */
+export interface Use {
+  name: string;
+  says: string;
+  act: () => void;
+}
+
 interface Props {
   production: Production;
   /** What the take is called. */
@@ -34,13 +41,13 @@ interface Props {
   take: Take;
   /** The take's picture that is shown first. */
   at: number;
-  /** What is done with it once it is cut out. */
-  use?: { says: string; act: () => void };
+  /** What can be done with it once it is cut out; the first is what is usual. */
+  uses: readonly Use[];
   onClose: () => void;
 }
 
 /** Says on pictures of a take what its subject is, has it cut out, and looks at what came of it. */
-export function SubjectDialog({ production, name, take, at, use, onClose }: Props) {
+export function SubjectDialog({ production, name, take, at, uses, onClose }: Props) {
   const { view, cut, away } = useSubject(production.id, take.id);
   const [own, setOwn] = useState<DrawnGuide[] | null>(null);
   const [frame, setFrame] = useState(Math.max(0, Math.min(take.frames - 1, at)));
@@ -185,18 +192,22 @@ export function SubjectDialog({ production, name, take, at, use, onClose }: Prop
         )}
         <Box sx={{ flex: 1 }} />
         {view?.cut && !working && <Button onClick={() => away.mutate()}>Throw it away</Button>}
-        {use && view?.cut && !working && own === null && (
-          <Button
-            variant="contained"
-            color="primary"
-            onClick={() => {
-              use.act();
-              onClose();
-            }}
-          >
-            {use.says}
-          </Button>
-        )}
+        {view?.cut &&
+          !working &&
+          own === null &&
+          uses.map(({ name: use, says, act }, i) => (
+            <Button
+              key={use}
+              title={says}
+              {...(i === 0 && { variant: "contained", color: "primary" })}
+              onClick={() => {
+                act();
+                onClose();
+              }}
+            >
+              {use}
+            </Button>
+          ))}
         <Button onClick={onClose}>Close</Button>
       </DialogActions>
     </Dialog>

@@ -72,7 +72,13 @@ export function SubjectRow({
           name={`${shot.label}, take ${take.number}`}
           take={take}
           at={shot.in + Math.floor((shot.end - shot.start) / 2)}
-          use={{ says: "Let the subject stay", act: () => onPart("SUBJECT") }}
+          uses={[
+            {
+              name: "Let the subject stay",
+              says: "What is behind it goes",
+              act: () => onPart("SUBJECT"),
+            },
+          ]}
           onClose={() => setDrawing(false)}
         />
       )}

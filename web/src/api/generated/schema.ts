@@ -5000,6 +5000,8 @@ export interface components {
             points: components["schemas"]["LiePoint"][];
         };
         LiftSubject: {
+            /** @enum {string|null} */
+            behind: "AS_IT_IS" | "BLURRED" | "GREY" | "TITLED" | null;
             item: string;
             /** Format: int64 */
             revision: number;

@@ -120,6 +120,18 @@ export function ShotCard({ production, film, shot, material, actions }: Props) {
   );
 }
 
+/** What a subject is laid over the cut for. */
+const LIFTS = [
+  {
+    name: "Lay it over the cut",
+    says: "Something can come between it and what is behind it",
+    behind: "AS_IT_IS",
+  },
+  { name: "Before a title", says: "Titles over the shot go behind it", behind: "TITLED" },
+  { name: "Blur the rest", says: "What is behind it goes out of focus", behind: "BLURRED" },
+  { name: "Grey the rest", says: "Colour stays only on it", behind: "GREY" },
+] as const;
+
 /** The ids of the selected shots. */
 function chosenItems(film: Film, shot: Placed, also: readonly number[]): string[] {
   return chosenPlaces({ place: shot.place, also })
@@ -147,7 +159,10 @@ function OfShot({ production, film, shot, material, actions }: Props) {
           name={`${shot.label}, take ${take.number}`}
           take={take}
           at={shot.in + Math.floor((shot.end - shot.start) / 2)}
-          use={{ says: "Lay it over the cut", act: () => actions.liftSubject(shot.id) }}
+          uses={LIFTS.map(({ behind, ...use }) => ({
+            ...use,
+            act: () => actions.liftSubject(shot.id, behind),
+          }))}
           onClose={() => setDrawing(false)}
         />
       )}

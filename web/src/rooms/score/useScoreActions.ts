@@ -240,7 +240,8 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       /** Says what of a shot, or of what lies over the cut, stays. */
       setMatte: (item: string, matte: Matte) => void run("set-matte", { item, matte }),
       /** Lays the subject of a shot of the cut over it. */
-      liftSubject: (item: string) => void run("lift-subject", { item }),
+      liftSubject: (item: string, behind: EditValues<"lift-subject">["behind"]) =>
+        void run("lift-subject", { item, behind }),
       addMask: (item: string, kind: Mask["kind"]) => void run("add-mask", { item, kind }),
       /** Takes one more colour out; null is the one that is found along the edges of its picture. */
       takeOutColour: (item: string, colour: string | null) =>

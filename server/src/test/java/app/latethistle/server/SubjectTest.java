@@ -87,6 +87,11 @@ class SubjectTest {
     assertThat(over.get("shot").get("matte").get("part").asString()).isEqualTo("SUBJECT");
     assertThat(over.get("start").get("frame")).isEqualTo(shot.get("start"));
     assertThat(over.get("end").get("frame")).isEqualTo(shot.get("end"));
+    cut.undo();
+    Map<String, Object> titled = Map.of("item", shot.get("id").asString(), "behind", "TITLED");
+    assertThat(cut.tryEdit("lift-subject", titled).detail()).contains("No title stands");
+    cut.edit("lift-subject", Map.of("item", shot.get("id").asString(), "behind", "BLURRED"));
+    assertThat(cut.shot(shot.get("place").asInt()).get("treatments").toString()).contains("BLUR");
     JsonNode document = cut.api.get(cut.path + "/film.json").json();
     assertThat(document.get("takes").findValuesAsString("sha256")).contains(hash);
     assertThat(packed()).contains("\"subject\":\"" + hash, "\"AROUND\"");

@@ -2,19 +2,14 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
-import app.latethistle.core.film.Compound;
-import app.latethistle.core.film.Edit;
-import app.latethistle.core.film.Layers;
+import app.latethistle.core.film.Lifting;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SetAspect;
-import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Mask;
 import app.latethistle.core.look.Matte;
-import app.latethistle.core.take.Take;
 import app.latethistle.server.material.Pictures;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.List;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -46,8 +41,12 @@ class MatteController {
    */
   record TakeOutColour(long revision, String item, @Schema(nullable = true) String colour) {}
 
-  /** The subject of a shot of the cut that is laid over it. */
-  record LiftSubject(long revision, String item) {}
+  /**
+   * The subject of a shot of the cut that is laid over it.
+   *
+   * @param behind what becomes of what is behind it; null for nothing
+   */
+  record LiftSubject(long revision, String item, @Schema(nullable = true) Lifting.Behind behind) {}
 
   @PostMapping("/set-matte")
   FilmView setMatte(@PathVariable long productionId, @RequestBody SetMatte s) {
@@ -87,34 +86,18 @@ class MatteController {
 
   /**
    * The subject of a shot of the cut, laid over it where it stands, so that something can come
-   * between them and what is behind it can be changed alone.
+   * between them and what is behind it can be changed alone, which is done at once if wanted.
    */
   @PostMapping("/lift-subject")
   FilmView liftSubject(@PathVariable long productionId, @RequestBody LiftSubject l) {
     return edits.make(
         productionId,
         l.revision(),
-        state -> {
-          Placement shot = state.shot(l.item());
-          Take take = state.takeOf(shot);
-          if (take.subject().isEmpty()) {
-            throw new Refused(
-                "Nothing has been cut out of this take yet; draw what its subject is first.");
-          }
-          int place = state.film().placements().indexOf(shot);
-          if (place < 0) {
-            throw new Refused("That shot lies over the cut already; say what of it stays.");
-          }
-          Matte matte = shot.how().matte().withPart(Matte.Part.SUBJECT);
-          List<Tie> ties = state.film().ties();
-          Edit laid =
-              Layers.layOver(
-                  state.resolved(),
-                  shot.withAppearance(shot.how().withMatte(matte)),
-                  ties.get(place),
-                  ties.get(place + 1));
-          return new Compound("lift the subject over the cut", List.of(laid));
-        });
+        state ->
+            Lifting.lift(
+                state.resolved(),
+                l.item(),
+                l.behind() == null ? Lifting.Behind.AS_IT_IS : l.behind()));
   }
 
   private int backing(FilmState state, Placement shot) {
