@@ -103,6 +103,7 @@ final class WordsJourney {
     Locator shadow = card.getByLabel("shadow, %");
     shadow.fill("0");
     shadow.press("Enter");
+    assertThat(shadow).hasValue("0");
     Locator tooFaint =
         region("Titles").getByText("contrast", new Locator.GetByTextOptions().setExact(true));
     for (String colour : List.of("#10182a", "#f4ecd8", "#808080")) {
@@ -113,6 +114,7 @@ final class WordsJourney {
       }
     }
     assertThat(region("Titles")).containsText("contrast");
+    assertThat(shadow).hasValue("0");
     card.getByRole(
             AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^Plate: ")))
         .click();
