@@ -17,9 +17,7 @@ interface Props {
   draft: Draft | null;
   shown: Shown;
   onChoose: (id: string | null) => void;
-  onTry: (draft: Draft) => void;
-  /** What is tried is given up; the same function each time. */
-  onGiveUp: () => void;
+  onTry: (draft: Draft | null) => void;
   onKeep: (draft: Draft) => void;
 }
 
@@ -39,7 +37,7 @@ const STEP = 5;
 
 /** On the picture: the safe area, and what titles take up, to be dragged and moved by arrows. */
 export function TitleBlocks(props: Props) {
-  const { words, sights, chosen, draft, shown, onChoose, onTry, onGiveUp, onKeep } = props;
+  const { words, sights, chosen, draft, shown, onChoose, onTry, onKeep } = props;
   const frame = useRoom((s) => s.frame);
   const shape = useRoom((s) => s.shape);
   const seen = words.titles.filter(
@@ -56,7 +54,7 @@ export function TitleBlocks(props: Props) {
   const { surface, take, handlers } = useDragging<Drag>(({ title, x, y }, from, at) => {
     onTry(moved(title, caught(x + at.x - from.x), caught(y + at.y - from.y)));
   }, keep);
-  useEffect(() => onGiveUp, [frame, onGiveUp]);
+  useEffect(() => () => onTry(null), [frame, onTry]);
   const press = (e: KeyboardEvent, title: Title) => {
     const now = draft?.box ?? boxIn(title.boxes, shape);
     const by = e.shiftKey ? 5 * STEP : STEP;

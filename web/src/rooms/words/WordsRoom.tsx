@@ -1,11 +1,10 @@
 import Box from "@mui/material/Box";
-import { useCallback, useState } from "react";
+import { useState } from "react";
 import {
   inShape,
   titledUrl,
   type Film,
   type Production,
-  type Title,
   type TitleChange,
   type Words,
 } from "../../api/client";
@@ -59,36 +58,6 @@ interface Props {
   onLanguage: (to: string) => void;
 }
 
-type Draft = Omit<Partial<TitleChange>, "id">;
-
-/**
- * What is tried of the chosen title, with all that was tried before and is not seen in it yet.
- */
-interface Tried {
-  to: Draft;
-  /** The film's revision that has it; null until that is known. */
-  kept: number | null;
-}
-
-/** A title as it is tried, so that what is changed next is changed in that. */
-const asTried = (title: Title, { words, lettering, movement }: Draft): Title => ({
-  ...title,
-  ...(words && { words }),
-  ...(lettering && { lettering }),
-  ...(movement && { movement }),
-});
-
-const alike = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
-
-/** What of a draft the title does not show yet; null if it shows all. */
-function unseen(title: Title, draft: Draft): Draft | null {
-  const left = { ...draft };
-  if (alike(left.words, title.words)) delete left.words;
-  if (alike(left.lettering, title.lettering)) delete left.lettering;
-  if (alike(left.movement, title.movement)) delete left.movement;
-  return Object.keys(left).length > 0 ? left : null;
-}
-
 function Writing({ production, film, words, language, onLanguage }: Props) {
   const actions = useWordsActions(production.id);
   const shape = useRoom((s) => s.shape);
@@ -100,8 +69,7 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
   const [writing, setWriting] = useState<string | null>(null);
   const [choosing, setChoosing] = useState(false);
   const [shown, setShown] = useState({ safe: true, blocks: true });
-  const [tried, setTried] = useState<Tried | null>(null);
-  const draft = tried && (tried.kept === null || words.revision < tried.kept) ? tried.to : null;
+  const [draft, setDraft] = useState<Omit<Partial<TitleChange>, "id"> | null>(null);
   const sights = useSights(production.id, words.revision, words.titles, shape);
   const title = words.titles.find((t) =>
     chosen === null ? before !== null && !before.has(t.id) : t.id === chosen,
@@ -110,7 +78,7 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
   const choose = (id: string | null) => {
     setChosen(id);
     setBefore(null);
-    setTried(null);
+    setDraft(null);
     const one = words.titles.find((t) => t.id === id);
     if (one?.place && (frame < one.place.start || frame >= one.place.end)) {
       goTo(film, Math.min(film.length - 1, one.place.landing));
@@ -121,22 +89,12 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
     const one = words.captions.captions[at];
     if (one) goTo(film, one.start);
   };
-  const giveUp = useCallback(() => setTried(null), []);
-  const attempt = (to: Draft) => {
-    const left = title ? unseen(title, { ...draft, ...to }) : null;
-    setTried(left && { to: left, kept: null });
-  };
-  /** Sends what is tried; it stays to be seen until the title shows it. */
-  const keep = (to: Draft) => {
+  /** Sends what is tried; it stays to be seen until the answer is there. */
+  const keep = (to: Omit<Partial<TitleChange>, "id">) => {
     if (!title) return;
-    const mine: Tried = { to: { ...draft, ...to }, kept: null };
-    setTried(mine);
+    setDraft(to);
     // Keys pressed meanwhile have made another draft, which stays.
-    void actions
-      .change(title.id, to)
-      .then((kept) =>
-        setTried((now) => (now !== mine ? now : kept === null ? null : { ...mine, kept })),
-      );
+    void actions.change(title.id, to).then(() => setDraft((now) => (now === to ? null : now)));
   };
   useWordsKeys({
     film,
@@ -153,7 +111,7 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
     add: () => setChoosing(true),
     actions,
   });
-  const picture =
+  const tried =
     title && draft
       ? titledUrl(production.id, inShape(film.revision, shape), frame, { id: title.id, ...draft })
       : null;
@@ -162,7 +120,7 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
     <Box sx={{ height: "100%", display: "flex", flexDirection: "column" }}>
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
-          <Monitor production={production} film={film} instead={picture}>
+          <Monitor production={production} film={film} instead={tried}>
             <TitleBlocks
               words={words}
               sights={sights}
@@ -170,8 +128,7 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
               draft={draft}
               shown={shown}
               onChoose={choose}
-              onTry={attempt}
-              onGiveUp={giveUp}
+              onTry={setDraft}
               onKeep={keep}
             />
           </Monitor>
@@ -238,10 +195,10 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
                   key={title.id}
                   production={production}
                   film={film}
-                  title={draft ? asTried(title, draft) : title}
+                  title={title}
                   sight={sights.get(title.id)}
                   actions={actions}
-                  onTry={attempt}
+                  onTry={setDraft}
                   onKeep={keep}
                 />
               )}

@@ -14,12 +14,8 @@ export function useWordsActions(production: number) {
   return {
     add: (design: string, text: string, at: Tie) =>
       make({ name: "add-title", values: { design, text, at } }),
-    /** Answers the film's revision that has it; null if it was refused. */
     change: (id: string, to: Omit<Partial<TitleChange>, "id">) =>
-      edit({ name: "change-title", values: { title: { id, ...to } as TitleChange } }).then(
-        (film) => film.revision,
-        () => null,
-      ),
+      make({ name: "change-title", values: { title: { id, ...to } as TitleChange } }),
     land: (title: Title, at: Tie) =>
       void make({
         name: "land-title",

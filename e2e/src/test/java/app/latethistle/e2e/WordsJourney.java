@@ -102,7 +102,9 @@ final class WordsJourney {
     // Letters of one of these cannot be read over any picture; a remedy is taken with one click.
     Locator shadow = card.getByLabel("shadow, %");
     shadow.fill("0");
-    shadow.press("Enter");
+    // The next change is made of the title as it is shown, so this one has to be.
+    page.waitForResponse(
+        answer -> answer.url().contains("/film/words?"), () -> shadow.press("Enter"));
     assertThat(shadow).hasValue("0");
     Locator tooFaint =
         region("Titles").getByText("contrast", new Locator.GetByTextOptions().setExact(true));
