@@ -4,7 +4,6 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.TreatmentKind;
-import app.latethistle.core.look.Treatments;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
@@ -63,9 +62,8 @@ public final class Lifting {
   }
 
   private static Edit treated(Placement shot, TreatmentKind kind) {
-    List<Treatment> all = new ArrayList<>(shot.how().treatments().list());
-    all.add(Treatment.usual(kind));
-    return SetAspect.of(Aspect.TREATMENTS, shot.id(), new Treatments(all));
+    return SetAspect.of(
+        Aspect.TREATMENTS, shot.id(), shot.how().treatments().and(Treatment.usual(kind)));
   }
 
   /** Titles over some frames go under all layers. */

@@ -4,7 +4,9 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import java.util.Comparator;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalLong;
 
 /**
@@ -19,6 +21,15 @@ public record Resolved(
   /** Resolves a film. */
   public static Resolved of(Film film, Clocks clocks, FrameRate rate, Map<String, Take> takes) {
     return new Resolved(film, clocks, rate, takes, Cutting.of(film, clocks, rate, takes));
+  }
+
+  /** The take of a file, the first by its id where there are several; "" is no file. */
+  public Optional<Take> takeOfFile(String media) {
+    return media.isEmpty()
+        ? Optional.empty()
+        : takes.values().stream()
+            .filter(take -> take.media().equals(media))
+            .min(Comparator.comparing(Take::id));
   }
 
   /** The same with another film. */

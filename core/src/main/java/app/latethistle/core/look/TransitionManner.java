@@ -21,15 +21,15 @@ public record TransitionManner(
   public static final TransitionManner PLAIN =
       new TransitionManner(180, 0, BLACK, LumaPattern.CLOUDS);
 
-  /** One by no picture. */
-  public TransitionManner(int angle, int softness, int colour, LumaPattern pattern) {
-    this(angle, softness, colour, pattern, "");
-  }
-
   private static final int STEP = 45;
 
   /** Under 10 % of full light. */
   private static final int DARK = 26;
+
+  /** One by no picture. */
+  public TransitionManner(int angle, int softness, int colour, LumaPattern pattern) {
+    this(angle, softness, colour, pattern, "");
+  }
 
   /**
    * @throws IllegalArgumentException if a value is out of its range

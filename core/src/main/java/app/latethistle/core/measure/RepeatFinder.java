@@ -11,6 +11,7 @@ public final class RepeatFinder {
   private final List<Double> differences = new ArrayList<>();
   private Gray last;
   private List<FrameRange> frozen;
+  private boolean[] all;
 
   /**
    * Begins.
@@ -44,9 +45,15 @@ public final class RepeatFinder {
     return frozen;
   }
 
-  /** For each picture whether it repeats the one before, frozen or not. */
+  /**
+   * For each picture whether it repeats the one before, frozen or not; no picture may come after
+   * this is asked.
+   */
   boolean[] all() {
-    return Stillness.repeats(differences.stream().mapToDouble(d -> d).toArray());
+    if (all == null) {
+      all = Stillness.repeats(differences.stream().mapToDouble(d -> d).toArray());
+    }
+    return all;
   }
 
   /**
@@ -54,10 +61,9 @@ public final class RepeatFinder {
    * picture may come after this is asked.
    */
   public List<Integer> repeats() {
-    boolean[] all = all();
     List<Integer> repeats = new ArrayList<>();
-    for (int i = 1; i < all.length; i++) {
-      if (all[i] && !PictureMeter.inside(frozen(), i)) {
+    for (int i = 1; i < differences.size(); i++) {
+      if (all()[i] && !PictureMeter.inside(frozen(), i)) {
         repeats.add(i);
       }
     }

@@ -9,6 +9,12 @@ import java.util.Arrays;
  * range). Mutable, so that it can be used again for the next frame.
  */
 public final class Frame {
+  /** The luma of black. */
+  public static final int BLACK = 16;
+
+  /** The luma of white. */
+  public static final int WHITE = 235;
+
   private final int width;
   private final int height;
   private final byte[] data;
@@ -93,7 +99,7 @@ public final class Frame {
 
   /** Makes it black. */
   public void black() {
-    Arrays.fill(data, 0, width * height, (byte) 16);
+    Arrays.fill(data, 0, width * height, (byte) BLACK);
     Arrays.fill(data, width * height, data.length, (byte) 128);
   }
 

@@ -18,9 +18,6 @@ final class Grain implements TreatmentPainter {
   /** Codes of one standard deviation in the middle tones, at full amount: common practice. */
   private static final double MOST = 20;
 
-  private static final int BLACK = 16;
-  private static final int WHITE = 235;
-
   /** The field that was made last: films have one grain, and each frame alone asks for it. */
   private static volatile Field last = new Field(-1, 0, new float[0]);
 
@@ -72,7 +69,8 @@ final class Grain implements TreatmentPainter {
   private static float[] strength(Setting setting) {
     float[] strength = new float[256];
     for (int v = 0; v < 256; v++) {
-      double light = Math.max(0, Math.min(1, (v - BLACK) / (double) (WHITE - BLACK)));
+      double light =
+          Math.max(0, Math.min(1, (v - Frame.BLACK) / (double) (Frame.WHITE - Frame.BLACK)));
       double edge = setting.share(light < 0.5 ? 2 : 3);
       double middle = 1 - sq(2 * light - 1);
       strength[v] = (float) (MOST * setting.share(0) * (edge + (1 - edge) * middle));

@@ -5,8 +5,6 @@ package app.latethistle.core.picture;
  * one colour, as far as there is room, so that nothing clips.
  */
 final class Halation implements TreatmentPainter {
-  private static final int BLACK = 16;
-  private static final int WHITE = 235;
 
   /** The colour of the light, red 1, green .35, blue .1: common practice, no source. */
   private static final float LUMA = 219 * 0.47f;
@@ -30,14 +28,14 @@ final class Halation implements TreatmentPainter {
   @Override
   public void draw(Frame from, Frame into, Setting setting) {
     float amount = (float) setting.share(0);
-    float least = (float) (BLACK + (WHITE - BLACK) * setting.share(2));
+    float least = (float) (Frame.BLACK + (Frame.WHITE - Frame.BLACK) * setting.share(2));
     byte[] a = from.data();
     byte[] b = into.data();
     int w = from.width();
     float[] bright = blurring.values();
     HalfPlane.luma(from, bright);
     for (int i = 0; i < bright.length; i++) {
-      bright[i] = Math.max(0, bright[i] - least) / (WHITE - least + 1);
+      bright[i] = Math.max(0, bright[i] - least) / (Frame.WHITE - least + 1);
     }
     HalfPlane light = new HalfPlane(blurring.blurred(setting.pixels(1, from) / 2), width, height);
     for (int y = 0; y < from.height(); y++) {
@@ -60,7 +58,7 @@ final class Halation implements TreatmentPainter {
   }
 
   private static float added(float light, float amount, int luma) {
-    float room = Math.max(0, WHITE - luma) / (float) (WHITE - BLACK);
+    float room = Math.max(0, Frame.WHITE - luma) / (float) (Frame.WHITE - Frame.BLACK);
     return amount * Math.min(1, GIVEN_BACK * light) * room;
   }
 

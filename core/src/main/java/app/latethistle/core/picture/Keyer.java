@@ -17,7 +17,6 @@ import java.util.List;
  * <p>Not for use by two threads at once.
  */
 public final class Keyer {
-  private static final int BLACK = 16;
   private static final int GREY = 128;
 
   /**
@@ -157,13 +156,13 @@ public final class Keyer {
         int at = y * width + x;
         int i = y / 2 * w + x / 2;
         float k = between(through, x, y);
-        float under = backing[1][i] - BLACK;
-        float value = (data[at] & 0xff) - BLACK;
+        float under = backing[1][i] - Frame.BLACK;
+        float value = (data[at] & 0xff) - Frame.BLACK;
         float dark = 1 - value / Math.max(1, under);
         float shade = shadow > 0 && dark > SHADED ? k * shadow * Math.min(1, dark) : 0;
         float stays = 1 - k + shade;
         opacity[at] = (byte) Math.round((opacity[at] & 0xff) * Math.min(1, stays));
-        data[at] = (byte) (BLACK + Math.max(0, Math.min(219, value - k * under)) + 0.5f);
+        data[at] = (byte) (Frame.BLACK + Math.max(0, Math.min(219, value - k * under)) + 0.5f);
       }
     }
     for (int i = 0; i < through.length; i++) {

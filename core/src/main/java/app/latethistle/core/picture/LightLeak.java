@@ -8,7 +8,6 @@ import java.util.List;
  */
 final class LightLeak implements TreatmentPainter {
   private static final int NET = 16;
-  private static final int WHITE = 235;
 
   /** Where light comes in: from beyond the left, the right and the top, in heights. */
   private record Source(double x, double y, double size, int line) {}
@@ -63,7 +62,7 @@ final class LightLeak implements TreatmentPainter {
         float light = Math.min(1, top + v * (low - top));
         int value = data[at + x] & 0xff;
         // Light adds: luma is screened with the colour's, chroma goes the same way.
-        float to = plane == 0 ? value + (WHITE - value) * (colour - 16) / 219f : colour;
+        float to = plane == 0 ? value + (Frame.WHITE - value) * (colour - 16) / 219f : colour;
         data[at + x] = Softening.code(value + light * (to - value));
       }
     }

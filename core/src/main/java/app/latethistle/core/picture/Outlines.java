@@ -4,8 +4,6 @@ import app.latethistle.core.look.TreatmentKind;
 
 /** What is made of a picture's edges: light on them, or a drawing. */
 final class Outlines implements TreatmentPainter {
-  private static final int BLACK = 16;
-  private static final int WHITE = 235;
 
   /** A stroke's and a shine's softness, in thousandths of the height. */
   private static final double STROKE = 4;
@@ -38,8 +36,11 @@ final class Outlines implements TreatmentPainter {
     float share = (float) amount;
     for (int i = 0; i < soft.length; i++) {
       int value = from.data()[i] & 0xff;
-      float ratio = (Math.max(0, value - BLACK) + 8) / (Math.max(0, soft[i] - BLACK) + 8);
-      float drawn = BLACK + (WHITE - BLACK) * Math.max(0, 1 - 2.2f * Math.max(0, 1 - ratio));
+      float ratio =
+          (Math.max(0, value - Frame.BLACK) + 8) / (Math.max(0, soft[i] - Frame.BLACK) + 8);
+      float drawn =
+          Frame.BLACK
+              + (Frame.WHITE - Frame.BLACK) * Math.max(0, 1 - 2.2f * Math.max(0, 1 - ratio));
       into.data()[i] = Softening.code(value + share * (drawn - value));
     }
     for (int i = soft.length; i < from.data().length; i++) {

@@ -17,11 +17,6 @@ final class RevealOrder {
   /** Diamonds across the picture. */
   private static final int DIAMONDS = 16;
 
-  /** Codes of luma, limited range. */
-  private static final int BLACK = 16;
-
-  private static final int WHITE = 235;
-
   private final char[] luma;
   private final char[] chroma;
 
@@ -46,7 +41,8 @@ final class RevealOrder {
     int height = still.height();
     char[] luma = new char[width * height];
     for (int i = 0; i < luma.length; i++) {
-      double white = ((still.data()[i] & 0xff) - BLACK) / (double) (WHITE - BLACK);
+      double white =
+          ((still.data()[i] & 0xff) - Frame.BLACK) / (double) (Frame.WHITE - Frame.BLACK);
       luma[i] = (char) Math.round(Math.max(0, Math.min(1, white)) * LAST);
     }
     char[] chroma = new char[luma.length / 4];

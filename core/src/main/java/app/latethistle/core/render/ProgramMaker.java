@@ -75,8 +75,7 @@ final class ProgramMaker {
 
   /** A transition's manner; a still that is not there any more is not asked for. */
   private TransitionManner manner(Transition how) {
-    String picture = how.manner().picture();
-    boolean known = film.takes().values().stream().anyMatch(t -> t.media().equals(picture));
+    boolean known = film.takeOfFile(how.manner().picture()).isPresent();
     return known ? how.manner() : how.manner().withPicture("");
   }
 

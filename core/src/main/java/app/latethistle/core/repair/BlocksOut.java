@@ -33,29 +33,29 @@ final class BlocksOut implements Mending {
     int wide = Math.min(PART, clip.width() / 8 * 8);
     int high = Math.min(PART, clip.height() / 8 * 8);
     List<byte[]> parts = new ArrayList<>();
-    List<Integer> count = new ArrayList<>();
+    int[] count = {0};
     clip.each(
         (number, frame) -> {
           if (number % TRIED_EVERY == 0 && parts.size() < MOST_TRIED) {
             parts.add(part(frame, wide, high));
           }
-          count.add(number);
+          count[0]++;
           progress.at(0);
         });
     float least = (float) least(parts, wide, high);
-    CosineShrink luma = new CosineShrink(clip.width(), clip.height(), STEP);
-    CosineShrink chroma = new CosineShrink(clip.width() / 2, clip.height() / 2, STEP);
+    List<CosineShrink> shrinks = CosineShrink.of(clip, STEP);
     Frame made = new Frame(clip.width(), clip.height());
     clip.each(
         (number, frame) -> {
-          for (int plane = 0; plane < 3; plane++) {
-            int size = frame.width() * frame.height() / (plane == 0 ? 1 : 4);
-            Plane one = new Plane(frame.data(), frame.offset(plane), size);
-            (plane == 0 ? luma : chroma).add(least, one);
-            one.write(made.data());
+          List<Plane> planes = Plane.of(frame);
+          for (int plane = 0; plane < planes.size(); plane++) {
+            if (least > 0) {
+              shrinks.get(plane).add(least, planes.get(plane));
+            }
+            planes.get(plane).write(made.data());
           }
           taker.take(number, made);
-          progress.at((number + 1.0) / count.size());
+          progress.at((number + 1.0) / count[0]);
         });
   }
 

@@ -1,6 +1,8 @@
 package app.latethistle.core.repair;
 
+import app.latethistle.core.picture.Frame;
 import java.util.Arrays;
+import java.util.List;
 
 /**
  * Takes what is faint out of pictures: blocks of eight by eight samples, through one picture or
@@ -51,9 +53,15 @@ final class CosineShrink {
     this.step = step;
   }
 
+  /** One for each plane of a clip's frames. */
+  static List<CosineShrink> of(Clip clip, int step) {
+    CosineShrink chroma = new CosineShrink(clip.width() / 2, clip.height() / 2, step);
+    return List.of(new CosineShrink(clip.width(), clip.height(), step), chroma, chroma);
+  }
+
   /** A plane of one picture with what its blocks say of it. */
   static final class Plane {
-    final byte[] data;
+    private final byte[] data;
     private final int offset;
     private final float[] sums;
     private final float[] weights;
@@ -67,6 +75,15 @@ final class CosineShrink {
       this.offset = offset;
       sums = new float[size];
       weights = new float[size];
+    }
+
+    /** The three of a frame, over its own buffer. */
+    static List<Plane> of(Frame frame) {
+      int luma = frame.width() * frame.height();
+      return List.of(
+          new Plane(frame.data(), frame.offset(0), luma),
+          new Plane(frame.data(), frame.offset(1), luma / 4),
+          new Plane(frame.data(), frame.offset(2), luma / 4));
     }
 
     /** Writes what was said of it; samples that nothing was said of stay. */

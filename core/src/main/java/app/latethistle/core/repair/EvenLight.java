@@ -33,8 +33,6 @@ final class EvenLight implements Mending {
   /** Chroma is changed by a factor within this and its inverse: in the dark it tells nothing. */
   private static final double MOST_GAIN = 2;
 
-  private static final int BLACK = 16;
-
   private final List<Integer> jumps;
   private final double rate;
 
@@ -149,8 +147,8 @@ final class EvenLight implements Mending {
     byte[] codes = new byte[CODES];
     double[] gains = new double[CODES];
     for (int code = 0; code < CODES; code++) {
-      codes[code] = (byte) Math.round(Math.max(BLACK, Math.min(235, table[code])));
-      double gain = code > BLACK ? (table[code] - BLACK) / (code - BLACK) : 1;
+      codes[code] = (byte) Math.round(Math.max(Frame.BLACK, Math.min(Frame.WHITE, table[code])));
+      double gain = code > Frame.BLACK ? (table[code] - Frame.BLACK) / (code - Frame.BLACK) : 1;
       gains[code] = Math.max(1 / MOST_GAIN, Math.min(MOST_GAIN, gain));
     }
     int width = from.width();

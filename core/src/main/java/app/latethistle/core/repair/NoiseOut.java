@@ -35,7 +35,7 @@ final class NoiseOut implements Mending {
     private final Clip clip;
     private final Clip.Taker taker;
     private final Clip.Progress progress;
-    private final List<CosineShrink> shrinks = new ArrayList<>();
+    private final List<CosineShrink> shrinks;
     private final double[] noise = new double[PLANES];
     private final Deque<List<Plane>> window = new ArrayDeque<>();
     private final Frame made;
@@ -47,20 +47,12 @@ final class NoiseOut implements Mending {
       this.taker = taker;
       this.progress = progress;
       made = new Frame(clip.width(), clip.height());
-      shrinks.add(new CosineShrink(clip.width(), clip.height(), STEP));
-      for (int plane = 1; plane < PLANES; plane++) {
-        shrinks.add(new CosineShrink(clip.width() / 2, clip.height() / 2, STEP));
-      }
+      shrinks = CosineShrink.of(clip, STEP);
     }
 
-    /** The planes of a picture on its way. */
-    private static List<Plane> planesOf(Frame frame) {
-      byte[] data = frame.data().clone();
-      int luma = frame.width() * frame.height();
-      return List.of(
-          new Plane(data, frame.offset(0), luma),
-          new Plane(data, frame.offset(1), luma / 4),
-          new Plane(data, frame.offset(2), luma / 4));
+    /** A picture on its way; the clip's own is only good until the next. */
+    private static List<Plane> kept(Frame frame) {
+      return Plane.of(new Frame(frame.width(), frame.height(), frame.data().clone()));
     }
 
     void measure() throws IOException {
@@ -69,7 +61,7 @@ final class NoiseOut implements Mending {
           (number, frame) -> {
             count++;
             if (number % MEASURED_EVERY < CosineShrink.DEPTH) {
-              window.add(planesOf(frame));
+              window.add(kept(frame));
             }
             if (window.size() == CosineShrink.DEPTH) {
               for (int plane = 0; plane < PLANES; plane++) {
@@ -93,7 +85,7 @@ final class NoiseOut implements Mending {
     void clean() throws IOException {
       clip.each(
           (number, frame) -> {
-            window.add(planesOf(frame));
+            window.add(kept(frame));
             if (window.size() == CosineShrink.DEPTH) {
               for (int plane = 0; plane < PLANES; plane++) {
                 if (noise[plane] > 0) {

@@ -169,7 +169,7 @@ final class RandomPrograms {
         List.of(Run.Between.values()).get(random.nextInt(3)));
   }
 
-  /** Of any kind, up to more than two beats long. */
+  /** Of any kind, up to more than two beats long; one by a pattern may go by a take's picture. */
   static Transition transition(Random random) {
     TransitionKind kind =
         List.of(TransitionKind.values())
@@ -178,9 +178,15 @@ final class RandomPrograms {
         random.nextBoolean()
             ? Span.frames(1 + random.nextInt(30))
             : Span.quarterBeats(1 + random.nextInt(9));
+    String picture =
+        kind == TransitionKind.LUMA && random.nextBoolean() ? "media-b" + random.nextInt(10) : "";
     return Transition.of(kind, span)
         .lying(List.of(Transition.Lies.values()).get(random.nextInt(3)))
-        .withManner(kind.usual().withAngle(random.nextInt(360)).withSoftness(random.nextInt(101)));
+        .withManner(
+            kind.usual()
+                .withAngle(random.nextInt(360))
+                .withSoftness(random.nextInt(101))
+                .withPicture(picture));
   }
 
   private static View view(Random random) {

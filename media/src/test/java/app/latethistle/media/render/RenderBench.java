@@ -74,8 +74,8 @@ public final class RenderBench {
     try {
       List<Path> clips = clips(folder);
       List<Double> worked = new GraphBench(folder, clips, probed(clips)).measure(ROUNDS);
-      double straight = straightCuts(folder);
-      double titled = titled(folder);
+      double straight = straightCuts(folder, clips);
+      double titled = titled(folder, clips);
       double ripple = rippleShare(folder, Path.of("..", "demo"));
       double slow = slowMotion();
       System.out.printf(
@@ -97,8 +97,7 @@ public final class RenderBench {
   }
 
   /** A master of straight cuts beside ffmpeg alone: the median of the ratios of their times. */
-  private static double straightCuts(Path folder) throws IOException {
-    List<Path> clips = clips(folder);
+  private static double straightCuts(Path folder, List<Path> clips) throws IOException {
     Map<String, Originals.Original> files = probed(clips);
     List<Double> ratios = new ArrayList<>();
     System.out.printf("%6s %10s %10s %7s%n", "round", "ours s", "ffmpeg s", "ratio");
@@ -121,8 +120,8 @@ public final class RenderBench {
    * The same master with words on it: a title that comes by letters in each shot, and captions over
    * half of the time. The median of the ratios to the one without.
    */
-  private static double titled(Path folder) throws IOException {
-    Map<String, Originals.Original> files = probed(clips(folder));
+  private static double titled(Path folder, List<Path> clips) throws IOException {
+    Map<String, Originals.Original> files = probed(clips);
     Design design = Designs.named("Soft main title");
     List<Writing> words = new ArrayList<>();
     for (long i = 0; i < CLIPS; i++) {

@@ -3,6 +3,7 @@ package app.latethistle.server.film;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.Treating;
 import app.latethistle.core.take.PictureShape;
@@ -16,7 +17,6 @@ import app.latethistle.document.SongForm;
 import app.latethistle.document.TakeForm;
 import app.latethistle.server.material.ColourTables;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -41,7 +41,7 @@ class FilmDocuments {
         state.production().title(),
         new FilmDocument.Picture(picture.width(), picture.height()),
         state.production().rate().toString(),
-        used(film, state.takes())
+        used(film, state.resolved())
             .map(state.takes()::get)
             .filter(Objects::nonNull)
             .map(
@@ -91,7 +91,7 @@ class FilmDocuments {
   }
 
   /** The takes of a film, in the order in which it first names them, whatever their ids. */
-  private static Stream<String> used(Film film, Map<String, Take> takes) {
+  private static Stream<String> used(Film film, Resolved resolved) {
     return Stream.of(
             film.shots().map(Placement::take),
             film.sounds().stream()
@@ -100,13 +100,8 @@ class FilmDocuments {
                 .map(what -> ((SoundMaterial.OfTake) what).take()),
             film.joints().stream()
                 .map(joint -> joint.transition().manner().picture())
-                .flatMap(
-                    picture ->
-                        takes.values().stream()
-                            .filter(t -> t.media().equals(picture))
-                            .map(Take::id)
-                            .sorted()
-                            .limit(1)))
+                .flatMap(picture -> resolved.takeOfFile(picture).stream())
+                .map(Take::id))
         .flatMap(named -> named)
         .distinct();
   }

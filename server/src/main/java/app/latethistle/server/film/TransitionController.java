@@ -56,8 +56,7 @@ class TransitionController {
   private static Transition known(Passing wanted, FilmState state) {
     Transition transition = wanted.transition();
     String picture = transition.manner().picture();
-    if (!picture.isEmpty()
-        && state.takes().values().stream().noneMatch(t -> t.media().equals(picture))) {
+    if (!picture.isEmpty() && state.resolved().takeOfFile(picture).isEmpty()) {
       throw new Refused(
           "The picture that a transition goes by is a still among the takes; bring it in first.");
     }
