@@ -1,6 +1,6 @@
 package app.latethistle.document;
 
-import app.latethistle.core.interchange.CutList;
+import app.latethistle.core.interchange.PieceList;
 import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -20,10 +20,10 @@ public final class Timeline {
   private static final JsonMapper JSON =
       JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
 
-  private final CutList cut;
+  private final PieceList cut;
   private final double rate;
 
-  private Timeline(CutList cut) {
+  private Timeline(PieceList cut) {
     this.cut = cut;
     rate = cut.rate().perSecond();
   }
@@ -34,7 +34,7 @@ public final class Timeline {
    * @param song its file's name; "" for none
    * @param from the song's frame at which the film begins
    */
-  public static String of(CutList cut, String song, long from) {
+  public static String of(PieceList cut, String song, long from) {
     Timeline timeline = new Timeline(cut);
     List<Object> tracks = new ArrayList<>();
     tracks.add(timeline.pictures());
@@ -75,7 +75,7 @@ public final class Timeline {
 
   private Map<String, Object> pictures() {
     List<Object> children = new ArrayList<>();
-    for (CutList.Piece piece : cut.pieces()) {
+    for (PieceList.Piece piece : cut.pieces()) {
       FrameRange mixes = piece.mixes();
       if (!mixes.isEmpty() && !children.isEmpty()) {
         Map<String, Object> transition = item("Transition.1", "");
@@ -88,7 +88,7 @@ public final class Timeline {
     }
     Map<String, Object> track = track("Video", children);
     List<Object> markers = new ArrayList<>();
-    for (CutList.Mark mark : cut.markers()) {
+    for (PieceList.Mark mark : cut.markers()) {
       Map<String, Object> marker = item("Marker.2", mark.note());
       marker.put("marked_range", range(mark.frame(), 1));
       marker.put("color", "PURPLE");
@@ -108,7 +108,7 @@ public final class Timeline {
     return track;
   }
 
-  private Map<String, Object> gap(CutList.Piece piece) {
+  private Map<String, Object> gap(PieceList.Piece piece) {
     Map<String, Object> gap = item("Gap.1", "");
     gap.put("source_range", range(0, piece.at().length()));
     gap.put("effects", List.of());
@@ -116,7 +116,7 @@ public final class Timeline {
     return gap;
   }
 
-  private Map<String, Object> clip(CutList.Piece piece) {
+  private Map<String, Object> clip(PieceList.Piece piece) {
     List<Object> effects = new ArrayList<>();
     if (piece.speed() == 0) {
       Map<String, Object> freeze = item("FreezeFrame.1", "");

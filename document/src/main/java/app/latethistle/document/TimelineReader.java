@@ -1,7 +1,7 @@
 package app.latethistle.document;
 
 import app.latethistle.core.Refused;
-import app.latethistle.core.interchange.CutReader;
+import app.latethistle.core.interchange.GatheredCut;
 import app.latethistle.core.interchange.ReadCut;
 import app.latethistle.core.time.FrameRate;
 import java.util.Optional;
@@ -17,11 +17,11 @@ public final class TimelineReader {
   private static final String SCHEMA = "OTIO_SCHEMA";
 
   private final FrameRate rate;
-  private final CutReader cut;
+  private final GatheredCut cut;
 
   private TimelineReader(String title, FrameRate rate) {
     this.rate = rate;
-    cut = new CutReader(title, rate);
+    cut = new GatheredCut(title, rate);
   }
 
   /**

@@ -3,7 +3,7 @@ package app.latethistle.document;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import app.latethistle.core.interchange.CutList;
+import app.latethistle.core.interchange.PieceList;
 import app.latethistle.core.interchange.ReadCut;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
@@ -13,9 +13,10 @@ import org.junit.jupiter.api.Test;
 
 /** A timeline that another program wrote. */
 class TimelineReaderTest {
-  private static CutList.Piece piece(String file, long from, FrameRange at, int speed, long mixed) {
+  private static PieceList.Piece piece(
+      String file, long from, FrameRange at, int speed, long mixed) {
     long material = Math.round(at.length() * Math.abs(speed) / 100.0);
-    return new CutList.Piece(
+    return new PieceList.Piece(
         file,
         Optional.of(file),
         from + material,
@@ -27,14 +28,14 @@ class TimelineReaderTest {
 
   @Test
   void whatIsWrittenIsReadBack() {
-    CutList cut =
-        new CutList(
+    PieceList cut =
+        new PieceList(
             "Night Post",
             FrameRate.FPS_24,
             List.of(
                 piece("a.mp4", 10, new FrameRange(0, 48), 100, 0),
                 piece("b.mp4", 0, new FrameRange(48, 72), 150, 8),
-                new CutList.Piece(
+                new PieceList.Piece(
                     "gap",
                     Optional.empty(),
                     12,
@@ -43,7 +44,7 @@ class TimelineReaderTest {
                     100,
                     new FrameRange(72, 72)),
                 piece("c.mp4", 30, new FrameRange(84, 132), 100, 0)),
-            List.of(new CutList.Mark(50, "look here")));
+            List.of(new PieceList.Mark(50, "look here")));
     ReadCut read = TimelineReader.read(Timeline.of(cut, "", 0), FrameRate.FPS_24);
     assertThat(read.unread()).isEmpty();
     assertThat(read.cut()).isEqualTo(cut);
@@ -68,7 +69,7 @@ class TimelineReaderTest {
           {"OTIO_SCHEMA": "Track.1", "name": "V2", "kind": "Video", "children": []}]}}
         """;
     ReadCut read = TimelineReader.read(other, FrameRate.FPS_24);
-    CutList.Piece one = read.cut().pieces().get(0);
+    PieceList.Piece one = read.cut().pieces().get(0);
     assertThat(one.file()).contains("one.mov");
     assertThat(one.source()).as("a second into the file").isEqualTo(new FrameRange(24, 72));
     assertThat(read.unread())

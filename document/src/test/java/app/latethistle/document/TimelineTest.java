@@ -2,7 +2,7 @@ package app.latethistle.document;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.latethistle.core.interchange.CutList;
+import app.latethistle.core.interchange.PieceList;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.List;
@@ -16,12 +16,12 @@ class TimelineTest {
   private static final FrameRange NONE = new FrameRange(0, 0);
 
   private static JsonNode timeline() {
-    CutList cut =
-        new CutList(
+    PieceList cut =
+        new PieceList(
             "Night Post",
             FrameRate.FPS_24,
             List.of(
-                new CutList.Piece(
+                new PieceList.Piece(
                     "010",
                     Optional.of("a.mp4"),
                     120,
@@ -29,7 +29,7 @@ class TimelineTest {
                     new FrameRange(0, 48),
                     100,
                     NONE),
-                new CutList.Piece(
+                new PieceList.Piece(
                     "020",
                     Optional.of("b.mp4"),
                     120,
@@ -37,9 +37,9 @@ class TimelineTest {
                     new FrameRange(48, 72),
                     150,
                     new FrameRange(42, 50)),
-                new CutList.Piece(
+                new PieceList.Piece(
                     "gap", Optional.empty(), 12, NONE, new FrameRange(72, 84), 100, NONE)),
-            List.of(new CutList.Mark(50, "look here")));
+            List.of(new PieceList.Mark(50, "look here")));
     return JsonMapper.shared().readTree(Timeline.of(cut, "Slow bellows", 96));
   }
 

@@ -16,13 +16,13 @@ import tools.jackson.databind.JsonNode;
 class CorrectionTest {
   private final Api api = RunningServer.shared().api();
 
-  private JsonNode song(CutFilm cut) {
+  private JsonNode song(EditedFilm cut) {
     return api.get(cut.path + "/songs").json().get(0);
   }
 
   @Test
   void aFilmStaysWhereItIsHeardWhenTheTempoIsHalved() {
-    CutFilm cut = CutFilm.make(api, 18);
+    EditedFilm cut = EditedFilm.make(api, 18);
     String song = cut.path + "/songs/" + song(cut).get("id").asLong();
     double bpm = song(cut).get("bpm").asDouble();
     JsonNode before = cut.film.get("joints");
@@ -45,7 +45,7 @@ class CorrectionTest {
 
   @Test
   void aTempoIsDoubledUpToThreeHundredAndMovedByHalfABeat() {
-    CutFilm cut = CutFilm.make(api, 18);
+    EditedFilm cut = EditedFilm.make(api, 18);
     String path = cut.path + "/songs/" + song(cut).get("id").asLong() + "/corrections";
     double first = song(cut).get("beats").get(0).asDouble();
     double second = song(cut).get("beats").get(1).asDouble();
@@ -64,7 +64,7 @@ class CorrectionTest {
 
   @Test
   void aBeatThatMovesTakesItsCutAlong() {
-    CutFilm cut = CutFilm.make(api, 18);
+    EditedFilm cut = EditedFilm.make(api, 18);
     JsonNode song = song(cut);
     String path = cut.path + "/songs/" + song.get("id").asLong();
     int beat = cut.joint(2).get("beat").asInt();
@@ -78,7 +78,7 @@ class CorrectionTest {
 
   @Test
   void beatsAndBarsComeFromAMidiFile() throws Exception {
-    CutFilm cut = CutFilm.make(api, 18);
+    EditedFilm cut = EditedFilm.make(api, 18);
     String path = cut.path + "/songs/" + song(cut).get("id").asLong();
     Sequence sequence = new Sequence(Sequence.PPQ, 96);
     Track track = sequence.createTrack();
@@ -124,7 +124,7 @@ class CorrectionTest {
 
   @Test
   void whatCannotBePutRightIsSaid() {
-    CutFilm cut = CutFilm.make(api, 18);
+    EditedFilm cut = EditedFilm.make(api, 18);
     String path = cut.path + "/songs/" + song(cut).get("id").asLong();
     String before = api.get(cut.path + "/songs").text();
     Api.Answer bars = api.post(path + "/corrections", Map.of("name", "bars", "count", 40));

@@ -15,7 +15,7 @@ import tools.jackson.databind.JsonNode;
 
 /** A cut leaves for other programs and comes in from them. */
 class CutInTest {
-  private final CutFilm cut = CutFilm.make(RunningServer.shared().api(), 10);
+  private final EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 10);
 
   private Api.Answer bring(String file, String text) {
     return cut.tryEdit("cut-in", Map.of("file", file, "text", text));

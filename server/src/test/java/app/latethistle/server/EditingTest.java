@@ -19,12 +19,12 @@ import tools.jackson.databind.JsonNode;
 
 /** The trade's edits through the API, with undo back to the very same film. */
 class EditingTest {
-  private CutFilm cut;
+  private EditedFilm cut;
   private String start;
 
   @BeforeEach
   void make() {
-    cut = CutFilm.make(RunningServer.shared().api(), 18);
+    cut = EditedFilm.make(RunningServer.shared().api(), 18);
     start = cut.content();
   }
 

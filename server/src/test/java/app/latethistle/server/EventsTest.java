@@ -62,7 +62,7 @@ class EventsTest {
   @Test
   void tellsOfWorkOfEditsAndOfMasters() throws IOException, InterruptedException {
     RunningServer server = RunningServer.shared();
-    CutFilm cut = CutFilm.make(server.api(), 15);
+    EditedFilm cut = EditedFilm.make(server.api(), 15);
     try (Stream<String> lines = listen(server.port(), cut.id)) {
       assertThat(lines).isNotNull();
       long revision = cut.film.get("revision").asLong();

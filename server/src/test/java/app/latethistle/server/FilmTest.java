@@ -21,7 +21,7 @@ class FilmTest {
 
   @Test
   void theFirstCutSitsOnTheSongsBeats() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     JsonNode film = cut.film;
     assertThat(film.get("shots").size()).isEqualTo(6);
     assertThat(film.get("problems").size()).isZero();
@@ -38,7 +38,7 @@ class FilmTest {
 
   @Test
   void everyEditDoesWhatItSaysAndIsUndone() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     String start = cut.content();
 
     int beat = cut.joint(2).get("beat").asInt();
@@ -82,7 +82,7 @@ class FilmTest {
 
   @Test
   void anotherTakeIsChosen() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     JsonNode takes = cut.api.get(cut.path + "/material").json().get("shots").get(1).get("takes");
     long other = takes.get(1).get("id").asLong();
     cut.edit("choose-take", Map.of("place", 1, "takeId", other));
@@ -94,7 +94,7 @@ class FilmTest {
 
   @Test
   void lockedShotsStayWhenTheFilmIsCutAgain() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     long frame = cut.joint(3).get("frame").asLong();
     cut.edit("move-joint", free(2, cut.joint(2).get("frame").asLong() + 4));
     cut.edit("slip", Map.of("place", 2, "in", 1));
@@ -107,8 +107,8 @@ class FilmTest {
 
   @Test
   void theSecondOfTwoWindowsIsToldAndNothingIsLost() {
-    CutFilm here = CutFilm.make(RunningServer.shared().api(), 18);
-    CutFilm there = here.through(RunningServer.shared().api());
+    EditedFilm here = EditedFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm there = here.through(RunningServer.shared().api());
     here.edit("slip", Map.of("place", 0, "in", 1));
     Api.Answer late = there.tryEdit("slip", Map.of("place", 0, "in", 2));
     assertThat(late.status()).isEqualTo(409);
@@ -121,8 +121,8 @@ class FilmTest {
 
   @Test
   void twoWindowsThatTouchDifferentShotsBothGetTheirWay() {
-    CutFilm here = CutFilm.make(RunningServer.shared().api(), 18);
-    CutFilm there = here.through(RunningServer.shared().api());
+    EditedFilm here = EditedFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm there = here.through(RunningServer.shared().api());
     here.edit("slip", Map.of("place", 0, "in", 1));
     here.edit("set-framing", Map.of("place", 4, "framing", "SOFT"));
     there.edit("slip", Map.of("place", 2, "in", 3));
@@ -140,13 +140,13 @@ class FilmTest {
 
   @Test
   void manyWindowsAtOnceLoseNoEdit() throws InterruptedException {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     long before = cut.film.get("revision").asLong();
     List<Thread> threads = new ArrayList<>();
     List<Integer> made = java.util.Collections.synchronizedList(new ArrayList<>());
     List<Integer> refused = java.util.Collections.synchronizedList(new ArrayList<>());
     for (int t = 0; t < 4; t++) {
-      CutFilm window = cut.through(RunningServer.shared().api());
+      EditedFilm window = cut.through(RunningServer.shared().api());
       int seed = t;
       Thread thread =
           new Thread(
@@ -179,7 +179,7 @@ class FilmTest {
 
   @Test
   void badEditsAreRefusedWithAReasonAndChangeNothing() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     List<Map.Entry<String, Map<String, Object>>> bad =
         List.of(
             Map.entry("slip", Map.of("place", 99, "in", 0)),
@@ -240,7 +240,7 @@ class FilmTest {
   @Test
   void undoReachesBackAcrossARestart() {
     try (RunningServer server = RunningServer.fresh()) {
-      CutFilm cut = CutFilm.make(server.api(), 18);
+      EditedFilm cut = EditedFilm.make(server.api(), 18);
       String start = cut.content();
       cut.edit("slip", Map.of("place", 0, "in", 2));
       cut.edit("move-shot", Map.of("from", 0, "to", 3));
@@ -248,7 +248,7 @@ class FilmTest {
       cut.undo();
       String end = cut.content();
       server.restart();
-      CutFilm again = cut.through(server.api());
+      EditedFilm again = cut.through(server.api());
       assertThat(again.content()).isEqualTo(end);
       again.undo();
       again.undo();
@@ -261,7 +261,7 @@ class FilmTest {
 
   @Test
   void aNamedVersionIsComparedAndGoneBackTo() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     String versions = cut.path + "/film/versions";
     String first = cut.content();
     assertThat(cut.api.post(versions, Map.of("name", "first")).status()).isEqualTo(204);

@@ -15,12 +15,12 @@ class HistoryTest {
 
   private final Api api = RunningServer.shared().api();
 
-  private static JsonNode song(CutFilm cut) {
+  private static JsonNode song(EditedFilm cut) {
     return cut.api.get(cut.path + "/songs").json().get(0);
   }
 
   /** Everything of a production that persons change. */
-  private static List<String> all(CutFilm cut) {
+  private static List<String> all(EditedFilm cut) {
     cut.film = cut.api.get(cut.path + "/film").json();
     JsonNode story = cut.api.get(cut.path + "/story").json();
     JsonNode song = song(cut);
@@ -42,7 +42,7 @@ class HistoryTest {
 
   @Test
   void whatWasDoneInAnyRoomIsTakenBackInItsOrderAndDoneAgain() {
-    CutFilm cut = CutFilm.make(api, 18);
+    EditedFilm cut = EditedFilm.make(api, 18);
     String song = cut.path + "/songs/" + song(cut).get("id").asLong();
     JsonNode shots = api.get(cut.path + "/material").json().get("shots");
     String second = cut.path + "/shots/" + shots.get(1).get("id").asLong();
@@ -116,7 +116,7 @@ class HistoryTest {
     assertThat(cut.past.redoes()).isEmpty();
   }
 
-  private void narrate(CutFilm cut, double rate) {
+  private void narrate(EditedFilm cut, double rate) {
     String voice = api.get(cut.path + "/voice").json().get("voices").get(0).get("name").asString();
     tell(
         cut.path + "/voice/lines/1/narrate",
@@ -124,7 +124,7 @@ class HistoryTest {
         Map.of("voice", voice, "wordsPerMinute", rate, "manner", "EVEN"));
   }
 
-  private void removePick(CutFilm cut) {
+  private void removePick(EditedFilm cut) {
     JsonNode line = api.get(cut.path + "/voice").json().get("lines").get(0);
     assertThat(api.delete(cut.path + "/voice/readings/" + line.get("pick").asLong()).status())
         .isEqualTo(204);
@@ -143,7 +143,7 @@ class HistoryTest {
 
   @Test
   void whatIsDoneAfterUndoTakesThePlaceOfWhatWasTakenBack() {
-    CutFilm cut = CutFilm.make(api, 18);
+    EditedFilm cut = EditedFilm.make(api, 18);
     cut.edit("slip", Map.of("place", 0, "in", 3));
     cut.undo();
     assertThat(cut.past.redoes()).isEqualTo("slip a shot");
@@ -158,11 +158,11 @@ class HistoryTest {
 
   @Test
   void undoTakesBackTheStepThatWasSeenAndTellsThoseOfOthers() {
-    CutFilm cut = CutFilm.make(api.as("maren"), 18);
+    EditedFilm cut = EditedFilm.make(api.as("maren"), 18);
     cut.edit("slip", Map.of("place", 0, "in", 3));
     JsonNode mine = cut.api.get(cut.path + "/history").json().get("undo");
     assertThat(mine.get("theirs").asBoolean()).isFalse();
-    CutFilm theirs = cut.through(api.as("pike"));
+    EditedFilm theirs = cut.through(api.as("pike"));
     theirs.edit("slip", Map.of("place", 1, "in", 2));
     JsonNode seen = cut.api.get(cut.path + "/history").json().get("undo");
     assertThat(seen.get("theirs").asBoolean()).isTrue();
@@ -174,7 +174,7 @@ class HistoryTest {
 
   @Test
   void faultsThatComeTogetherAreBothKeptAndTheLastTakenOffBringsTheTakeBack() {
-    CutFilm cut = CutFilm.make(api, 18);
+    EditedFilm cut = EditedFilm.make(api, 18);
     JsonNode shot = api.get(cut.path + "/material").json().get("shots").get(1);
     long take = shot.get("pick").asLong();
     String path = cut.path + "/takes/" + take + "/judgement";
@@ -201,7 +201,7 @@ class HistoryTest {
   /** The shot that its only take leaves goes, and another one comes back in its place. */
   @Test
   void aTakeThatMovedAwayIsTakenBackWithWhatWasDoneBeforeIt() {
-    CutFilm cut = CutFilm.make(api, 18);
+    EditedFilm cut = EditedFilm.make(api, 18);
     JsonNode shot = api.get(cut.path + "/material").json().get("shots").get(0);
     String label = shot.get("label").asString();
     tell(cut.path + "/shots/" + shot.get("id").asLong(), "PATCH", values("title", "The pier"));
@@ -218,7 +218,7 @@ class HistoryTest {
     }
   }
 
-  private List<String> labels(CutFilm cut) {
+  private List<String> labels(EditedFilm cut) {
     return api.get(cut.path + "/material")
         .json()
         .get("shots")
@@ -227,7 +227,7 @@ class HistoryTest {
         .toList();
   }
 
-  private JsonNode take(CutFilm cut, long id) {
+  private JsonNode take(EditedFilm cut, long id) {
     return api.get(cut.path + "/material")
         .json()
         .get("shots")

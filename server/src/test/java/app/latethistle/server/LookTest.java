@@ -18,11 +18,11 @@ import tools.jackson.databind.JsonNode;
 
 /** The colour of shots through the API. */
 class LookTest {
-  private CutFilm cut;
+  private EditedFilm cut;
 
   @BeforeEach
   void make() {
-    cut = CutFilm.make(RunningServer.shared().api(), 18);
+    cut = EditedFilm.make(RunningServer.shared().api(), 18);
   }
 
   private JsonNode look() {

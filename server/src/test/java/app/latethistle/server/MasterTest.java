@@ -19,7 +19,7 @@ class MasterTest {
     return Map.of("name", name, "size", "PRODUCTION", "rate", rate, "quality", "SMALL");
   }
 
-  private static JsonNode ended(CutFilm cut, long master) {
+  private static JsonNode ended(EditedFilm cut, long master) {
     return cut.api
         .until(
             cut.path + "/masters",
@@ -30,7 +30,7 @@ class MasterTest {
         .orElseThrow();
   }
 
-  private static void bringIn(CutFilm cut, String item, String file, String text) {
+  private static void bringIn(EditedFilm cut, String item, String file, String text) {
     cut.edit("bring-in-colours", Map.of("items", List.of(item), "file", file, "text", text));
   }
 
@@ -40,7 +40,7 @@ class MasterTest {
 
   @Test
   void rendersChecksAndServesAMaster() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 15);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 15);
     long id =
         cut.api.post(cut.path + "/masters", order("The cut / one", "24")).json().get("id").asLong();
     JsonNode master = ended(cut, id);
@@ -56,7 +56,7 @@ class MasterTest {
   /** The terminal draws the document of a film as the server draws the film, to the last byte. */
   @Test
   void aTerminalMakesTheSameMaster(@TempDir Path folder) throws IOException {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 8);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 8);
     cut.edit(
         "set-treatments",
         Map.of(
@@ -91,7 +91,7 @@ class MasterTest {
 
   @Test
   void anotherRateKeepsTheTime() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 15);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 15);
     long id =
         cut.api
             .post(cut.path + "/masters", order("Thirty", "30000/1001"))
@@ -107,7 +107,7 @@ class MasterTest {
   /** A part of the film in another shape, as a teaser has it. */
   @Test
   void aPartOfTheFilmComesOutUpright() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 15);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 15);
     Map<String, Object> teaser = new HashMap<>(order("Teaser", "24"));
     teaser.put("shape", "9:16");
     teaser.put("from", 30);
@@ -127,7 +127,7 @@ class MasterTest {
 
   @Test
   void aRenderIsCancelledAndAnotherOneGoesOn() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     long id = cut.api.post(cut.path + "/masters", order("Stopped", "24")).json().get("id").asLong();
     cut.api.until(cut.path + "/masters", all -> find(all, id).get("framesDone").asLong() > 0);
     cut.api.post(cut.path + "/masters/" + id + "/cancel", Map.of());
@@ -142,7 +142,7 @@ class MasterTest {
   @Test
   void aRenderGoesOnAfterARestart() {
     try (RunningServer server = RunningServer.fresh()) {
-      CutFilm cut = CutFilm.make(server.api(), 18);
+      EditedFilm cut = EditedFilm.make(server.api(), 18);
       long id =
           cut.api.post(cut.path + "/masters", order("Halfway", "24")).json().get("id").asLong();
       cut.api.until(cut.path + "/masters", all -> find(all, id).get("framesDone").asLong() > 40);
@@ -154,7 +154,7 @@ class MasterTest {
 
   @Test
   void ordersThatMakeNoSenseAreRefused() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 15);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 15);
     assertThat(cut.api.post(cut.path + "/masters", order(" ", "24")).status()).isEqualTo(422);
     assertThat(cut.api.post(cut.path + "/masters", order("a", "fast")).detail()).contains("fast");
     long empty = cut.api.production("Empty", 640, 360, 20);

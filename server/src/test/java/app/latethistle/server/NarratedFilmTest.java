@@ -14,8 +14,8 @@ class NarratedFilmTest {
   private static final String SCRIPT =
       "## The jetty\n\nMaren (V.O.): The water came at night, and it really stayed.\n";
 
-  private static CutFilm spoken() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+  private static EditedFilm spoken() {
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     long revision = cut.api.get(cut.path + "/story").json().get("revision").asLong();
     Api.Answer written =
         cut.api.json(
@@ -27,7 +27,7 @@ class NarratedFilmTest {
     return cut;
   }
 
-  private static void read(CutFilm cut, double rate) {
+  private static void read(EditedFilm cut, double rate) {
     Api.Answer read =
         cut.api.post(
             cut.path + "/voice/lines/1/narrate",
@@ -36,7 +36,7 @@ class NarratedFilmTest {
     cut.film = cut.api.get(cut.path + "/film").json();
   }
 
-  private static JsonNode word(CutFilm cut, String text) {
+  private static JsonNode word(EditedFilm cut, String text) {
     for (JsonNode word : cut.film.get("voice").get(0).get("words")) {
       if (word.get("text").asString().startsWith(text)) {
         return word;
@@ -45,7 +45,7 @@ class NarratedFilmTest {
     throw new AssertionError("no word " + text + " in " + cut.film.get("voice"));
   }
 
-  private static Map<String, Object> onStart(CutFilm cut, int joint, JsonNode word, int offset) {
+  private static Map<String, Object> onStart(EditedFilm cut, int joint, JsonNode word, int offset) {
     Map<String, Object> edge =
         Map.of(
             "line", cut.film.get("voice").get(0).get("line").asString(),
@@ -56,7 +56,7 @@ class NarratedFilmTest {
 
   @Test
   void aCutOnAWordFollowsAnotherReading() {
-    CutFilm cut = spoken();
+    EditedFilm cut = spoken();
     JsonNode stayed = word(cut, "stayed");
     cut.edit("move-joint", onStart(cut, 1, stayed, -2));
     long frame = cut.joint(1).get("frame").asLong();
@@ -73,7 +73,7 @@ class NarratedFilmTest {
 
   @Test
   void anotherReadingIsAnEditOfTheFilmThatUndoTakesBackWhole() {
-    CutFilm cut = spoken();
+    EditedFilm cut = spoken();
     JsonNode stayed = word(cut, "stayed");
     cut.edit("move-joint", onStart(cut, 1, stayed, -2));
     JsonNode before = cut.film;
@@ -91,7 +91,7 @@ class NarratedFilmTest {
   }
 
   /** The number of the reading that is used of line 1. */
-  private static int picked(CutFilm cut) {
+  private static int picked(EditedFilm cut) {
     JsonNode line = cut.api.get(cut.path + "/voice").json().get("lines").get(0);
     for (JsonNode reading : line.get("readings")) {
       if (reading.get("id").equals(line.get("pick"))) {
@@ -103,7 +103,7 @@ class NarratedFilmTest {
 
   @Test
   void aPaceDrawnForEachSectionIsKeptAndCutTo() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     String songs = cut.path + "/songs";
     JsonNode song = cut.api.get(songs).json().get(0);
     String pace = songs + "/" + song.get("id").asLong() + "/pace";
@@ -128,7 +128,7 @@ class NarratedFilmTest {
 
   @Test
   void aCutInsideAWordIsTold() {
-    CutFilm cut = spoken();
+    EditedFilm cut = spoken();
     JsonNode water = word(cut, "water");
     long inside = Math.round((water.get("start").asDouble() + water.get("end").asDouble()) / 2);
     cut.edit("move-joint", Map.of("joint", 1, "to", Map.of("offset", 0, "frame", inside)));
@@ -138,7 +138,7 @@ class NarratedFilmTest {
 
   @Test
   void threeProposalsAreShownAndOneIsTaken() {
-    CutFilm cut = spoken();
+    EditedFilm cut = spoken();
     JsonNode before = cut.film;
     JsonNode proposals = cut.api.get(cut.path + "/film/proposals?everything=true").json();
     assertThat(proposals).hasSize(3);

@@ -30,7 +30,7 @@ import tools.jackson.databind.JsonNode;
 
 /** What a production delivers: outputs in every encoding, checks before them, the sheet beside. */
 class OutputsTest {
-  private static final CutFilm CUT = CutFilm.make(RunningServer.shared().api(), 12);
+  private static final EditedFilm CUT = EditedFilm.make(RunningServer.shared().api(), 12);
 
   @TempDir private Path folder;
 
@@ -188,7 +188,7 @@ class OutputsTest {
   /** A few seconds tell how large all of it will be, and are not drawn again. */
   @Test
   void aSizeIsToldBefore() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 20);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 20);
     Map<String, Object> said = said("{film}", "MP4", 0, 0);
     said.put("from", null);
     said.put("to", null);
@@ -223,7 +223,7 @@ class OutputsTest {
   /** What is longer than its place takes must be put right, where it is rendered. */
   @Test
   void aPlaceTakesSoMuch() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 8);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 8);
     Map<String, Object> said = said("Short", "MP4", 0, 120);
     said.put("longest", 4);
     said.put("ticked", true);
@@ -311,7 +311,7 @@ class OutputsTest {
 
   @Test
   void anOutputIsStaleWhenTheFilmChanges() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 8);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 8);
     Map<String, Object> said = said("stale", "WAV", 0, 40);
     said.put("from", null);
     said.put("to", null);
@@ -325,7 +325,7 @@ class OutputsTest {
     assertThat(last(cut).get("stale").asBoolean()).isTrue();
   }
 
-  private static JsonNode last(CutFilm cut) {
+  private static JsonNode last(EditedFilm cut) {
     JsonNode all = cut.api.get(cut.path + "/outputs").json();
     return all.get(all.size() - 1);
   }
@@ -353,7 +353,7 @@ class OutputsTest {
         .isEqualTo(422);
   }
 
-  private static JsonNode checks(CutFilm cut, String group) {
+  private static JsonNode checks(EditedFilm cut, String group) {
     String path = cut.path + "/film/checks?group=" + group;
     cut.api.until(path, view -> view.get("done").asInt() == view.get("of").asInt());
     return cut.api.get(path).json();
@@ -370,7 +370,7 @@ class OutputsTest {
   /** A title that is gone too soon is told, stays longer with one act, and is fine then. */
   @Test
   void aFindingIsPutRight() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 10);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 10);
     cut.edit(
         "add-title",
         Map.of(
@@ -426,7 +426,7 @@ class OutputsTest {
 
   @Test
   void aSheetIsWrittenHandedOverAndSaved() throws IOException {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 8);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 8);
     JsonNode view = cut.api.get(cut.path + "/release").json();
     assertThat(of(checks(cut, "FILM"), "RIGHTS").get(0).get("verdict").asString())
         .isEqualTo("MUST");

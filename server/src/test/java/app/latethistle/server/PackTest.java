@@ -28,7 +28,7 @@ class PackTest {
   private static final Map<String, Object> ORDER =
       Map.of("name", "Master", "size", "PRODUCTION", "rate", "24", "quality", "SMALL");
 
-  private static CutFilm cut;
+  private static EditedFilm cut;
   private static byte[] zip;
   private static byte[] master;
 
@@ -37,7 +37,7 @@ class PackTest {
   /** A film of all that there is: voice, words, a look, sounds, a version, a sheet, outputs. */
   @BeforeAll
   static void pack() {
-    cut = CutFilm.make(RunningServer.shared().api(), 10);
+    cut = EditedFilm.make(RunningServer.shared().api(), 10);
     long revision = cut.api.get(cut.path + "/story").json().get("revision").asLong();
     Map<String, Object> script = Map.of("text", SCRIPT, "fileName", "", "revision", revision);
     cut.api.json("PUT", cut.path + "/story/script", script);

@@ -17,11 +17,11 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 
 class PreviewTest {
-  private static BufferedImage still(CutFilm cut, long frame) throws IOException {
+  private static BufferedImage still(EditedFilm cut, long frame) throws IOException {
     return still(cut, cut.film.get("revision").asLong(), frame);
   }
 
-  private static BufferedImage still(CutFilm cut, long revision, long frame) throws IOException {
+  private static BufferedImage still(EditedFilm cut, long revision, long frame) throws IOException {
     Api.Answer answer =
         cut.api.get(cut.path + "/preview/" + revision + "/frames/" + frame + ".jpg");
     assertThat(answer.status()).isEqualTo(200);
@@ -38,7 +38,7 @@ class PreviewTest {
     return sum / (a.getHeight() * a.getWidth() / 9.0);
   }
 
-  private static List<String> segments(CutFilm cut) {
+  private static List<String> segments(EditedFilm cut) {
     String list =
         cut.api.get(cut.path + "/preview/" + cut.film.get("revision") + "/picture.m3u8").text();
     Matcher matcher = Pattern.compile("(?m)^(\\d+-[0-9a-f]{64}\\.ts)$").matcher(list);
@@ -51,7 +51,7 @@ class PreviewTest {
 
   @Test
   void aStillShowsTheFilmAtOnceAfterAnEdit() throws IOException {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     BufferedImage first = still(cut, 5);
     assertThat(first.getWidth()).isEqualTo(640);
     assertThat(first.getHeight()).isEqualTo(360);
@@ -67,7 +67,7 @@ class PreviewTest {
 
   @Test
   void theLastFrameIsNearlyBlack() throws IOException {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     BufferedImage last = still(cut, cut.film.get("length").asLong() - 1);
     for (int x = 0; x < 640; x += 40) {
       assertThat(last.getRGB(x, 180) >> 8 & 255).isLessThan(12);
@@ -76,7 +76,7 @@ class PreviewTest {
 
   @Test
   void anEditKeepsTheSegmentsItDoesNotTouch() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     List<String> before = segments(cut);
     assertThat(before).hasSizeGreaterThan(4);
     cut.edit("slip", Map.of("place", 0, "in", 2));
@@ -88,7 +88,7 @@ class PreviewTest {
   /** What comes after a shot that lasts longer is played later, and not rendered again. */
   @Test
   void aRippleKeepsTheSegmentsBehindItWhereverTheyComeToLie() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     Set<String> before = keys(cut);
     long end = cut.joint(1).get("frame").asLong();
     Map<String, Object> later = Map.of("offset", 0, "frame", end + 7);
@@ -99,7 +99,7 @@ class PreviewTest {
     assertThat(after.size()).isBetween(1, 4).isLessThan(all / 2);
   }
 
-  private static Set<String> keys(CutFilm cut) {
+  private static Set<String> keys(EditedFilm cut) {
     return segments(cut).stream()
         .map(name -> name.substring(name.indexOf('-') + 1))
         .collect(Collectors.toCollection(HashSet::new));
@@ -107,7 +107,7 @@ class PreviewTest {
 
   @Test
   void segmentsAndSoundAreServed() {
-    CutFilm cut = CutFilm.make(RunningServer.shared().api(), 18);
+    EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 18);
     String base = cut.path + "/preview/" + cut.film.get("revision");
     assertThat(cut.api.get(base + "/film.m3u8").text())
         .contains("sound.m3u8", "picture.m3u8", "RESOLUTION=640x360");

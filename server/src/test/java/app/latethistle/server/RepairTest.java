@@ -23,7 +23,7 @@ import tools.jackson.databind.JsonNode;
 class RepairTest {
   private static final Box MARK = new Box(0.86, 0.88, 0.98, 0.95);
 
-  private final CutFilm cut = CutFilm.make(RunningServer.shared().api(), 8);
+  private final EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 8);
 
   private JsonNode takesOf(String label) {
     for (JsonNode shot : cut.api.get(cut.path + "/material").json().get("shots")) {

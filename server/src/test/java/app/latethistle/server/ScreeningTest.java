@@ -15,13 +15,13 @@ import tools.jackson.databind.JsonNode;
 
 /** A film is watched by a link, beyond the machine too, and nothing else is served there. */
 class ScreeningTest {
-  private static CutFilm cut;
+  private static EditedFilm cut;
   private static Api beyond;
 
   @BeforeAll
   static void cut() {
     RunningServer server = RunningServer.shared();
-    cut = CutFilm.make(server.api(), 8);
+    cut = EditedFilm.make(server.api(), 8);
     beyond = new Api(server.beyond());
   }
 

@@ -27,11 +27,11 @@ class SoundTest {
   private static final long FRAME = 2_000;
 
   @TempDir Path folder;
-  private CutFilm cut;
+  private EditedFilm cut;
 
   @BeforeEach
   void make() {
-    cut = CutFilm.make(RunningServer.shared().api(), 18);
+    cut = EditedFilm.make(RunningServer.shared().api(), 18);
   }
 
   private JsonNode mix() {

@@ -18,7 +18,7 @@ public final class StillBench {
 
   public static void main(String[] args) {
     try (RunningServer server = RunningServer.fresh()) {
-      CutFilm cut = CutFilm.make(server.api(), 18);
+      EditedFilm cut = EditedFilm.make(server.api(), 18);
       Random random = new Random(8);
       List<Double> whole = new ArrayList<>();
       List<Double> stills = new ArrayList<>();

@@ -14,8 +14,8 @@ class StyleTest {
   private static final Map<String, Object> AT = Map.of("tie", "free", "frame", 24);
 
   /** A film with a title, a treatment that looks in a table, an output and tags. */
-  private static CutFilm styled() {
-    CutFilm cut = CutFilm.make(API, 8);
+  private static EditedFilm styled() {
+    EditedFilm cut = EditedFilm.make(API, 8);
     cut.edit("add-title", Map.of("design", "Carved main title", "text", "Night Post", "at", AT));
     cut.edit(
         "bring-in-colours",
@@ -36,7 +36,7 @@ class StyleTest {
     return cut;
   }
 
-  private static void tagged(CutFilm cut, String... tags) {
+  private static void tagged(EditedFilm cut, String... tags) {
     Map<String, Object> sheet = new HashMap<>();
     sheet.put("title", "A film");
     sheet.put("description", "");
@@ -47,31 +47,31 @@ class StyleTest {
     assertThat(cut.api.json("PUT", cut.path + "/release", sheet).status()).isEqualTo(200);
   }
 
-  private static JsonNode kept(CutFilm cut, String name) {
+  private static JsonNode kept(EditedFilm cut, String name) {
     Api.Answer kept = API.post(cut.path + "/style/keep", Map.of("name", name));
     assertThat(kept.status()).as(kept.text()).isEqualTo(201);
     return kept.json();
   }
 
-  private static Api.Answer take(CutFilm cut, long style) {
+  private static Api.Answer take(EditedFilm cut, long style) {
     long revision = API.get(cut.path + "/film").json().get("revision").asLong();
     return API.post(cut.path + "/style/take", Map.of("style", style, "revision", revision));
   }
 
-  private static JsonNode taken(CutFilm cut) {
+  private static JsonNode taken(EditedFilm cut) {
     return API.get(cut.path + "/style").json();
   }
 
-  private static JsonNode film(CutFilm cut) {
+  private static JsonNode film(EditedFilm cut) {
     return API.get(cut.path + "/film.json").json().get("film");
   }
 
   @Test
   void aStyleGoesFromOneProductionToOthers() {
-    CutFilm first = styled();
+    EditedFilm first = styled();
     long style = kept(first, "Thistle House").get("id").asLong();
     assertThat(taken(first).get("style").get("name").asString()).isEqualTo("Thistle House");
-    CutFilm other = CutFilm.make(API, 8);
+    EditedFilm other = EditedFilm.make(API, 8);
     other.edit("add-title", Map.of("design", "Soft main title", "text", "Salt", "at", AT));
     tagged(other, "salt");
     assertThat(taken(other).get("style").isNull()).isTrue();
@@ -111,7 +111,7 @@ class StyleTest {
 
   @Test
   void aStyleLeavesAndComesAsOneFile() {
-    CutFilm first = styled();
+    EditedFilm first = styled();
     JsonNode style = kept(first, "One file");
     String text = API.get("/api/styles/" + style.get("id").asLong() + "/document").text();
     assertThat(text).contains("warm.cube", "LUT_1D_SIZE 2", "Cinzel").contains("{film}, teaser");
@@ -120,7 +120,7 @@ class StyleTest {
     Api.Answer back = API.post("/api/styles/document", Map.of("text", text));
     assertThat(back.status()).as(back.text()).isEqualTo(201);
     assertThat(back.json().get("holds")).isEqualTo(style.get("holds"));
-    CutFilm other = CutFilm.make(API, 8);
+    EditedFilm other = EditedFilm.make(API, 8);
     assertThat(take(other, back.json().get("id").asLong()).status()).isEqualTo(204);
     assertThat(film(other).get("finish")).isEqualTo(film(first).get("finish"));
     for (String bad : List.of("", "[]", "{\"format\": 1}", text.replace("FEW_WORDS", "NO_WORDS"))) {

@@ -17,7 +17,7 @@ import tools.jackson.databind.JsonNode;
 class SubjectTest {
   private static final Map<String, Object> BOX = stroke("AROUND", 300, 200, 700, 900);
 
-  private final CutFilm cut = CutFilm.make(RunningServer.shared().api(), 8);
+  private final EditedFilm cut = EditedFilm.make(RunningServer.shared().api(), 8);
   private JsonNode shot;
   private String path;
 

@@ -26,13 +26,13 @@ class WordsTest {
       Maren (V.O.): Nobody remembers the year, and nobody asks.
       """;
 
-  private static CutFilm cut() {
-    return CutFilm.make(RunningServer.shared().api(), 18);
+  private static EditedFilm cut() {
+    return EditedFilm.make(RunningServer.shared().api(), 18);
   }
 
   /** A film with two lines read. */
-  private static CutFilm spoken() {
-    CutFilm cut = cut();
+  private static EditedFilm spoken() {
+    EditedFilm cut = cut();
     long revision = cut.api.get(cut.path + "/story").json().get("revision").asLong();
     cut.api.json(
         "PUT",
@@ -49,25 +49,25 @@ class WordsTest {
     return cut;
   }
 
-  private static JsonNode words(CutFilm cut, String query) {
+  private static JsonNode words(EditedFilm cut, String query) {
     return cut.api.get(cut.path + "/film/words?" + query).json();
   }
 
-  private static JsonNode title(CutFilm cut) {
+  private static JsonNode title(EditedFilm cut) {
     return words(cut, "").get("titles").get(0);
   }
 
-  private static Map<String, Object> onCut(CutFilm cut, int place) {
+  private static Map<String, Object> onCut(EditedFilm cut, int place) {
     return Map.of("tie", "cut", "item", cut.shot(place).get("id").asString());
   }
 
-  private static void add(CutFilm cut, String design, String text, Map<String, ?> at) {
+  private static void add(EditedFilm cut, String design, String text, Map<String, ?> at) {
     cut.edit("add-title", Map.of("design", design, "text", text, "at", at));
   }
 
   @Test
   void aTitleLandsOnItsCutFollowsItAndIsChangedAndTakenOut() {
-    CutFilm cut = cut();
+    EditedFilm cut = cut();
     add(cut, "Soft main title", "Night Post", onCut(cut, 2));
     assertThat(cut.film.get("titled").asInt()).isEqualTo(1);
     JsonNode title = title(cut);
@@ -103,7 +103,7 @@ class WordsTest {
     assertThat(title(cut).get("words").get("second").asString()).isEqualTo("bald");
   }
 
-  private static void change(CutFilm cut, Map<String, ?> to) {
+  private static void change(EditedFilm cut, Map<String, ?> to) {
     Map<String, Object> title = new HashMap<>(to);
     title.put("id", "title");
     cut.edit("change-title", Map.of("title", title));
@@ -111,7 +111,7 @@ class WordsTest {
 
   @Test
   void aTitleIsSeenInThePictureFromItsFirstFrameOn() throws IOException {
-    CutFilm cut = cut();
+    EditedFilm cut = cut();
     double without = light(cut, 90);
     double sooner = light(cut, 40);
     add(cut, "End card", "More", Map.of("tie", "free", "frame", 60));
@@ -132,7 +132,7 @@ class WordsTest {
   }
 
   /** The mean of a still's green. */
-  private static double light(CutFilm cut, long frame) throws IOException {
+  private static double light(EditedFilm cut, long frame) throws IOException {
     long revision = cut.film.get("revision").asLong();
     byte[] jpeg =
         cut.api.get(cut.path + "/preview/" + revision + "/frames/" + frame + ".jpg").bytes();
@@ -148,7 +148,7 @@ class WordsTest {
 
   @Test
   void whatCannotBeReadIsSaidWithWhatHelps() {
-    CutFilm cut = cut();
+    EditedFilm cut = cut();
     add(cut, "Typed card", "lanterns", Map.of("tie", "free", "frame", 60));
     // Letters as dark as the night behind them.
     JsonNode plain = title(cut).get("lettering");
@@ -177,7 +177,7 @@ class WordsTest {
 
   @Test
   void captionsComeFromTheVoiceAndAreCorrectedAndTranslated() {
-    CutFilm cut = spoken();
+    EditedFilm cut = spoken();
     JsonNode captions = words(cut, "").get("captions").get("captions");
     assertThat(captions.valueStream().map(c -> c.get("lines").toString()).toList().toString())
         .contains("The water came at night,")
@@ -207,7 +207,7 @@ class WordsTest {
 
   @Test
   void captionsAreBrokenShorterInUprightPicturesAndBurnedWhereAsked() throws IOException {
-    CutFilm cut = spoken();
+    EditedFilm cut = spoken();
     assertThat(words(cut, "shape=9:16").get("captions").get("letters").asInt()).isEqualTo(24);
     long start = words(cut, "").get("captions").get("captions").get(0).get("start").asLong();
     double without = light(cut, start + 2);
@@ -219,7 +219,7 @@ class WordsTest {
 
   @Test
   void captionsLeaveAndComeBackAsFiles() {
-    CutFilm cut = spoken();
+    EditedFilm cut = spoken();
     Api.Answer vtt = cut.api.get(cut.path + "/film/captions.vtt");
     assertThat(vtt.text()).startsWith("WEBVTT").contains("-->");
     assertThat(cut.api.get(cut.path + "/film/captions.doc").detail()).contains("srt, vtt or ttml");
@@ -246,7 +246,7 @@ class WordsTest {
 
   @Test
   void filesThatAreNoneAreRefusedAndNothingIsLost() {
-    CutFilm cut = spoken();
+    EditedFilm cut = spoken();
     long revision = cut.film.get("revision").asLong();
     assertThat(bring(cut, "de", "a.srt", new byte[10_000_000]).detail())
         .isEqualTo("a.srt has 10 MB; captions have up to 2 MB.");
@@ -263,7 +263,7 @@ class WordsTest {
     return "1\n01:00:00,000 --> 01:00:02,000\nlate\n".getBytes(StandardCharsets.UTF_8);
   }
 
-  private static Api.Answer bring(CutFilm cut, String language, String name, byte[] content) {
+  private static Api.Answer bring(EditedFilm cut, String language, String name, byte[] content) {
     return cut.tryEdit(
         "bring-captions",
         Map.of(
@@ -274,7 +274,7 @@ class WordsTest {
 
   @Test
   void designsAndFacesAreThereToChooseFrom() {
-    CutFilm cut = cut();
+    EditedFilm cut = cut();
     JsonNode choices = cut.api.get(cut.path + "/film/words/choices").json();
     assertThat(choices.get("designs").size()).isGreaterThanOrEqualTo(16);
     assertThat(choices.get("families").size()).isGreaterThanOrEqualTo(14);
@@ -297,7 +297,7 @@ class WordsTest {
   /** An output has the captions it asks for in its pictures, whatever Words says for its shape. */
   @Test
   void anOutputHasItsOwnCaptions() {
-    CutFilm cut = spoken();
+    EditedFilm cut = spoken();
     for (String captions : new String[] {null, "", "en"}) {
       Map<String, Object> said = new HashMap<>();
       said.put("name", "Spoken");
@@ -329,7 +329,7 @@ class WordsTest {
     assertThat(lastThree(cut, "stale")).containsExactly("true", "false", "true");
   }
 
-  private static List<String> lastThree(CutFilm cut, String key) {
+  private static List<String> lastThree(EditedFilm cut, String key) {
     List<String> all =
         cut.api
             .get(cut.path + "/outputs")

@@ -73,7 +73,7 @@ class WorkersTest {
     }
   }
 
-  private static JsonNode master(CutFilm cut, String name) {
+  private static JsonNode master(EditedFilm cut, String name) {
     Map<String, Object> order =
         Map.of("name", name, "size", "HD_720", "rate", "24", "quality", "SMALL");
     long id = cut.api.post(cut.path + "/masters", order).json().get("id").asLong();
@@ -91,7 +91,7 @@ class WorkersTest {
     return all.valueStream().filter(m -> m.get("id").asLong() == master).findFirst().orElseThrow();
   }
 
-  private static byte[] file(CutFilm cut, JsonNode master) {
+  private static byte[] file(EditedFilm cut, JsonNode master) {
     assertThat(master.get("state").asString()).as("%s", master).isEqualTo("DONE");
     return cut.api.get(cut.path + "/masters/" + master.get("id").asLong() + "/file").bytes();
   }
@@ -99,7 +99,7 @@ class WorkersTest {
   @Test
   void aMasterIsSharedAndOneThatDiesLosesNothing() throws Exception {
     RunningServer server = RunningServer.shared();
-    CutFilm cut = CutFilm.make(server.api(), 15);
+    EditedFilm cut = EditedFilm.make(server.api(), 15);
     Process dying = worker(server, "dying");
     Process staying = worker(server, "staying");
     untilSaid(dying, "dying", "takes what is to be rendered");

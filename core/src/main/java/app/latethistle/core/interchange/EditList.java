@@ -18,15 +18,15 @@ public final class EditList {
   private EditList() {}
 
   /** The list as text, lines ended by a carriage return and a line feed. */
-  public static String of(CutList cut) {
+  public static String of(PieceList cut) {
     StringBuilder text = new StringBuilder();
     line(text, "TITLE: " + cut.title().toUpperCase(Locale.ROOT));
     boolean drop = Timecode.of(0, cut.rate()).dropFrame();
     line(text, drop ? "FCM: DROP FRAME" : "FCM: NON-DROP FRAME");
     int number = 1;
-    CutList.Piece before = null;
+    PieceList.Piece before = null;
     for (int i = 0; i < cut.pieces().size(); i++) {
-      CutList.Piece piece = cut.pieces().get(i);
+      PieceList.Piece piece = cut.pieces().get(i);
       if (piece.file().isEmpty()) {
         before = piece;
         continue;
@@ -72,7 +72,7 @@ public final class EditList {
     return text.toString();
   }
 
-  private static void marks(StringBuilder text, CutList cut, FrameRange at) {
+  private static void marks(StringBuilder text, PieceList cut, FrameRange at) {
     cut.markers().stream()
         .filter(mark -> at.contains(mark.frame()))
         .forEach(
@@ -86,13 +86,13 @@ public final class EditList {
   }
 
   /** The frames at a shot's end that belong to the next one's event, which mixes them away. */
-  private static long handedOver(CutList.Piece piece, CutList.Piece next) {
+  private static long handedOver(PieceList.Piece piece, PieceList.Piece next) {
     boolean mixes = piece.file().isPresent() && next.file().isPresent() && !next.mixes().isEmpty();
     return mixes ? Math.min(piece.at().length() - 1, next.at().start() - next.mixes().start()) : 0;
   }
 
   /** What is seen of a shot's file, from earlier on and up to earlier. */
-  private static FrameRange source(CutList.Piece piece, long early, long late) {
+  private static FrameRange source(PieceList.Piece piece, long early, long late) {
     long start = Math.max(0, piece.source().start() - early * piece.speed() / 100);
     long end = Math.max(start, piece.source().end() - late * Math.abs(piece.speed()) / 100);
     return new FrameRange(start, end);

@@ -33,7 +33,7 @@ public final class EditListReader {
       Pattern.compile("\\*\\s*LOC:\\s*" + TIME + "\\s+\\S+\\s*(.*)");
 
   private final FrameRate rate;
-  private final CutReader cut;
+  private final GatheredCut cut;
   private long origin = -1;
   private Event open;
 
@@ -50,7 +50,7 @@ public final class EditListReader {
 
   private EditListReader(String title, FrameRate rate) {
     this.rate = rate;
-    cut = new CutReader(title, rate);
+    cut = new GatheredCut(title, rate);
   }
 
   /**

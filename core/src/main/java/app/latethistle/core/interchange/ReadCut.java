@@ -8,7 +8,7 @@ import java.util.List;
  * @param cut what was
  * @param unread what was not, each in a sentence; nothing is left out in silence
  */
-public record ReadCut(CutList cut, List<String> unread) {
+public record ReadCut(PieceList cut, List<String> unread) {
   public ReadCut {
     unread = List.copyOf(unread);
   }

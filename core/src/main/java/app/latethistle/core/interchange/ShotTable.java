@@ -13,9 +13,9 @@ public final class ShotTable {
   private ShotTable() {}
 
   /** The table; times as timecode (SMPTE ST 12-1), the frame after the last as an end. */
-  public static String of(CutList cut) {
+  public static String of(PieceList cut) {
     StringBuilder text = new StringBuilder(Csv.write(HEAD));
-    for (CutList.Piece p : cut.pieces()) {
+    for (PieceList.Piece p : cut.pieces()) {
       text.append(
           Csv.write(
               List.of(

@@ -18,9 +18,9 @@ class EditListReaderTest {
   private static final FrameRate FPS = FrameRate.FPS_24;
 
   /** A cut of plain speed, gaps among it, dissolves with their middles on the cuts. */
-  private static CutList random(long seed) {
+  private static PieceList random(long seed) {
     Random random = new Random(seed);
-    List<CutList.Piece> pieces = new ArrayList<>();
+    List<PieceList.Piece> pieces = new ArrayList<>();
     long at = 0;
     for (int i = 0; i < 8; i++) {
       long length = 24L + random.nextInt(60);
@@ -29,7 +29,7 @@ class EditListReaderTest {
       long mixed = !gap && shotBefore && random.nextInt(2) == 0 ? 2L * (1 + random.nextInt(6)) : 0;
       long from = gap ? 0 : 20L + random.nextInt(40);
       pieces.add(
-          new CutList.Piece(
+          new PieceList.Piece(
               gap ? "gap" : "shot" + i + ".mp4",
               gap ? Optional.empty() : Optional.of("shot" + i + ".mp4"),
               gap ? length : from + length,
@@ -39,13 +39,13 @@ class EditListReaderTest {
               FrameRange.ofLength(at - mixed / 2, mixed)));
       at += length;
     }
-    return new CutList("NIGHT POST", FPS, pieces, List.of(new CutList.Mark(5, "here")));
+    return new PieceList("NIGHT POST", FPS, pieces, List.of(new PieceList.Mark(5, "here")));
   }
 
   @Test
   void whatIsWrittenIsReadBack() {
     for (long seed = 0; seed < 200; seed++) {
-      CutList cut = random(seed);
+      PieceList cut = random(seed);
       ReadCut read = EditListReader.read(EditList.of(cut), FPS);
       assertThat(read.unread()).isEmpty();
       assertThat(read.cut()).as("seed %d", seed).isEqualTo(cut);

@@ -10,7 +10,7 @@ import app.latethistle.core.film.Material;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.film.Tie;
-import app.latethistle.core.interchange.CutList;
+import app.latethistle.core.interchange.PieceList;
 import app.latethistle.core.interchange.ReadCut;
 import app.latethistle.core.look.Appearance;
 import app.latethistle.core.look.Span;
@@ -74,8 +74,8 @@ final class BringCut {
     BringCut bring = new BringCut(state, takes, read.unread());
     List<Placement> placements = new ArrayList<>();
     List<Joint> joints = new ArrayList<>();
-    List<CutList.Piece> pieces = read.cut().pieces();
-    for (CutList.Piece piece : pieces) {
+    List<PieceList.Piece> pieces = read.cut().pieces();
+    for (PieceList.Piece piece : pieces) {
       long mixed = piece.mixes().length();
       boolean mixes = mixed > 0 && !placements.isEmpty();
       joints.add(
@@ -94,7 +94,7 @@ final class BringCut {
     long end = pieces.get(pieces.size() - 1).at().end();
     joints.add(new Joint(bring.tie(end), Transition.CUT));
     List<Marker> markers = new ArrayList<>();
-    for (CutList.Mark mark : read.cut().markers()) {
+    for (PieceList.Mark mark : read.cut().markers()) {
       String note = mark.note().substring(0, Math.min(mark.note().length(), 500));
       markers.add(Marker.of("mark" + (markers.size() + 1), bring.tie(mark.frame()), note));
     }
@@ -114,7 +114,7 @@ final class BringCut {
   }
 
   /** A cut that would lie elsewhere on its beat stays at its frame. */
-  private Film steady(Film film, List<CutList.Piece> pieces) {
+  private Film steady(Film film, List<PieceList.Piece> pieces) {
     List<Long> frames = state.of(film).cutting().frames();
     List<Joint> joints = new ArrayList<>(film.joints());
     for (int i = 0; i < joints.size(); i++) {
@@ -127,7 +127,7 @@ final class BringCut {
     return film.withCut(film.placements(), joints);
   }
 
-  private Placement placement(CutList.Piece piece) {
+  private Placement placement(PieceList.Piece piece) {
     Optional<TakeEntry> found = piece.file().flatMap(file -> find(file, piece));
     if (found.isEmpty()) {
       return Placement.gap(fresh("gap"));
@@ -144,7 +144,7 @@ final class BringCut {
         new Held(/* locked= */ false, /* group= */ 0));
   }
 
-  private Run run(CutList.Piece piece) {
+  private Run run(PieceList.Piece piece) {
     if (piece.speed() == 0) {
       return Run.PLAIN.withWay(Run.Way.HOLD);
     }
@@ -165,7 +165,7 @@ final class BringCut {
     return id;
   }
 
-  private Optional<TakeEntry> find(String file, CutList.Piece piece) {
+  private Optional<TakeEntry> find(String file, PieceList.Piece piece) {
     TakeEntry take = byName.get(folded(file));
     if (take == null) {
       take = byStem.get(stem(file));

@@ -53,7 +53,7 @@ public class FilmService {
   private static final int TOLD = 3;
 
   private final LoadedFilms loaded;
-  private final CutRequests cuts;
+  private final PlanRequests cuts;
   private final Productions productions;
   private final EditRows rows;
   private final Shots shots;
@@ -67,7 +67,7 @@ public class FilmService {
 
   FilmService(
       LoadedFilms loaded,
-      CutRequests cuts,
+      PlanRequests cuts,
       Productions productions,
       EditRows rows,
       Shots shots,
@@ -240,7 +240,7 @@ public class FilmService {
             throw new Refused("Shot " + shot.label() + " is in the film.");
           }
           Placement placement =
-              CutRequests.placement(state, shot)
+              PlanRequests.placement(state, shot)
                   .orElseThrow(
                       () -> new Refused("Shot " + shot.label() + " has no take that can be used."));
           int place = cuts.slot(cuts.wanted(state, false), shot);

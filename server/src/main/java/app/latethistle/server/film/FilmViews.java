@@ -53,12 +53,12 @@ class FilmViews {
   /** What a value that follows something reaches, in percent of its way. */
   private static final int WHOLE = 100;
 
-  private final CutRequests cuts;
+  private final PlanRequests cuts;
   private final Shots shots;
   private final RemedyWords remedies;
   private final SpokenApart apart;
 
-  FilmViews(CutRequests cuts, Shots shots, RemedyWords remedies, SpokenApart apart) {
+  FilmViews(PlanRequests cuts, Shots shots, RemedyWords remedies, SpokenApart apart) {
     this.cuts = cuts;
     this.shots = shots;
     this.remedies = remedies;

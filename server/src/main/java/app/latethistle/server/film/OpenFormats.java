@@ -15,8 +15,8 @@ import app.latethistle.core.interchange.CaptionFormat;
 import app.latethistle.core.interchange.CaptionText;
 import app.latethistle.core.interchange.CubeText;
 import app.latethistle.core.interchange.CueSheet;
-import app.latethistle.core.interchange.CutList;
 import app.latethistle.core.interchange.EditList;
+import app.latethistle.core.interchange.PieceList;
 import app.latethistle.core.interchange.ShotTable;
 import app.latethistle.core.interchange.TimedText;
 import app.latethistle.core.look.Correction;
@@ -60,13 +60,13 @@ class OpenFormats {
   }
 
   /** The cut. */
-  CutList cut(FilmState state) {
+  PieceList cut(FilmState state) {
     Map<String, String> labels = looks.labels(state);
     Map<String, TakeEntry> entries = takes.byFilmId(state.production().id());
-    return CutList.of(
+    return PieceList.of(
         state.production().title(),
         state.resolved(),
-        new CutList.Names() {
+        new PieceList.Names() {
           @Override
           public String shot(Placement shot) {
             return labels.getOrDefault(shot.id(), shot.id());
@@ -198,7 +198,7 @@ class OpenFormats {
   /** All of them, by their names in a folder. */
   Map<String, String> all(FilmState state) {
     Map<String, String> all = new LinkedHashMap<>();
-    CutList cut = cut(state);
+    PieceList cut = cut(state);
     all.put("timeline.otio", timeline(state));
     all.put("cut.edl", EditList.of(cut));
     all.put("shots.csv", ShotTable.of(cut));

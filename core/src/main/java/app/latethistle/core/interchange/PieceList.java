@@ -20,8 +20,8 @@ import java.util.Optional;
  * @param pieces in order; they follow each other without gaps
  * @param markers by the frames they are at
  */
-public record CutList(String title, FrameRate rate, List<Piece> pieces, List<Mark> markers) {
-  public CutList {
+public record PieceList(String title, FrameRate rate, List<Piece> pieces, List<Mark> markers) {
+  public PieceList {
     pieces = List.copyOf(pieces);
     markers = List.copyOf(markers);
   }
@@ -59,7 +59,7 @@ public record CutList(String title, FrameRate rate, List<Piece> pieces, List<Mar
   }
 
   /** The cut of a film. */
-  public static CutList of(String title, Resolved film, Names names) {
+  public static PieceList of(String title, Resolved film, Names names) {
     Film cut = film.film();
     List<Piece> pieces = new ArrayList<>();
     for (int i = 0; i < cut.placements().size(); i++) {
@@ -91,7 +91,7 @@ public record CutList(String title, FrameRate rate, List<Piece> pieces, List<Mar
       }
     }
     marks.sort((a, b) -> Long.compare(a.frame, b.frame));
-    return new CutList(title, film.rate(), pieces, marks);
+    return new PieceList(title, film.rate(), pieces, marks);
   }
 
   private static int speed(Run run) {

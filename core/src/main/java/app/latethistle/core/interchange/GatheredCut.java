@@ -7,15 +7,15 @@ import java.util.List;
 import java.util.Optional;
 
 /** Puts pieces of a cut together as they are read, one after the other, gaps between them. */
-public final class CutReader {
+public final class GatheredCut {
   private final String title;
   private final FrameRate rate;
-  private final List<CutList.Piece> pieces = new ArrayList<>();
-  private final List<CutList.Mark> marks = new ArrayList<>();
+  private final List<PieceList.Piece> pieces = new ArrayList<>();
+  private final List<PieceList.Mark> marks = new ArrayList<>();
   private final List<String> unread = new ArrayList<>();
   private long end;
 
-  public CutReader(String title, FrameRate rate) {
+  public GatheredCut(String title, FrameRate rate) {
     this.title = title;
     this.rate = rate;
   }
@@ -49,7 +49,7 @@ public final class CutReader {
     FrameRange shown = FrameRange.ofLength(Math.max(0, source), material);
     FrameRange mixes = FrameRange.ofLength(Math.max(0, end - mixed / 2), mixed);
     pieces.add(
-        new CutList.Piece(
+        new PieceList.Piece(
             name,
             file,
             shown.end(),
@@ -67,7 +67,7 @@ public final class CutReader {
 
   /** The last piece lasts longer, for another one is mixed with it. */
   public void lengthen(long frames) {
-    CutList.Piece last = pieces.remove(pieces.size() - 1);
+    PieceList.Piece last = pieces.remove(pieces.size() - 1);
     end = last.at().start();
     long length = last.at().length() + frames;
     add(
@@ -81,7 +81,7 @@ public final class CutReader {
 
   /** A marker. */
   public void mark(long frame, String note) {
-    marks.add(new CutList.Mark(frame, note));
+    marks.add(new PieceList.Mark(frame, note));
   }
 
   /** Something that is not understood, in a sentence; said once. */
@@ -93,6 +93,6 @@ public final class CutReader {
 
   /** What was read. */
   public ReadCut read() {
-    return new ReadCut(new CutList(title, rate, pieces, marks), unread);
+    return new ReadCut(new PieceList(title, rate, pieces, marks), unread);
   }
 }

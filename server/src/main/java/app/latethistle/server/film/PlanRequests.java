@@ -28,14 +28,14 @@ import org.springframework.stereotype.Component;
 
 /** Puts together what the cut planners are asked for. */
 @Component
-class CutRequests {
+class PlanRequests {
   private final Shots shots;
   private final Takes takes;
   private final ShotTraits traits;
   private final OrderedCut inOrder = new OrderedCut();
   private final PoolCut inAnyOrder = new PoolCut();
 
-  CutRequests(Shots shots, Takes takes, ShotTraits traits) {
+  PlanRequests(Shots shots, Takes takes, ShotTraits traits) {
     this.shots = shots;
     this.takes = takes;
     this.traits = traits;

@@ -5,7 +5,7 @@ import java.util.Map;
 import tools.jackson.databind.JsonNode;
 
 /** A production with six demo shots, the demo song and its first cut, changed through the API. */
-final class CutFilm {
+final class EditedFilm {
   private static final String[] FILES = {
     "shot_010_take1",
     "shot_020_take1",
@@ -23,7 +23,7 @@ final class CutFilm {
   final Past past;
   JsonNode film;
 
-  private CutFilm(Api api, long id) {
+  private EditedFilm(Api api, long id) {
     this.api = api;
     this.id = id;
     path = "/api/productions/" + id;
@@ -31,8 +31,8 @@ final class CutFilm {
     film = api.get(path + "/film").json();
   }
 
-  static CutFilm make(Api api, double seconds) {
-    CutFilm made = new CutFilm(api, api.production("Cut", 640, 360, seconds));
+  static EditedFilm make(Api api, double seconds) {
+    EditedFilm made = new EditedFilm(api, api.production("Cut", 640, 360, seconds));
     api.bringDemo(made.id, FILES);
     made.film = api.get(made.path + "/film").json();
     made.edit("first-cut", Map.of("everything", true));
@@ -40,8 +40,8 @@ final class CutFilm {
   }
 
   /** The same production through another door. */
-  CutFilm through(Api other) {
-    return new CutFilm(other, id);
+  EditedFilm through(Api other) {
+    return new EditedFilm(other, id);
   }
 
   /** Makes an edit on the film as it was last answered, and keeps the new one. */

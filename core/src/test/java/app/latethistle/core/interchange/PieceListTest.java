@@ -21,9 +21,9 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** The cut as others read it. */
-class CutListTest {
-  private static final CutList.Names NAMES =
-      new CutList.Names() {
+class PieceListTest {
+  private static final PieceList.Names NAMES =
+      new PieceList.Names() {
         @Override
         public String shot(Placement shot) {
           return shot.id();
@@ -40,9 +40,9 @@ class CutListTest {
   void piecesFollowEachOther() {
     for (int seed = 0; seed < 200; seed++) {
       Resolved film = Films.resolved(Films.film(new Random(seed)));
-      CutList cut = CutList.of("Film", film, NAMES);
+      PieceList cut = PieceList.of("Film", film, NAMES);
       long at = 0;
-      for (CutList.Piece piece : cut.pieces()) {
+      for (PieceList.Piece piece : cut.pieces()) {
         assertThat(piece.at().start()).isEqualTo(at);
         at = piece.at().end();
       }
@@ -50,7 +50,7 @@ class CutListTest {
     }
   }
 
-  private static CutList two() {
+  private static PieceList two() {
     Resolved film =
         Films.resolved(
             Films.cut(
@@ -59,7 +59,7 @@ class CutListTest {
                     Placement.of("s1", "a1", 20, Framing.FILL)),
                 List.of(Tie.free(0), Tie.free(48), Tie.free(96))));
     Transition dissolve = Transition.of(TransitionKind.DISSOLVE, Span.frames(12));
-    return CutList.of(
+    return PieceList.of(
         "Night Post", film.with(Joins.set(film, List.of(1), dissolve).apply(film.film())), NAMES);
   }
 
@@ -87,7 +87,7 @@ class CutListTest {
     Pattern event = Pattern.compile("\\d{3}  AX .+? (\\d\\d:\\S+) (\\S+) (\\S+) (\\S+)");
     for (int seed = 0; seed < 100; seed++) {
       String text =
-          EditList.of(CutList.of("F", Films.resolved(Films.film(new Random(seed))), NAMES));
+          EditList.of(PieceList.of("F", Films.resolved(Films.film(new Random(seed))), NAMES));
       long end = 24L * 3600;
       for (String line : text.lines().toList()) {
         Matcher found = event.matcher(line);
