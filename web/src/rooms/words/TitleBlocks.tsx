@@ -1,14 +1,13 @@
 import { useEffect, type KeyboardEvent } from "react";
-import type { Title, TitleChange, TitleSight, Words } from "../../api/client";
+import type { Title, TitleSight, Words } from "../../api/client";
 import { boxIn } from "../../api/words";
 import { useDragging } from "../../parts/useDragging";
 import { useSoon } from "../../parts/useSoon";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { nameOf } from "./titles";
+import type { Draft } from "./useTitleDrafts";
 import type { Shown } from "./WordsTransport";
-
-type Draft = Omit<Partial<TitleChange>, "id">;
 
 interface Props {
   words: Words;
@@ -17,7 +16,9 @@ interface Props {
   draft: Draft | null;
   shown: Shown;
   onChoose: (id: string | null) => void;
-  onTry: (draft: Draft | null) => void;
+  onTry: (draft: Draft) => void;
+  /** What is tried is given up; the same function each time. */
+  onGiveUp: () => void;
   onKeep: (draft: Draft) => void;
 }
 
@@ -37,7 +38,7 @@ const STEP = 5;
 
 /** On the picture: the safe area, and what titles take up, to be dragged and moved by arrows. */
 export function TitleBlocks(props: Props) {
-  const { words, sights, chosen, draft, shown, onChoose, onTry, onKeep } = props;
+  const { words, sights, chosen, draft, shown, onChoose, onTry, onGiveUp, onKeep } = props;
   const frame = useRoom((s) => s.frame);
   const shape = useRoom((s) => s.shape);
   const seen = words.titles.filter(
@@ -54,7 +55,7 @@ export function TitleBlocks(props: Props) {
   const { surface, take, handlers } = useDragging<Drag>(({ title, x, y }, from, at) => {
     onTry(moved(title, caught(x + at.x - from.x), caught(y + at.y - from.y)));
   }, keep);
-  useEffect(() => () => onTry(null), [frame, onTry]);
+  useEffect(() => onGiveUp, [frame, onGiveUp]);
   const press = (e: KeyboardEvent, title: Title) => {
     const now = draft?.box ?? boxIn(title.boxes, shape);
     const by = e.shiftKey ? 5 * STEP : STEP;

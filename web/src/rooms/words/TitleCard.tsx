@@ -11,7 +11,6 @@ import {
   type Lettering,
   type Production,
   type Title,
-  type TitleChange,
   type TitleSight,
 } from "../../api/client";
 import { boxIn, useWordChoices } from "../../api/words";
@@ -23,9 +22,8 @@ import { Choice } from "./Choice";
 import { ContrastBars } from "./ContrastBars";
 import { MovementFields } from "./MovementFields";
 import { hex, rgbOf, sized } from "./titles";
+import type { Draft } from "./useTitleDrafts";
 import type { WordsActions } from "./useWordsActions";
-
-type Draft = Omit<Partial<TitleChange>, "id">;
 
 interface Props {
   production: Production;

@@ -1,13 +1,6 @@
 import Box from "@mui/material/Box";
 import { useState } from "react";
-import {
-  inShape,
-  titledUrl,
-  type Film,
-  type Production,
-  type TitleChange,
-  type Words,
-} from "../../api/client";
+import { inShape, titledUrl, type Film, type Production, type Words } from "../../api/client";
 import { useFilm } from "../../api/queries";
 import { useSights, useWords } from "../../api/words";
 import { NoFilm } from "../../parts/NoFilm";
@@ -25,6 +18,7 @@ import { TitleList } from "./TitleList";
 import { WordsFoot } from "./WordsFoot";
 import { WordsSheet } from "./WordsSheet";
 import { WordsTransport } from "./WordsTransport";
+import { useTitleDrafts } from "./useTitleDrafts";
 import { useWordsActions } from "./useWordsActions";
 import { useWordsKeys } from "./useWordsKeys";
 
@@ -69,16 +63,16 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
   const [writing, setWriting] = useState<string | null>(null);
   const [choosing, setChoosing] = useState(false);
   const [shown, setShown] = useState({ safe: true, blocks: true });
-  const [draft, setDraft] = useState<Omit<Partial<TitleChange>, "id"> | null>(null);
   const sights = useSights(production.id, words.revision, words.titles, shape);
   const title = words.titles.find((t) =>
     chosen === null ? before !== null && !before.has(t.id) : t.id === chosen,
   );
+  const drafts = useTitleDrafts(title, words.revision, actions.change);
 
   const choose = (id: string | null) => {
     setChosen(id);
     setBefore(null);
-    setDraft(null);
+    drafts.giveUp();
     const one = words.titles.find((t) => t.id === id);
     if (one?.place && (frame < one.place.start || frame >= one.place.end)) {
       goTo(film, Math.min(film.length - 1, one.place.landing));
@@ -88,13 +82,6 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
     setCaption(at);
     const one = words.captions.captions[at];
     if (one) goTo(film, one.start);
-  };
-  /** Sends what is tried; it stays to be seen until the answer is there. */
-  const keep = (to: Omit<Partial<TitleChange>, "id">) => {
-    if (!title) return;
-    setDraft(to);
-    // Keys pressed meanwhile have made another draft, which stays.
-    void actions.change(title.id, to).then(() => setDraft((now) => (now === to ? null : now)));
   };
   useWordsKeys({
     film,
@@ -112,8 +99,11 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
     actions,
   });
   const tried =
-    title && draft
-      ? titledUrl(production.id, inShape(film.revision, shape), frame, { id: title.id, ...draft })
+    title && drafts.draft
+      ? titledUrl(production.id, inShape(film.revision, shape), frame, {
+          id: title.id,
+          ...drafts.draft,
+        })
       : null;
 
   return (
@@ -125,11 +115,12 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
               words={words}
               sights={sights}
               chosen={title}
-              draft={draft}
+              draft={drafts.draft}
               shown={shown}
               onChoose={choose}
-              onTry={setDraft}
-              onKeep={keep}
+              onTry={drafts.attempt}
+              onGiveUp={drafts.giveUp}
+              onKeep={drafts.keep}
             />
           </Monitor>
           <WordsTransport production={production} film={film} shown={shown} onShown={setShown} />
@@ -190,16 +181,16 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
                 onChoose={choose}
                 onAdd={() => setChoosing(true)}
               />
-              {title && (
+              {drafts.title && (
                 <TitleCard
-                  key={title.id}
+                  key={drafts.title.id}
                   production={production}
                   film={film}
-                  title={title}
-                  sight={sights.get(title.id)}
+                  title={drafts.title}
+                  sight={sights.get(drafts.title.id)}
                   actions={actions}
-                  onTry={setDraft}
-                  onKeep={keep}
+                  onTry={drafts.attempt}
+                  onKeep={drafts.keep}
                 />
               )}
             </>

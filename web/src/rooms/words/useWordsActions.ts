@@ -1,6 +1,7 @@
 import type { Tie, Title, TitleChange } from "../../api/client";
 import { useFilmEdit, type FilmEdit } from "../../api/queries";
 import type { EditValues } from "../../api/queries";
+import type { Draft } from "./useTitleDrafts";
 
 /** What the room does to the film. */
 export function useWordsActions(production: number) {
@@ -14,8 +15,12 @@ export function useWordsActions(production: number) {
   return {
     add: (design: string, text: string, at: Tie) =>
       make({ name: "add-title", values: { design, text, at } }),
-    change: (id: string, to: Omit<Partial<TitleChange>, "id">) =>
-      make({ name: "change-title", values: { title: { id, ...to } as TitleChange } }),
+    /** Answers the film's revision that has it; null if it was refused. */
+    change: (id: string, to: Draft) =>
+      edit({ name: "change-title", values: { title: { id, ...to } as TitleChange } }).then(
+        (film) => film.revision,
+        () => null,
+      ),
     land: (title: Title, at: Tie) =>
       void make({
         name: "land-title",
