@@ -29,12 +29,16 @@ public final class GradeTable {
   /** What is added to chroma is kept in parts of a code. */
   private static final int PARTS = 64;
 
+  /** Bits of each of two numbers in one. */
+  private static final int HALF = 16;
+
   private final ColourChange change;
   private final Signal[] knots = new Signal[KNOTS];
   private final boolean[] filled = new boolean[CHROMAS * CHROMAS];
   private final byte[] luma = new byte[CHROMAS * CHROMAS * 256];
-  private final short[] chromaBlue = new short[CHROMAS * CHROMAS * LUMAS];
-  private final short[] chromaRed = new short[CHROMAS * CHROMAS * LUMAS];
+
+  /** What is added to both chromas, in one number: they are looked up together. */
+  private final int[] chroma = new int[CHROMAS * CHROMAS * LUMAS];
 
   private GradeTable(ColourChange change) {
     this.change = change;
@@ -63,8 +67,8 @@ public final class GradeTable {
       double l = out.luma();
       double blue = 128 + 224 * (out.blue() - l) / 1.8556 - cb;
       double red = 128 + 224 * (out.red() - l) / 1.5748 - cr;
-      chromaBlue[line * LUMAS + y] = (short) Math.round(PARTS * blue);
-      chromaRed[line * LUMAS + y] = (short) Math.round(PARTS * red);
+      chroma[line * LUMAS + y] =
+          ((int) Math.round(PARTS * blue) << HALF) | ((int) Math.round(PARTS * red) & 0xffff);
     }
     filled[line] = true;
   }
@@ -102,8 +106,9 @@ public final class GradeTable {
         target[below] = luma[of + y2];
         target[below + 1] = luma[of + y3];
         int at = line * LUMAS + ((y0 + y1 + y2 + y3 + 2) >> (2 + LUMAS_SHARED));
-        target[cb] = code(u * PARTS + chromaBlue[at]);
-        target[cr] = code(v * PARTS + chromaRed[at]);
+        int added = chroma[at];
+        target[cb] = code(u * PARTS + (added >> HALF));
+        target[cr] = code(v * PARTS + (short) added);
       }
     }
   }

@@ -3,28 +3,31 @@ package app.latethistle.core.picture;
 /** Thresholds in an ordered pattern of eight by eight (Bayer 1973). */
 final class Dither {
   private static final int SIDE = 8;
-  private static final float[] THRESHOLDS = thresholds();
+
+  /** Of what the thresholds are parts, as a power of two. */
+  static final int BITS = 15;
 
   private Dither() {}
 
-  /** What is added to a value before it is rounded down, above 0 and below 1. */
-  static float at(int x, int y) {
-    return THRESHOLDS[(y & SIDE - 1) * SIDE + (x & SIDE - 1)];
-  }
-
-  private static float[] thresholds() {
-    float[] all = new float[SIDE * SIDE];
+  /**
+   * What is added to values before they are rounded down, above 0 and below one, row by row; they
+   * come again after the last.
+   *
+   * @param width values a row
+   */
+  static int[][] rows(int width) {
+    int[][] rows = new int[SIDE][width];
     for (int y = 0; y < SIDE; y++) {
-      for (int x = 0; x < SIDE; x++) {
+      for (int x = 0; x < width; x++) {
         int order = 0;
         for (int bit = 0; bit < 3; bit++) {
           int across = x >> bit & 1;
           int down = y >> bit & 1;
           order |= ((across ^ down) << 1 | down) << (2 * (2 - bit));
         }
-        all[y * SIDE + x] = (order + 0.5f) / (SIDE * SIDE);
+        rows[y][x] = ((2 * order + 1) << BITS) / (2 * SIDE * SIDE);
       }
     }
-    return all;
+    return rows;
   }
 }

@@ -18,8 +18,14 @@ final class Grain implements TreatmentPainter {
   /** Codes of one standard deviation in the middle tones, at full amount: common practice. */
   private static final double MOST = 20;
 
+  /** Noise is kept in parts of a deviation, and its strength in parts of a code. */
+  private static final int NOISE_BITS = 10;
+
+  private static final int STRENGTH_BITS = 8;
+  private static final int BITS = NOISE_BITS + STRENGTH_BITS;
+
   /** The field that was made last: films have one grain, and each frame alone asks for it. */
-  private static volatile Field last = new Field(-1, 0, new float[0]);
+  private static volatile Field last = new Field(-1, 0, new int[0]);
 
   private final int lines;
 
@@ -27,9 +33,9 @@ final class Grain implements TreatmentPainter {
   private static final class Field {
     private final double size;
     private final int side;
-    private final float[] values;
+    private final int[] values;
 
-    Field(double size, int side, float[] values) {
+    Field(double size, int side, int[] values) {
       this.size = size;
       this.side = side;
       this.values = values;
@@ -43,9 +49,9 @@ final class Grain implements TreatmentPainter {
   @Override
   public void draw(Frame from, Frame into, Setting setting) {
     Field made = field(setting.tenths(1, from) * LINES / lines);
-    float[] field = made.values;
+    int[] field = made.values;
     int side = made.side;
-    float[] strength = strength(setting);
+    int[] strength = strength(setting);
     Random random = new Random(setting.seed() * 31 + Math.round(setting.seconds() * 1000));
     int right = (int) (random.nextDouble() * side);
     int down = (int) (random.nextDouble() * side);
@@ -57,7 +63,8 @@ final class Grain implements TreatmentPainter {
       int at = right;
       for (int i = y * width; i < (y + 1) * width; i++) {
         int value = a[i] & 0xff;
-        b[i] = Softening.code(value + strength[value] * field[row + at]);
+        int noise = (strength[value] * field[row + at] + (1 << (BITS - 1))) >> BITS;
+        b[i] = (byte) Math.max(1, Math.min(254, value + noise));
         at = at + 1 == side ? 0 : at + 1;
       }
     }
@@ -65,15 +72,16 @@ final class Grain implements TreatmentPainter {
     Softening.copy(from, into, 2);
   }
 
-  /** Codes of one standard deviation for each value of luma. */
-  private static float[] strength(Setting setting) {
-    float[] strength = new float[256];
+  /** Codes of one standard deviation for each value of luma, in parts. */
+  private static int[] strength(Setting setting) {
+    int[] strength = new int[256];
     for (int v = 0; v < 256; v++) {
       double light =
           Math.max(0, Math.min(1, (v - Frame.BLACK) / (double) (Frame.WHITE - Frame.BLACK)));
       double edge = setting.share(light < 0.5 ? 2 : 3);
       double middle = 1 - sq(2 * light - 1);
-      strength[v] = (float) (MOST * setting.share(0) * (edge + (1 - edge) * middle));
+      double codes = MOST * setting.share(0) * (edge + (1 - edge) * middle);
+      strength[v] = (int) Math.round(codes * (1 << STRENGTH_BITS));
     }
     return strength;
   }
@@ -82,10 +90,18 @@ final class Grain implements TreatmentPainter {
     int side = Math.max(16, Math.round((float) SIDE * lines / LINES));
     Field known = last;
     if (known.size != size || known.side != side) {
-      known = new Field(size, side, resized(noise(size / 2), side));
+      known = new Field(size, side, inParts(resized(noise(size / 2), side)));
       last = known;
     }
     return known;
+  }
+
+  private static int[] inParts(float[] field) {
+    int[] parts = new int[field.length];
+    for (int i = 0; i < parts.length; i++) {
+      parts[i] = Math.round(field[i] * (1 << NOISE_BITS));
+    }
+    return parts;
   }
 
   /** White noise made soft, its standard deviation one, going on at its edges. */

@@ -227,9 +227,9 @@ class ProgramTest {
             new EndFade(12),
             50);
     assertThat(program(root, 50).key(new FrameRange(0, 50)))
-        .isEqualTo("4130e5ff8242a85806cc0799e388f3977fc8d871f25cff0fa593bd0b1843d770");
+        .isEqualTo("8138e9c51227c3025284e9de49bf8da26b6a0d23cceae9397c52fac5bb8cfd4c");
     assertThat(program(root, 50).key(new FrameRange(15, 30)))
-        .isEqualTo("9a4f6e99f2eb22fcd335ae4f863abfa2df8d5a19ef49058f04c3daa6ec7f5e4e");
+        .isEqualTo("444fcaf87b7aaf6d773c87b63e2f9060168a4e1448072bb3f41aeec13ced42d1");
   }
 
   @Test

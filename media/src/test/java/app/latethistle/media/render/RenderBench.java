@@ -46,6 +46,10 @@ import java.util.stream.Stream;
 public final class RenderBench {
   private static final int CLIPS = 6;
   private static final int FRAMES = 72;
+
+  /** Clips of the worked film: its grain takes the encoder long. */
+  private static final int WORKED = 3;
+
   private static final int ROUNDS = 3;
   static final SoundSource NO_SOUNDS =
       (media, channels) -> {
@@ -73,7 +77,8 @@ public final class RenderBench {
     Path folder = Files.createTempDirectory("render-bench");
     try {
       List<Path> clips = clips(folder);
-      List<Double> worked = new GraphBench(folder, clips, probed(clips)).measure(ROUNDS);
+      List<Path> some = clips.subList(0, WORKED);
+      List<Double> worked = new GraphBench(folder, some, probed(some)).measure(ROUNDS);
       double straight = straightCuts(folder, clips);
       double titled = titled(folder, clips);
       double ripple = rippleShare(folder, Path.of("..", "demo"));
