@@ -1,6 +1,7 @@
 package app.latethistle.core.look;
 
 import app.latethistle.core.Refused;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -32,6 +33,11 @@ public record Focus(List<Point> points, int across, int down, double from, doubl
         throw new Refused("A focus lies within the take, not beside it.");
       }
     }
+
+    /** The same place at another time. */
+    Point at(int other) {
+      return new Point(other, x, y);
+    }
   }
 
   /**
@@ -58,6 +64,25 @@ public record Focus(List<Point> points, int across, int down, double from, doubl
   Focus part(double start, double end) {
     double span = to - from;
     return new Focus(points, across, down, from + span * start, from + span * end);
+  }
+
+  /** What of it the shot shows, over the whole of the shot's time; places and times are rounded. */
+  public Focus shown() {
+    if (points.size() == 1 || (from == 0 && to == 1)) {
+      return new Focus(points, across, down, /* from= */ 0, /* to= */ 1);
+    }
+    double start = from * WHOLE;
+    double span = (to - from) * WHOLE;
+    List<Point> shown = new ArrayList<>();
+    shown.add(place(start).at(0));
+    for (Point p : points) {
+      int at = (int) Math.round((p.at - start) / span * WHOLE);
+      if (at > shown.get(shown.size() - 1).at && at < WHOLE) {
+        shown.add(p.at(at));
+      }
+    }
+    shown.add(place(start + span).at(WHOLE));
+    return new Focus(shown, across, down, /* from= */ 0, /* to= */ 1);
   }
 
   /** A camera that keeps it in the middle, enlarged and turned as a view says. */
@@ -87,7 +112,7 @@ public record Focus(List<Point> points, int across, int down, double from, doubl
   }
 
   /** Where it is at a time, in thousandths of its time; between its points evenly. */
-  private Point place(int at) {
+  private Point place(double at) {
     int next = 0;
     while (next < points.size() && points.get(next).at < at) {
       next++;
@@ -97,9 +122,9 @@ public record Focus(List<Point> points, int across, int down, double from, doubl
     }
     Point a = points.get(next - 1);
     Point b = points.get(next);
-    double share = (at - a.at) / (double) (b.at - a.at);
+    double share = (at - a.at) / (b.at - a.at);
     return new Point(
-        at,
+        (int) Math.round(at),
         (int) Math.round(a.x + share * (b.x - a.x)),
         (int) Math.round(a.y + share * (b.y - a.y)));
   }

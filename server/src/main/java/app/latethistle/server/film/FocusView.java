@@ -6,13 +6,15 @@ import java.util.List;
 /**
  * What has to be seen of a take in every shape; see {@link Focus} for its units.
  *
- * @param points where it is, over the shot's time
+ * @param points where it is, over the whole of the shot's time
  */
 record FocusView(List<FocusPoint> points, int across, int down) {
   /** A place at a time. */
   record FocusPoint(int at, int x, int y) {}
 
-  static FocusView of(Focus focus) {
+  /** What a shot shows of a focus. */
+  static FocusView of(Focus whole) {
+    Focus focus = whole.shown();
     return new FocusView(
         focus.points().stream().map(p -> new FocusPoint(p.at(), p.x(), p.y())).toList(),
         focus.across(),
