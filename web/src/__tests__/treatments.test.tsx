@@ -6,7 +6,14 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Film, Treatment, TreatmentKind } from "../api/client";
 import { keys } from "../api/queries";
 import { TreatmentPanel } from "../rooms/score/TreatmentPanel";
-import { following, moved, placeOf, still, type Parameter } from "../rooms/score/treatments";
+import {
+  following,
+  moved,
+  placeOf,
+  still,
+  wordNear,
+  type Parameter,
+} from "../rooms/score/treatments";
 import type { ScoreActions } from "../rooms/score/useScoreActions";
 import { useRoom } from "../store";
 import { theme } from "../theme";
@@ -115,7 +122,7 @@ describe("a value that follows", () => {
     const driven = following({ value: 64, follows: null }, amount, "BEATS");
     expect(driven).toEqual({
       value: 0,
-      follows: { source: "BEATS", to: 64, attack: 0, decay: 300 },
+      follows: { source: "BEATS", line: null, word: null, to: 64, attack: 0, decay: 300 },
     });
     expect(still(driven)).toEqual({ value: 64, follows: null });
     expect(following(driven, amount, "WORDS").follows?.source).toBe("WORDS");
@@ -123,6 +130,19 @@ describe("a value that follows", () => {
       value: 2,
       follows: { to: 30 },
     });
+  });
+
+  it("follows the word that is nearest to the playhead", () => {
+    const word = (at: number, start: number) => ({ word: at, start }) as unknown as never;
+    const line = (name: string, ...words: never[]) =>
+      ({ line: name, words }) as unknown as Film["voice"][number];
+    const voice = [line("3", word(0, 10), word(1, 22)), line("4"), line("5", word(0, 40))];
+    expect(wordNear({ voice }, 25)).toEqual({ line: "3", word: 1 });
+    expect(wordNear({ voice }, 90)).toEqual({ line: "5", word: 0 });
+    expect(wordNear({ voice: [] }, 90)).toEqual({ line: null, word: null });
+    const on = following({ value: 64, follows: null }, amount, "WORD", { line: "5", word: 0 });
+    expect(on.follows).toMatchObject({ source: "WORD", line: "5", word: 0, to: 64 });
+    expect(following(on, amount, "BEATS").follows).toMatchObject({ line: null, word: null });
   });
 
   it("is found again where edits on their way have put it", () => {

@@ -4706,7 +4706,7 @@ export interface components {
             /** Format: int32 */
             decay: number;
             /** @enum {string} */
-            source: "BEATS" | "DOWNBEATS" | "MARKERS" | "WORDS" | "LOW" | "MIDDLE" | "HIGH";
+            source: "BEATS" | "DOWNBEATS" | "MARKERS" | "WORDS" | "WORD" | "LOW" | "MIDDLE" | "HIGH";
             /** Format: int32 */
             to: number;
         };
@@ -4737,10 +4737,13 @@ export interface components {
             revision: number;
         };
         GroupShots: {
+            line: string | null;
             items: string[];
             name: string;
             /** Format: int64 */
             revision: number;
+            /** Format: int32 */
+            word: number | null;
         };
         HandOver: {
             description: string;

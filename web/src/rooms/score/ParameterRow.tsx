@@ -5,13 +5,16 @@ import Slider from "@mui/material/Slider";
 import { useState } from "react";
 import type { Film } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
+import { useRoom } from "../../store";
 import { ink } from "../../theme";
+import { WordChoice, isSpoken } from "./WordChoice";
 import {
   SOURCE,
   following,
   isLevel,
   shownAs,
   still,
+  wordNear,
   type Follows,
   type Parameter,
   type Value,
@@ -68,16 +71,28 @@ export function ParameterRow({ parameter, value, film, onSet }: Props) {
           sx={{ height: 24 }}
           onChange={(e) => {
             const to = e.target.value as Follows["source"] | typeof STILL;
-            onSet(to === STILL ? still(value) : following(value, parameter, to));
+            if (to === STILL) onSet(still(value));
+            else if (to !== "WORD") onSet(following(value, parameter, to));
+            else onSet(following(value, parameter, to, wordNear(film, useRoom.getState().frame)));
           }}
         >
           <MenuItem value={STILL}>stays</MenuItem>
-          {(Object.keys(SOURCE) as Follows["source"][]).map((source) => (
-            <MenuItem key={source} value={source} title={SOURCE[source].says}>
-              on {SOURCE[source].name}
-            </MenuItem>
-          ))}
+          {(Object.keys(SOURCE) as Follows["source"][])
+            .filter((source) => source !== "WORD" || source === follows?.source || hasWords(film))
+            .map((source) => (
+              <MenuItem key={source} value={source} title={SOURCE[source].says}>
+                on {SOURCE[source].name}
+              </MenuItem>
+            ))}
         </Select>
+        {follows?.source === "WORD" && (
+          <WordChoice
+            label={`The word ${parameter.name} follows`}
+            film={film}
+            at={follows}
+            onSet={(at) => onSet({ ...value, follows: { ...follows, ...at } })}
+          />
+        )}
         {follows && (
           <>
             <NumberField
@@ -100,9 +115,7 @@ export function ParameterRow({ parameter, value, film, onSet }: Props) {
               hint="How long it takes back to rest"
               onChange={(v) => onSet({ ...value, follows: { ...follows, decay: Math.round(v) } })}
             />
-            {missing(film, follows.source) && (
-              <Box sx={{ color: ink.rust }}>{missing(film, follows.source)}</Box>
-            )}
+            {missing(film, follows) && <Box sx={{ color: ink.rust }}>{missing(film, follows)}</Box>}
           </>
         )}
       </Box>
@@ -111,16 +124,20 @@ export function ParameterRow({ parameter, value, film, onSet }: Props) {
 }
 
 /** Why nothing is heard of what a value follows; null if something is. */
-function missing(film: Film, source: Follows["source"]): string | null {
-  switch (source) {
+function missing(film: Film, follows: Follows): string | null {
+  switch (follows.source) {
     case "MARKERS":
       return film.markers.length === 0 ? "No marker is set yet: N sets one at the playhead." : null;
     case "WORDS":
       return film.voice.length === 0 ? "No line is read yet." : null;
+    case "WORD":
+      return isSpoken(film, follows) ? null : "Its line is not heard any more: choose a word.";
     default:
       return film.clock.song === null ? "There is no song yet." : null;
   }
 }
+
+const hasWords = (film: Film) => film.voice.some(({ words }) => words.length > 0);
 
 /** A slider of one value, or of rest and what is reached. */
 function Range({

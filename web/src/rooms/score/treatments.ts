@@ -1,4 +1,4 @@
-import type { Placed, Treatment, TreatmentKind } from "../../api/client";
+import type { Film, Placed, Treatment, TreatmentKind } from "../../api/client";
 
 export type TreatmentName = Treatment["kind"];
 export type Value = Treatment["values"][number];
@@ -51,6 +51,7 @@ export const SOURCE: Record<Follows["source"], { name: string; says: string }> =
   MARKERS: { name: "markers", says: "Each marker of the film: a list of hits laid by hand" },
   WORDS: { name: "words", says: "The start of each stressed word" },
   LOW: { name: "low notes", says: "The song’s level below 150 Hz" },
+  WORD: { name: "one word", says: "The start of one word that is spoken" },
   MIDDLE: { name: "middle notes", says: "The song’s level from 150 Hz to 2 kHz" },
   HIGH: { name: "high notes", says: "The song’s level above 2 kHz" },
 };
@@ -86,15 +87,43 @@ export function shownAs({ unit }: Pick<Parameter, "unit">): Shown {
   }
 }
 
-/** A value moved by what it is to follow, at once and back over a third of a second. */
-export function following(value: Value, parameter: Parameter, source: Follows["source"]): Value {
-  if (value.follows) return { ...value, follows: { ...value.follows, source } };
+/** A word of the voice: its line's name, and its place in it. */
+export type WordAt = Pick<Follows, "line" | "word">;
+
+const NO_WORD: WordAt = { line: null, word: null };
+
+/** The word that begins nearest to a frame; none if no word is spoken. */
+export function wordNear({ voice }: Pick<Film, "voice">, frame: number): WordAt {
+  const words = voice.flatMap(({ line, words }) =>
+    words.map(({ word, start }) => ({ at: { line, word }, off: Math.abs(start - frame) })),
+  );
+  return words.reduce((a, b) => (b.off < a.off ? b : a), { at: NO_WORD, off: Infinity }).at;
+}
+
+/**
+ * A value moved by what it is to follow, at once and back over a third of a second.
+ *
+ * @param word the one that is followed, for a source of one word
+ */
+export function following(
+  value: Value,
+  parameter: Parameter,
+  source: Follows["source"],
+  word: WordAt = NO_WORD,
+): Value {
+  if (value.follows) return { ...value, follows: { ...value.follows, source, ...word } };
   // What was set becomes what is reached; it rests at nothing where it can.
   const rest = Math.max(parameter.least, Math.min(parameter.most, 0));
   const to = value.value === rest ? parameter.usual : value.value;
   return {
     value: rest,
-    follows: { source, to, attack: isLevel(source) ? 20 : 0, decay: isLevel(source) ? 150 : 300 },
+    follows: {
+      source,
+      ...word,
+      to,
+      attack: isLevel(source) ? 20 : 0,
+      decay: isLevel(source) ? 150 : 300,
+    },
   };
 }
 

@@ -415,14 +415,22 @@ public final class LookForms {
     }
   }
 
-  /** What a value follows. */
-  public record Followed(String source, int to, int attack, int decay) {
+  /** What a value follows; a line and a word's place in it only where it is one word. */
+  public record Followed(String source, String line, Integer word, int to, int attack, int decay) {
     public static Followed of(Drive drive) {
-      return new Followed(drive.source().name(), drive.to(), drive.attack(), drive.decay());
+      return new Followed(
+          drive.source().name(),
+          drive.word().map(Drive.Word::line).orElse(null),
+          drive.word().map(Drive.Word::index).orElse(null),
+          drive.to(),
+          drive.attack(),
+          drive.decay());
     }
 
     public Drive get() {
-      return new Drive(Say.one(Drive.Source.class, source), to, attack, decay);
+      Optional<Drive.Word> one =
+          line == null || word == null ? Optional.empty() : Optional.of(new Drive.Word(line, word));
+      return new Drive(Say.one(Drive.Source.class, source), one, to, attack, decay);
     }
   }
 

@@ -146,8 +146,7 @@ class FilmDocumentTest {
         dials.add(
             random.nextBoolean()
                 ? Dial.at(p.usual())
-                : Dial.driven(
-                    p.usual(), new Drive(one(random, Drive.Source.values()), p.usual(), 40, 300)));
+                : Dial.driven(p.usual(), drive(random, p.usual())));
       }
       String table = kind == TreatmentKind.TABLE ? TABLE : "";
       list.add(new Treatment(kind, dials, random.nextBoolean(), table));
@@ -163,6 +162,39 @@ class FilmDocumentTest {
                     new View(1000 + random.nextInt(7000), 40, -30, random.nextInt(900)),
                     View.WHOLE,
                     one(random, Easing.values()))
+  private static Drive drive(Random random, int to) {
+    Drive.Source source = one(random, Drive.Source.values());
+    return source == Drive.Source.WORD
+        ? Drive.on(new Drive.Word("line", random.nextInt(2)), to, 300)
+        : new Drive(source, to, 40, 300);
+  }
+
+  private static Framing framing(Random random) {
+    return random.nextBoolean()
+        ? new Framing(one(random, Fit.values()))
+        : Framing.along(
+            FramingPath.of(
+                    new View(1000 + random.nextInt(7000), 40, -30, random.nextInt(900)),
+                    View.WHOLE,
+                    one(random, Easing.values()))
+  private static Drive drive(Random random, int to) {
+    Drive.Source source = one(random, Drive.Source.values());
+    return source == Drive.Source.WORD
+        ? Drive.on(new Drive.Word("line", random.nextInt(2)), to, 300)
+        : new Drive(source, to, 40, 300);
+  }
+
+  private static Levelling levelling(Random random) {
+    List<Light> lights =
+        random
+            .ints(random.nextInt(3), -Light.MOST, Light.MOST + 1)
+            .mapToObj(some -> new Light(some, -some, some / 2))
+            .toList();
+    return lights.isEmpty()
+        ? Levelling.NONE
+        : new Levelling("media", random.nextInt(9), lights, random.nextInt(101));
+  }
+
                 .part(0.25, 0.5));
   }
 

@@ -31,7 +31,7 @@ public final class Hits {
     this.film = film;
   }
 
-  /** The frames that something hits, in order; none for a level. */
+  /** The frames that something hits, in order; none for a level, or for a word not named. */
   public NavigableSet<Long> of(Drive.Source source) {
     return found.computeIfAbsent(
         source,
@@ -57,7 +57,7 @@ public final class Hits {
               .flatMap(line -> line.words().stream())
               .filter(w -> w.at().length() > 0 && Stress.isOn(w.text()))
               .mapToLong(w -> film.rate().nearestFrame(w.at().start()));
-      case LOW, MIDDLE, HIGH -> LongStream.empty();
+      case WORD, LOW, MIDDLE, HIGH -> LongStream.empty();
     };
   }
 
@@ -71,8 +71,19 @@ public final class Hits {
     return shares.mapToObj(s -> dial.value() + s * (drive.to() - dial.value())).toList();
   }
 
+  private NavigableSet<Long> of(Drive drive) {
+    return drive.word().isEmpty() ? of(drive.source()) : of(drive.word().get());
+  }
+
+  private NavigableSet<Long> of(Drive.Word word) {
+    NavigableSet<Long> frames = new TreeSet<>();
+    film.frameOf(new Tie.OnWord(word.line(), word.index(), Tie.Edge.START, 0))
+        .ifPresent(frames::add);
+    return frames;
+  }
+
   private DoubleStream hits(Drive drive, FrameRange range) {
-    NavigableSet<Long> hits = of(drive.source());
+    NavigableSet<Long> hits = of(drive);
     FrameRate rate = film.rate();
     return LongStream.range(range.start(), range.end())
         .mapToDouble(

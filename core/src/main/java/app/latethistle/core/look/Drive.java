@@ -1,16 +1,18 @@
 package app.latethistle.core.look;
 
 import app.latethistle.core.Refused;
+import java.util.Optional;
 
 /**
  * How a value follows a clock: it is as far as {@code to} on each hit, having risen over the attack
  * before it, and is at rest again when the decay is over.
  *
+ * @param word the word that is followed; empty for other sources
  * @param to the value on a hit, or at full level
  * @param attack in milliseconds, 0 for at once, at most 2000
  * @param decay in milliseconds, 0 for at once, at most 10000
  */
-public record Drive(Source source, int to, int attack, int decay) {
+public record Drive(Source source, Optional<Word> word, int to, int attack, int decay) {
   private static final int LONGEST_ATTACK = 2000;
   private static final int LONGEST_DECAY = 10_000;
 
@@ -24,6 +26,8 @@ public record Drive(Source source, int to, int attack, int decay) {
     MARKERS,
     /** The start of each stressed word that is spoken. */
     WORDS,
+    /** The start of one word that is spoken. */
+    WORD,
     /** The level of the song below 150 Hz. */
     LOW,
     /** The level of the song from 150 Hz to 2 kHz. */
@@ -38,11 +42,40 @@ public record Drive(Source source, int to, int attack, int decay) {
   }
 
   /**
-   * @throws IllegalArgumentException if a time is out of its range
+   * A word of the narration.
+   *
+   * @param line the line's id
+   * @param index the word's place in the line, from 0
+   */
+  public record Word(String line, int index) {
+    /**
+     * @throws IllegalArgumentException if the word's number is negative
+     */
+    public Word {
+      if (index < 0) {
+        throw new Refused("A line's words are numbered from 0; there is no word " + index + ".");
+      }
+    }
+  }
+
+  /**
+   * @throws IllegalArgumentException if a time is out of its range, or a word is missing or too
+   *     much
    */
   public Drive {
+    if (word.isPresent() != (source == Source.WORD)) {
+      throw new Refused(
+          word.isPresent()
+              ? "A word is named, but it is " + source + " that are to be followed."
+              : "Say which word the value is to follow: its line, and its number in it.");
+    }
     within("An attack", attack, LONGEST_ATTACK);
     within("A decay", decay, LONGEST_DECAY);
+  }
+
+  /** Follows something else than a single word. */
+  public Drive(Source source, int to, int attack, int decay) {
+    this(source, Optional.empty(), to, attack, decay);
   }
 
   /** At once on each hit, and back over some milliseconds. */
@@ -50,9 +83,14 @@ public record Drive(Source source, int to, int attack, int decay) {
     return new Drive(source, to, 0, decay);
   }
 
+  /** At once on a word, and back over some milliseconds. */
+  public static Drive on(Word word, int to, int decay) {
+    return new Drive(Source.WORD, Optional.of(word), to, 0, decay);
+  }
+
   /** The same to another value. */
   public Drive withTo(int other) {
-    return new Drive(source, other, attack, decay);
+    return new Drive(source, word, other, attack, decay);
   }
 
   /**

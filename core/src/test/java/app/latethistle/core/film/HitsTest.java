@@ -1,6 +1,7 @@
 package app.latethistle.core.film;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.latethistle.core.look.Dial;
 import app.latethistle.core.look.Drive;
@@ -13,6 +14,7 @@ import app.latethistle.core.time.FrameRange;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.assertj.core.data.Offset;
 import org.junit.jupiter.api.Test;
 
@@ -86,6 +88,29 @@ class HitsTest {
             .map(w -> film.rate().nearestFrame(w.at().start()))
             .toList();
     assertThat(hits.of(Source.WORDS)).containsExactlyElementsOf(spoken);
+  }
+
+  @Test
+  void aValueFollowsOneWordWhereverItsLineIsSpoken() {
+    Clocks clocks = new Clocks(Films.GRID, Voices.at("the bell is late", 0.2, 1));
+    Resolved film = Resolved.of(film(), clocks, Films.RATE, Films.takes());
+    VoiceClock.Spoken line = film.cutting().voice().lines().get(0);
+    int late = 3;
+    long spoken = film.rate().nearestFrame(line.words().get(late).at().start());
+    Drive drive = Drive.on(new Drive.Word(line.id(), late), 90, 0);
+    List<Double> values = new Hits(film).values(Dial.driven(10, drive), WHOLE);
+    assertThat(values.get((int) spoken)).isEqualTo(90);
+    assertThat(values).filteredOn(v -> v != 10).hasSize(1);
+    Drive gone = Drive.on(new Drive.Word(line.id(), 4), 90, 0);
+    assertThat(new Hits(film).values(Dial.driven(10, gone), WHOLE)).containsOnly(10.0);
+  }
+
+  @Test
+  void aWordIsNamedWhereOneIsFollowedAndNowhereElse() {
+    assertThatThrownBy(() -> new Drive(Source.WORD, 90, 0, 0)).hasMessageContaining("which word");
+    Optional<Drive.Word> word = Optional.of(new Drive.Word("line", 0));
+    assertThatThrownBy(() -> new Drive(Source.BEATS, word, 90, 0, 0)).hasMessageContaining("BEATS");
+    assertThatThrownBy(() -> new Drive.Word("line", -1)).hasMessageContaining("no word -1");
   }
 
   @Test

@@ -39,17 +39,36 @@ record TreatmentView(
     }
   }
 
-  /** What a value follows; see {@link Drive}. */
-  record Follows(Drive.Source source, int to, int attack, int decay) {
+  /**
+   * What a value follows; see {@link Drive}.
+   *
+   * @param line of the one word that is followed; null for other sources
+   * @param word its place in the line, from 0; null for other sources
+   */
+  record Follows(
+      Drive.Source source,
+      @Schema(nullable = true) String line,
+      @Schema(nullable = true) Integer word,
+      int to,
+      int attack,
+      int decay) {
     static Follows of(Drive drive) {
-      return new Follows(drive.source(), drive.to(), drive.attack(), drive.decay());
+      return new Follows(
+          drive.source(),
+          drive.word().map(Drive.Word::line).orElse(null),
+          drive.word().map(Drive.Word::index).orElse(null),
+          drive.to(),
+          drive.attack(),
+          drive.decay());
     }
 
     Drive drive() {
       if (source == null) {
         throw new Refused("Say what the value is to follow.");
       }
-      return new Drive(source, to, attack, decay);
+      Optional<Drive.Word> one =
+          line == null || word == null ? Optional.empty() : Optional.of(new Drive.Word(line, word));
+      return new Drive(source, one, to, attack, decay);
     }
   }
 
