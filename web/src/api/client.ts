@@ -56,6 +56,7 @@ export type ColourList = Schemas["Cdl"];
 export type Finish = Schemas["FinishView"];
 export type Beyond = Schemas["Beyond"];
 export type Look = Schemas["LookView"];
+export type Light = Schemas["Light"];
 export type LookShot = Schemas["LookShot"];
 export type Mix = Schemas["MixView"];
 export type LaidSound = Schemas["Laid"];

@@ -1,4 +1,10 @@
-import { useMutation, useQuery, useQueryClient, type QueryClient } from "@tanstack/react-query";
+import {
+  keepPreviousData,
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+} from "@tanstack/react-query";
 import { useMeeting } from "../parts/meeting";
 import { useNotice } from "../parts/notice";
 import { useRoom } from "../store";
@@ -162,6 +168,21 @@ export const useLook = (id: number, revision: number | undefined) =>
       ),
     enabled: revision !== undefined,
     placeholderData: (last) => last,
+  });
+
+/** The light of each frame of a shot as it came, in hundredths of a stop. */
+export const useLight = (id: number, revision: number, item: string) =>
+  useQuery({
+    queryKey: ["production", id, "light", revision, item],
+    queryFn: () =>
+      answerTo(
+        api.GET("/api/productions/{productionId}/film/look/light", {
+          params: { path: { productionId: id }, query: { item } },
+        }),
+      ),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    retry: false,
   });
 
 /** What of a frame of the film lies beyond what may be broadcast. */

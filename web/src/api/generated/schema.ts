@@ -884,6 +884,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/level": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["level"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/lift-subject": {
         parameters: {
             query?: never;
@@ -924,6 +940,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["look_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/look/light": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["light"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4705,10 +4737,13 @@ export interface components {
             attack: number;
             /** Format: int32 */
             decay: number;
+            line: string | null;
             /** @enum {string} */
             source: "BEATS" | "DOWNBEATS" | "MARKERS" | "WORDS" | "WORD" | "LOW" | "MIDDLE" | "HIGH";
             /** Format: int32 */
             to: number;
+            /** Format: int32 */
+            word: number | null;
         };
         ForeignCut: {
             file: string;
@@ -4737,13 +4772,10 @@ export interface components {
             revision: number;
         };
         GroupShots: {
-            line: string | null;
             items: string[];
             name: string;
             /** Format: int64 */
             revision: number;
-            /** Format: int32 */
-            word: number | null;
         };
         HandOver: {
             description: string;
@@ -4976,6 +5008,13 @@ export interface components {
             size: number;
             spacing: components["schemas"]["Spacing"];
         };
+        LevelShots: {
+            items: string[];
+            /** Format: int64 */
+            revision: number;
+            /** Format: int32 */
+            strength: number;
+        };
         LexiconChange: {
             /** Format: int64 */
             revision: number;
@@ -5008,6 +5047,14 @@ export interface components {
             item: string;
             /** Format: int64 */
             revision: number;
+        };
+        Light: {
+            /** Format: int32 */
+            blue: number;
+            /** Format: int32 */
+            green: number;
+            /** Format: int32 */
+            red: number;
         };
         LimitsView: {
             /** Format: int64 */
@@ -5110,6 +5157,8 @@ export interface components {
             label: string;
             /** Format: int32 */
             layer: number;
+            /** Format: int32 */
+            levelled: number;
             now: components["schemas"]["Drift"] | null;
             place: string;
             title: string;
@@ -6765,14 +6814,14 @@ export interface components {
         };
         TreatmentKindView: {
             /** @enum {string} */
-            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET" | "MONOCHROME" | "SATURATION" | "CONTRAST" | "WASH" | "SPLIT_TONE" | "FADED" | "VIGNETTE" | "GRAIN" | "HALATION" | "DIFFUSION" | "TABLE";
+            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET" | "MONOCHROME" | "SATURATION" | "CONTRAST" | "WASH" | "SPLIT_TONE" | "FADED" | "VIGNETTE" | "GRAIN" | "HALATION" | "DIFFUSION" | "TABLE" | "LEVEL";
             parameters: components["schemas"]["Parameter"][];
             usual: components["schemas"]["TreatmentView"];
         };
         TreatmentView: {
             bypassed: boolean;
             /** @enum {string} */
-            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET" | "MONOCHROME" | "SATURATION" | "CONTRAST" | "WASH" | "SPLIT_TONE" | "FADED" | "VIGNETTE" | "GRAIN" | "HALATION" | "DIFFUSION" | "TABLE";
+            kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET" | "MONOCHROME" | "SATURATION" | "CONTRAST" | "WASH" | "SPLIT_TONE" | "FADED" | "VIGNETTE" | "GRAIN" | "HALATION" | "DIFFUSION" | "TABLE" | "LEVEL";
             table: string | null;
             values: components["schemas"]["Value"][];
         };
@@ -8414,6 +8463,32 @@ export interface operations {
             };
         };
     };
+    level: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LevelShots"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     liftSubject: {
         parameters: {
             query?: never;
@@ -8484,6 +8559,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LookView"];
+                };
+            };
+        };
+    };
+    light: {
+        parameters: {
+            query: {
+                item: string;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Light"][];
                 };
             };
         };
@@ -10857,7 +10956,7 @@ export interface operations {
         parameters: {
             query: {
                 item?: string;
-                kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET" | "MONOCHROME" | "SATURATION" | "CONTRAST" | "WASH" | "SPLIT_TONE" | "FADED" | "VIGNETTE" | "GRAIN" | "HALATION" | "DIFFUSION" | "TABLE";
+                kind: "BLUR" | "STREAK" | "SHARPEN" | "DENOISE" | "GLOW" | "HAZE" | "SHAKE" | "PULSE" | "FLASH" | "FLICKER" | "PLANES" | "MIRROR" | "MOSAIC" | "POSTERISE" | "OLD_FILM" | "LEAK" | "SNOW" | "PAPER" | "EMBERS" | "EDGE_GLOW" | "DUOTONE" | "SKETCH" | "BARS" | "INSET" | "MONOCHROME" | "SATURATION" | "CONTRAST" | "WASH" | "SPLIT_TONE" | "FADED" | "VIGNETTE" | "GRAIN" | "HALATION" | "DIFFUSION" | "TABLE" | "LEVEL";
             };
             header?: never;
             path: {

@@ -12,6 +12,7 @@ import { CurvePanel } from "./CurvePanel";
 import { FinishPanel } from "./FinishPanel";
 import { FiveSliders } from "./FiveSliders";
 import { GreyToggle } from "./GreyToggle";
+import { LightWithin } from "./LightWithin";
 import { ListPanel } from "./ListPanel";
 import { RangePanel } from "./RangePanel";
 import { TonesPanel } from "./TonesPanel";
@@ -123,6 +124,15 @@ export function ShotPanel(props: Props) {
               <ListPanel
                 list={now.cdl}
                 files={{
+            {side === "numbers" && (
+              <LightWithin
+                key={shown.item}
+                production={production}
+                revision={look.revision}
+                shown={shown}
+                onLevel={(strength) => actions.level(selected, strength)}
+              />
+            )}
                   cdl: gradeUrl(production, shown.item, "cdl"),
                   cube: gradeUrl(production, shown.item, "cube"),
                   all: looksUrl(production),

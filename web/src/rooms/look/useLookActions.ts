@@ -102,3 +102,6 @@ export function useLookActions(production: number, look: Look, shown: LookShot) 
 }
 
 export type LookActions = ReturnType<typeof useLookActions>;
+    /** Makes the light of shots even, by percent. */
+    level: (items: readonly string[], strength: number) =>
+      void make({ name: "level", values: { items: [...items], strength } }),

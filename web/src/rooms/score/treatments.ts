@@ -42,6 +42,7 @@ export const TREATMENT: Record<TreatmentName, string> = {
   HALATION: "halation",
   DIFFUSION: "diffusion",
   TABLE: "table",
+  LEVEL: "levelled light",
 };
 
 /** What a value can follow, and what that says. */
@@ -50,8 +51,8 @@ export const SOURCE: Record<Follows["source"], { name: string; says: string }> =
   DOWNBEATS: { name: "bars", says: "The first beat of each bar" },
   MARKERS: { name: "markers", says: "Each marker of the film: a list of hits laid by hand" },
   WORDS: { name: "words", says: "The start of each stressed word" },
-  LOW: { name: "low notes", says: "The song’s level below 150 Hz" },
   WORD: { name: "one word", says: "The start of one word that is spoken" },
+  LOW: { name: "low notes", says: "The song’s level below 150 Hz" },
   MIDDLE: { name: "middle notes", says: "The song’s level from 150 Hz to 2 kHz" },
   HIGH: { name: "high notes", says: "The song’s level above 2 kHz" },
 };

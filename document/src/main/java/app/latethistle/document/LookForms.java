@@ -1,5 +1,6 @@
 package app.latethistle.document;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.look.Appearance;
 import app.latethistle.core.look.Basics;
 import app.latethistle.core.look.Cdl;
@@ -18,6 +19,7 @@ import app.latethistle.core.look.Focus;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Key;
+import app.latethistle.core.look.Levelling;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.LiePath;
 import app.latethistle.core.look.LumaPattern;
@@ -35,6 +37,8 @@ import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.look.View;
+import app.latethistle.core.measure.Light;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -137,13 +141,15 @@ public final class LookForms {
     }
   }
 
-  /** Those stored first had no treatments, no matte and no correction. */
-  public record Look(Shaped framing, Done treatments, Cut matte, Corrected correction) {
+  /** Those stored first had no treatments, no matte, no levelling and no correction. */
+  public record Look(
+      Shaped framing, Done treatments, Cut matte, Levelled levelled, Corrected correction) {
     public static Look of(Appearance look) {
       return new Look(
           Shaped.of(look.framing()),
           Done.of(look.treatments()),
           Cut.of(look.matte()),
+          look.levelling().equals(Levelling.NONE) ? null : Levelled.of(look.levelling()),
           look.correction().leavesAll() ? null : Corrected.of(look.correction()));
     }
 
@@ -152,7 +158,40 @@ public final class LookForms {
           framing == null ? ShapedFraming.of(Framing.FILL) : framing.get(),
           Done.get(treatments),
           Cut.get(matte),
+          levelled == null ? Levelling.NONE : levelled.get(),
           correction == null ? Correction.NONE : correction.get());
+    }
+  }
+
+  /** How the light of a take is made even; what it is in each frame, by its colours. */
+  public record Levelled(
+      String media,
+      long from,
+      int strength,
+      List<Integer> red,
+      List<Integer> green,
+      List<Integer> blue) {
+    public static Levelled of(Levelling levelling) {
+      List<Light> lights = levelling.lights();
+      return new Levelled(
+          levelling.media(),
+          levelling.from(),
+          levelling.strength(),
+          lights.stream().map(Light::red).toList(),
+          lights.stream().map(Light::green).toList(),
+          lights.stream().map(Light::blue).toList());
+    }
+
+    public Levelling get() {
+      List<Integer> reds = Say.or(red);
+      if (Say.or(green).size() != reds.size() || Say.or(blue).size() != reds.size()) {
+        throw new Refused("The light of a shot is said for as many frames in each colour.");
+      }
+      List<Light> lights = new ArrayList<>();
+      for (int i = 0; i < reds.size(); i++) {
+        lights.add(new Light(reds.get(i), green.get(i), blue.get(i)));
+      }
+      return new Levelling(Say.or(media, ""), from, lights, strength);
     }
   }
 

@@ -42,6 +42,7 @@ import app.latethistle.core.look.Focus;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Key;
+import app.latethistle.core.look.Levelling;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.LiePath;
 import app.latethistle.core.look.LumaPattern;
@@ -60,6 +61,7 @@ import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.look.View;
+import app.latethistle.core.measure.Light;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.signal.BandLevels;
 import app.latethistle.core.sound.Bus;
@@ -106,6 +108,12 @@ import tools.jackson.databind.node.ObjectNode;
 
 class FilmDocumentTest {
   /** Which table treatments look up in. */
+  /** What is not chosen stands in no document by itself. */
+  private static final TreatmentKind[] CHOSEN =
+      Arrays.stream(TreatmentKind.values())
+          .filter(TreatmentKind::chosen)
+          .toArray(TreatmentKind[]::new);
+
   private static final String TABLE = "2c".repeat(32);
 
   private static final String SHORT =
@@ -140,7 +148,7 @@ class FilmDocumentTest {
   private static Treatments treatments(Random random) {
     List<Treatment> list = new ArrayList<>();
     for (int i = random.nextInt(4); i > 0; i--) {
-      TreatmentKind kind = one(random, TreatmentKind.values());
+      TreatmentKind kind = one(random, CHOSEN);
       List<Dial> dials = new ArrayList<>();
       for (Parameter p : kind.parameters()) {
         dials.add(
@@ -154,29 +162,6 @@ class FilmDocumentTest {
     return new Treatments(list);
   }
 
-  private static Framing framing(Random random) {
-    return random.nextBoolean()
-        ? new Framing(one(random, Fit.values()))
-        : Framing.along(
-            FramingPath.of(
-                    new View(1000 + random.nextInt(7000), 40, -30, random.nextInt(900)),
-                    View.WHOLE,
-                    one(random, Easing.values()))
-  private static Drive drive(Random random, int to) {
-    Drive.Source source = one(random, Drive.Source.values());
-    return source == Drive.Source.WORD
-        ? Drive.on(new Drive.Word("line", random.nextInt(2)), to, 300)
-        : new Drive(source, to, 40, 300);
-  }
-
-  private static Framing framing(Random random) {
-    return random.nextBoolean()
-        ? new Framing(one(random, Fit.values()))
-        : Framing.along(
-            FramingPath.of(
-                    new View(1000 + random.nextInt(7000), 40, -30, random.nextInt(900)),
-                    View.WHOLE,
-                    one(random, Easing.values()))
   private static Drive drive(Random random, int to) {
     Drive.Source source = one(random, Drive.Source.values());
     return source == Drive.Source.WORD
@@ -195,6 +180,14 @@ class FilmDocumentTest {
         : new Levelling("media", random.nextInt(9), lights, random.nextInt(101));
   }
 
+  private static Framing framing(Random random) {
+    return random.nextBoolean()
+        ? new Framing(one(random, Fit.values()))
+        : Framing.along(
+            FramingPath.of(
+                    new View(1000 + random.nextInt(7000), 40, -30, random.nextInt(900)),
+                    View.WHOLE,
+                    one(random, Easing.values()))
                 .part(0.25, 0.5));
   }
 
@@ -226,7 +219,7 @@ class FilmDocumentTest {
     return new Placement(
         id,
         new Material("shot " + id, "take " + id, random.nextInt(20), run),
-        new Appearance(framing, treatments(random), matte, correction(random)),
+        new Appearance(framing, treatments(random), matte, levelling(random), correction(random)),
         new ClipSound(random.nextBoolean(), 3, -2, -6),
         new Held(random.nextBoolean(), random.nextInt(3)));
   }
@@ -523,7 +516,7 @@ class FilmDocumentTest {
         .forEach(e -> known.add(e.valueStream().map(JsonNode::asString).toList()));
     List<Enum<?>[]> names =
         List.of(
-            TreatmentKind.values(),
+            CHOSEN,
             TransitionKind.values(),
             LumaPattern.values(),
             Fit.values(),
@@ -545,7 +538,7 @@ class FilmDocumentTest {
   @Test
   void theDescriptionIsTrue() throws IOException {
     String text = Files.readString(Path.of("..", "docs", "film-document.md"));
-    for (TreatmentKind kind : TreatmentKind.values()) {
+    for (TreatmentKind kind : CHOSEN) {
       assertThat(text)
           .contains(
               kind.parameters().stream()

@@ -7,6 +7,7 @@ import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.TreatmentPainter;
 import java.io.IOException;
 import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -78,5 +79,25 @@ class TreatmentsAgainstFfmpegTest {
     double agree = Ffmpeg.psnr(ours.data(), theirs.data(), 0, WIDTH * HEIGHT);
     System.out.printf("rgbashift %.0f: %.1f dB%n", angle, agree);
     assertThat(agree).isGreaterThan(40);
+  }
+
+  /** Its signals R'G'B' multiplied, chroma too; 60 hundredths of a stop are 2^0.25 of a signal. */
+  @Test
+  void lightIsMultipliedAsItIsThere() throws IOException {
+    Frame theirs =
+        Ffmpeg.frame(
+            SCENE
+                + ",scale=in_color_matrix=bt709:flags=neighbor+accurate_rnd+full_chroma_int,"
+                + "format=gbrp,lutrgb=r=val*0.8409:g=val*0.8409:b=val*0.7071,"
+                + "scale=out_color_matrix=bt709:out_range=tv"
+                + ":flags=area+accurate_rnd+full_chroma_int,format=yuv420p",
+            WIDTH,
+            HEIGHT);
+    Frame ours = ours(TreatmentKind.LEVEL, List.of(-60.0, -60.0, -120.0));
+    double luma = Ffmpeg.psnr(ours.data(), theirs.data(), 0, WIDTH * HEIGHT);
+    double all = Ffmpeg.psnr(ours.data(), theirs.data(), WIDTH * HEIGHT, ours.data().length);
+    System.out.printf("lutrgb: %.1f dB, chroma %.1f dB%n", luma, all);
+    assertThat(luma).isGreaterThan(45);
+    assertThat(all).isGreaterThan(40);
   }
 }

@@ -234,8 +234,57 @@ class LookTest {
     assertThat(exposure(1)).isEqualTo(80);
   }
 
+  private JsonNode light(int place) {
+    return cut.api.get(cut.path + "/film/look/light?item=" + item(place)).json();
+  }
+
+  private static int apart(JsonNode light) {
+    int[] green = light.valueStream().mapToInt(l -> l.get("green").asInt()).sorted().toArray();
+    return green[green.length - 1] - green[0];
+  }
+
+  /** The shot whose light changes most. */
+  private int pumping() {
+    int most = 0;
+    for (int place = 0; place < cut.film.get("shots").size(); place++) {
+      most = apart(light(place)) > apart(light(most)) ? place : most;
+    }
+    return most;
+  }
+
+  @Test
+  void lightThatChangesThroughAShotIsLevelled() throws IOException {
+    int place = pumping();
+    JsonNode light = light(place);
+    assertThat(light)
+        .hasSize(cut.shot(place).get("end").asInt() - cut.shot(place).get("start").asInt());
+    assertThat(apart(light)).as("hundredths of a stop").isGreaterThan(5);
+    String before = cut.content();
+    long darkest = 0;
+    for (int i = 0; i < light.size(); i++) {
+      boolean darker =
+          light.get(i).get("green").asInt() < light.get((int) darkest).get("green").asInt();
+      darkest = darker ? i : darkest;
+    }
+    long frame = cut.shot(place).get("start").asLong() + darkest;
+    double dark = brightness(frame, "");
+
+    cut.edit("level", Map.of("items", List.of(item(place)), "strength", 100));
+
+    assertThat(look().at("/shots/" + place + "/levelled").asInt()).isEqualTo(100);
+    assertThat(brightness(frame, "")).isGreaterThan(dark);
+    assertThat(light(place)).as("the light as it came").isEqualTo(light);
+    cut.edit("level", Map.of("items", List.of(item(place)), "strength", 0));
+    assertThat(look().at("/shots/" + place + "/levelled").asInt()).isZero();
+    cut.undo();
+    cut.undo();
+    assertThat(cut.content()).isEqualTo(before);
+  }
+
   @Test
   void whatCannotBeDoneIsSaid() {
+    assertThat(refusal("level", Map.of("items", List.of(item(1)), "strength", 101)))
+        .contains("not by 101 %");
     assertThat(refusal("match", Map.of("items", List.of(item(1)), "strength", 50)))
         .contains("Choose the shot that the others are to look like first");
     assertThat(refusal("match", Map.of("items", List.of(item(1)), "strength", 150)))
@@ -253,8 +302,13 @@ class LookTest {
 
   /** Sum of the green of the film's fifth frame. */
   private double brightness(String how) throws IOException {
-    String still =
-        cut.path + "/preview/" + cut.film.get("revision").asLong() + "/frames/4" + how + ".jpg";
+    return brightness(4, how);
+  }
+
+  /** Sum of the green of a frame of the film. */
+  private double brightness(long frame, String how) throws IOException {
+    String preview = cut.path + "/preview/" + cut.film.get("revision").asLong();
+    String still = preview + "/frames/" + frame + how + ".jpg";
     byte[] jpeg = cut.api.get(still).bytes();
     BufferedImage image = ImageIO.read(new ByteArrayInputStream(jpeg));
     double sum = 0;

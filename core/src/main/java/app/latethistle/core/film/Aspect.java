@@ -2,6 +2,7 @@ package app.latethistle.core.film;
 
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Levelling;
 import app.latethistle.core.look.LiePath;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Mixing;
@@ -67,6 +68,15 @@ public final class Aspect<I, T> {
           ItemKind.PLACEMENT,
           p -> p.how().matte(),
           (p, matte) -> p.withAppearance(p.how().withMatte(matte)));
+
+  /** How the light of its take is made even. */
+  public static final Aspect<Placement, Levelling> LEVELLING =
+      new Aspect<>(
+          "levelling",
+          "level a shot's light",
+          ItemKind.PLACEMENT,
+          p -> p.how().levelling(),
+          (p, levelling) -> p.withAppearance(p.how().withLevelling(levelling)));
 
   /** What is done to its colour. */
   public static final Aspect<Placement, Correction> CORRECTION =
@@ -242,7 +252,7 @@ public final class Aspect<I, T> {
       List.of(WORDS, LETTERING, BOX, MOVEMENT, STANDING, TITLE_LAYER);
   private static final List<Aspect<FilmCaptions, ?>> OF_CAPTIONS = List.of(TEXTS, CAPTION_STYLE);
   private static final List<Aspect<Placement, ?>> OF_PLACEMENTS =
-      List.of(SOURCE, RUN, FRAMING, TREATMENTS, MATTE, CORRECTION, SOUND, LOCK, GROUP);
+      List.of(SOURCE, RUN, FRAMING, TREATMENTS, MATTE, LEVELLING, CORRECTION, SOUND, LOCK, GROUP);
   private static final List<Aspect<Joint, ?>> OF_JOINTS = List.of(TIE, TRANSITION);
   private static final List<Aspect<Overlay, ?>> OF_OVERLAYS = List.of(LAYER, TIES, LIE, MIXING);
 

@@ -1,6 +1,7 @@
 package app.latethistle.core.look;
 
 import app.latethistle.core.look.Parameter.Unit;
+import app.latethistle.core.measure.Light;
 import java.util.List;
 
 /** What can be done to a picture beside its correction. */
@@ -74,7 +75,9 @@ public enum TreatmentKind {
   /** What a soft filter before the lens makes. */
   DIFFUSION,
   /** A table of colours that was brought in. */
-  TABLE;
+  TABLE,
+  /** More or less light of each colour, in hundredths of a stop: what {@link Levelling} adds. */
+  LEVEL;
 
   /** The values that say how it is done, in the order in which they are asked for. */
   public List<Parameter> parameters() {
@@ -145,7 +148,13 @@ public enum TreatmentKind {
               percent("amount", 0, 100, 45), size("size", 2, 60, 14), percent("from", 20, 99, 70));
       case DIFFUSION -> List.of(percent("amount", 0, 100, 45), size("size", 2, 60, 12));
       case TABLE -> List.of(percent("strength", 0, 100, 100));
+      case LEVEL -> List.of(stops("red"), stops("green"), stops("blue"));
     };
+  }
+
+  /** Whether people choose it; LEVEL follows from what was measured of a take. */
+  public boolean chosen() {
+    return this != LEVEL;
   }
 
   /** Whether it changes each colour by itself, wherever it is: it is done by a table. */
@@ -186,6 +195,10 @@ public enum TreatmentKind {
 
   private static Parameter count(String name, int usual) {
     return new Parameter(name, -100, 100, usual, Unit.COUNT);
+  }
+
+  private static Parameter stops(String name) {
+    return new Parameter(name, -Light.MOST, Light.MOST, 0, Unit.COUNT);
   }
 
   private static Parameter wind() {

@@ -76,6 +76,7 @@ public interface TreatmentPainter {
       case GRAIN -> new Grain(height);
       case HALATION -> new Halation(width, height);
       case DIFFUSION -> new Diffusion(width, height);
+      case LEVEL -> new Relight();
       case MONOCHROME, SATURATION, CONTRAST, WASH, SPLIT_TONE, FADED, TABLE ->
           throw new IllegalArgumentException(kind + " is done by a table of colours.");
     };

@@ -132,9 +132,13 @@ public final class Compositor {
   private static Optional<Layer.Footage> footage(Layer.Over over) {
     Layer layer = over.part().layer();
     Layer whole = layer instanceof Layer.Matted matted ? matted.layer() : layer;
-    Layer plain = whole instanceof Layer.Treated treated ? treated.layer() : whole;
-    Layer bare = plain instanceof Layer.Corrected corrected ? corrected.layer() : plain;
+    Layer plain = untreated(whole);
+    Layer bare = plain instanceof Layer.Corrected corrected ? untreated(corrected.layer()) : plain;
     return bare instanceof Layer.Footage footage ? Optional.of(footage) : Optional.empty();
+  }
+
+  private static Layer untreated(Layer layer) {
+    return layer instanceof Layer.Treated treated ? treated.layer() : layer;
   }
 
   /** A frame of a layer: the canvas, or a reel's own frame. */

@@ -9,11 +9,14 @@ import app.latethistle.core.grade.Grading;
 import app.latethistle.core.grade.Signal;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Levelling;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionManner;
+import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
+import app.latethistle.core.measure.Light;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.Writing;
@@ -21,6 +24,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToIntFunction;
+import java.util.stream.LongStream;
+import java.util.stream.Stream;
 
 /** Makes a program of a resolved film, from the cut upwards. */
 final class ProgramMaker {
@@ -148,7 +154,8 @@ final class ProgramMaker {
             other.map(o -> p.framing().in(o, take.shape())).orElse(p.framing().own()),
             counted);
     Correction correction = p.how().correction();
-    Layer corrected = correction.leavesAll() ? footage : new Layer.Corrected(footage, correction);
+    Layer levelled = levelled(footage, p.how().levelling(), counted);
+    Layer corrected = correction.leavesAll() ? levelled : new Layer.Corrected(levelled, correction);
     long count = p.run().plain() ? p.in() : p.run().since();
     Layer picture =
         treated(
@@ -162,6 +169,31 @@ final class ProgramMaker {
     Optional<Layer.Footage> subject =
         take.subject().filter(file -> matte.part() != Matte.Part.ALL).map(file -> footage.of(file));
     return matte.isNone() ? picture : new Layer.Matted(picture, matte, subject);
+  }
+
+  /** A take with its light made even, if that was measured of this take. */
+  private static Layer levelled(Layer.Footage footage, Levelling levelling, FrameRange seen) {
+    if (levelling.leaves(footage.media())) {
+      return footage;
+    }
+    List<Light> added =
+        LongStream.range(seen.start(), seen.end())
+            .mapToObj(k -> levelling.added(footage.frame(k)))
+            .toList();
+    return new Layer.Treated(
+        footage,
+        seen,
+        List.of(
+            new Treat(
+                TreatmentKind.LEVEL,
+                Stream.<ToIntFunction<Light>>of(Light::red, Light::green, Light::blue)
+                    .map(
+                        of ->
+                            Treat.Track.of(
+                                added.stream().mapToDouble(of::applyAsInt).boxed().toList()))
+                    .toList(),
+                "")),
+        new Layer.Chance(0, 0));
   }
 
   /** A matte whose backings are sought as the correction shows them. */

@@ -78,9 +78,9 @@ class TreatmentPainterTest {
     return Math.sqrt(squares / (WIDTH * HEIGHT));
   }
 
-  /** What is of colour alone is done by a table. */
+  /** What is of colour alone is done by a table; what is not chosen usually does nothing. */
   private static Stream<TreatmentKind> painted() {
-    return Stream.of(TreatmentKind.values()).filter(kind -> !kind.ofColour());
+    return Stream.of(TreatmentKind.values()).filter(k -> k.chosen() && !k.ofColour());
   }
 
   @ParameterizedTest
@@ -154,6 +154,20 @@ class TreatmentPainterTest {
     Frame across = drawn(TreatmentKind.STREAK, columns, 0, 200.0, 0.0);
     assertThat(noiseOf(down, columns)).isLessThan(1);
     assertThat(noiseOf(across, columns)).isGreaterThan(40);
+  }
+
+  @Test
+  void levelledLightIsWhatItIsCalled() {
+    Frame from = scene();
+    assertThat(drawn(TreatmentKind.LEVEL, from, 0, 0.0, 0.0, 0.0).data()).isEqualTo(from.data());
+    // 2.4 stops of a display's light double the signal, 1.2 multiply it by the root of two.
+    Frame grey = flat(66);
+    assertThat(mean(drawn(TreatmentKind.LEVEL, grey, 0, 120.0, 120.0, 120.0)))
+        .isCloseTo(16 + 50 * Math.sqrt(2), within(0.5));
+    Frame lit = drawn(TreatmentKind.LEVEL, grey, 0, 0.0, 0.0, 200.0);
+    assertThat(mean(lit)).as("blue is little of luma").isBetween(67.0, 70.0);
+    assertThat(lit.data()[lit.offset(1)] & 0xff).as("Cb").isGreaterThan(130);
+    assertThat(lit.data()[lit.offset(2)] & 0xff).as("Cr").isLessThan(128);
   }
 
   @Test

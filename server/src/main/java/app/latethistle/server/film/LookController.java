@@ -7,6 +7,8 @@ import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.look.ColourGroup;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Levelling;
+import app.latethistle.core.measure.Light;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The colour of shots: key shots, groups, corrections, matches. */
@@ -26,12 +29,15 @@ class LookController {
   private final FilmService films;
   private final LookViews views;
   private final Matching matching;
+  private final ShotLight light;
 
-  LookController(FilmEdits edits, FilmService films, LookViews views, Matching matching) {
+  LookController(
+      FilmEdits edits, FilmService films, LookViews views, Matching matching, ShotLight light) {
     this.edits = edits;
     this.films = films;
     this.views = views;
     this.matching = matching;
+    this.light = light;
   }
 
   /**
@@ -65,6 +71,13 @@ class LookController {
    * @param strength in percent, 0 to 100; 50 holds back where shots show other things
    */
   record MatchShots(long revision, List<String> items, int strength) {}
+
+  /**
+   * Makes the light of shots even.
+   *
+   * @param strength in percent, 0 to 100; 0 leaves it as it came
+   */
+  record LevelShots(long revision, List<String> items, int strength) {}
 
   @GetMapping("/look")
   LookView look(@PathVariable long productionId) {
@@ -153,6 +166,26 @@ class LookController {
         productionId,
         m.revision(),
         state -> SetAspect.of(Aspect.CORRECTION, some(found)).called("match the key shot"));
+  }
+
+  /** The light of each frame of a shot as it came, against the middle of them. */
+  @GetMapping("/look/light")
+  List<Light> light(@PathVariable long productionId, @RequestParam String item) {
+    FilmState state = films.state(productionId);
+    return light.shown(state, Matching.shot(state, item));
+  }
+
+  @PostMapping("/level")
+  FilmView level(@PathVariable long productionId, @RequestBody LevelShots l) {
+    // It is measured before the film is held for the edit, which refuses what is out of date.
+    FilmState state = films.state(productionId);
+    Map<String, Levelling> found = new LinkedHashMap<>();
+    for (String item : l.items()) {
+      Placement shot = Matching.shot(state, item);
+      found.put(
+          shot.id(), l.strength() == 0 ? Levelling.NONE : light.of(state, shot, l.strength()));
+    }
+    return edits.make(productionId, l.revision(), now -> SetAspect.of(Aspect.LEVELLING, found));
   }
 
   private FilmView finish(

@@ -42,6 +42,7 @@ record LookView(
    * @param place where it is, in the story's words; "" if it does not say
    * @param group the name of its group; null if it belongs to the rest of the film
    * @param keyOf what it is the key shot of
+   * @param levelled by how many percent its light is made even
    * @param before how far it is from the key shot of its own as it came; null without one
    * @param now how far as it is corrected
    * @param clipped in percent of its pixels, what its correction makes black or white that was
@@ -56,6 +57,7 @@ record LookView(
       String place,
       @Schema(nullable = true) String group,
       KeyOf keyOf,
+      int levelled,
       Correction correction,
       @Schema(nullable = true) Drift before,
       @Schema(nullable = true) Drift now,

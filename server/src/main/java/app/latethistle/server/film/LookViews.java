@@ -12,7 +12,9 @@ import app.latethistle.core.grade.Summary;
 import app.latethistle.core.look.ColourGroup;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.Levelling;
 import app.latethistle.core.story.StoryShot;
+import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.WantedShots;
@@ -147,6 +149,7 @@ class LookViews {
               places.getOrDefault(p.shot(), ""),
               measured ? finish.groupOf(p.shot()).map(ColourGroup::name).orElse(null) : null,
               measured ? keyOf(p.shot()) : LookView.KeyOf.NONE,
+              levelled(p),
               correction,
               before,
               now,
@@ -154,6 +157,12 @@ class LookViews {
                   .filter(some -> !correction.leavesAll())
                   .map(some -> 100 * Clipping.of(some, correction))
                   .orElse(0.0)));
+    }
+
+    private int levelled(Placement p) {
+      Take take = state.takes().get(p.take());
+      Levelling levelling = p.how().levelling();
+      return take == null || levelling.leaves(take.media()) ? 0 : levelling.strength();
     }
 
     private LookView.KeyOf keyOf(String shot) {

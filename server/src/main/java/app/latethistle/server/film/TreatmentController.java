@@ -41,7 +41,7 @@ class TreatmentController {
   @GetMapping("/api/treatments")
   List<TreatmentKindView> kinds() {
     return Stream.of(TreatmentKind.values())
-        .filter(kind -> kind != TreatmentKind.TABLE)
+        .filter(kind -> kind.chosen() && kind != TreatmentKind.TABLE)
         .map(
             kind ->
                 new TreatmentKindView(

@@ -5,6 +5,8 @@ import app.latethistle.core.grade.GivenTable;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.measure.CameraTravel;
 import app.latethistle.core.measure.FocusFinder;
+import app.latethistle.core.measure.Light;
+import app.latethistle.core.measure.LightCourse;
 import app.latethistle.core.measure.Travel;
 import app.latethistle.core.picture.Backing;
 import app.latethistle.core.picture.Frame;
@@ -198,6 +200,28 @@ public class Pictures {
       travel.add(Arrays.copyOf(small.data(), small.offset(1)));
     }
     return travel.fromFirst();
+  }
+
+  /** The light of each of some frames of a take that follow each other. */
+  public List<Light> light(String hash, FrameRate rate, FrameRange frames) {
+    return reading(hash, rate, proxy -> light(proxy, frames));
+  }
+
+  private static List<Light> light(ProxyFile proxy, FrameRange frames) throws IOException {
+    int h = Math.max(4, (int) Math.round(FOLLOWED_AT / proxy.shape().aspect() / 4) * 4);
+    Frame small = new Frame(FOLLOWED_AT, h);
+    Framer framer = Framer.of(proxy.shape(), FOLLOWED_AT, h, Framing.FILL);
+    LightCourse course = new LightCourse(FOLLOWED_AT, h);
+    try (PictureSource.Reader reader = proxy.reader(frames)) {
+      for (long i = 0; i < frames.length(); i++) {
+        framer.draw(reader.next(), small);
+        course.add(
+            Arrays.copyOf(small.data(), small.offset(1)),
+            Arrays.copyOfRange(small.data(), small.offset(1), small.offset(2)),
+            Arrays.copyOfRange(small.data(), small.offset(2), small.data().length));
+      }
+    }
+    return course.lights();
   }
 
   /** Pictures in a strip, and in each of its rows. */

@@ -107,6 +107,11 @@ final class StoredAspect<I, T, S> {
           new StoredAspect<>(
               Aspect.MATTE, LookForms.Cut.class, LookForms.Cut::of, LookForms.Cut::get),
           new StoredAspect<>(
+              Aspect.LEVELLING,
+              LookForms.Levelled.class,
+              LookForms.Levelled::of,
+              LookForms.Levelled::get),
+          new StoredAspect<>(
               Aspect.CORRECTION,
               LookForms.Corrected.class,
               LookForms.Corrected::of,

@@ -44,6 +44,7 @@ import app.latethistle.core.look.Focus;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Key;
+import app.latethistle.core.look.Levelling;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.LiePath;
 import app.latethistle.core.look.LumaPattern;
@@ -59,6 +60,7 @@ import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.look.View;
+import app.latethistle.core.measure.Light;
 import app.latethistle.core.mix.Course;
 import app.latethistle.core.mix.Edges;
 import app.latethistle.core.mix.Effect;
@@ -247,6 +249,10 @@ class StoredFormatsTest {
         SetAspect.of(Aspect.FRAMING, "7~2", SHOT.framing()),
         SetAspect.of(Aspect.TREATMENTS, "7~2", TREATED),
         SetAspect.of(Aspect.MATTE, "7~2", KEYED),
+        SetAspect.of(
+            Aspect.LEVELLING,
+            "7~2",
+            new Levelling("a", 12, List.of(new Light(3, -2, 0), Light.SAME), 80)),
         SetAspect.of(Aspect.CORRECTION, "7~2", Correction.of(new Basics(50, 10, -20, 5, 15))),
         SetAspect.of(Aspect.SOUND, "7~2", SHOT.heard()),
         SetAspect.of(Aspect.LOCK, "7~2", true).called("lock a shot"),
