@@ -18,17 +18,19 @@ interface Props {
   /** A frame of the film on which finishes are seen. */
   frame: number;
   treatments: readonly Treatment[];
+  /** What it lies over, in words; null for the whole film. */
+  over: string | null;
   /** In percent of the shots' pixels, what it makes black or white that was neither. */
   clipped: number;
   onMove: (treatments: readonly Treatment[]) => void;
   onSet: (treatments: readonly Treatment[]) => void;
-  /** A table of colours, laid over the film. */
+  /** A table of colours, laid over the same. */
   onTable: (file: File) => void;
 }
 
 /** What lies over the whole film: ours to choose from, each of its values, and the person's own. */
 export function FinishPanel(props: Props) {
-  const { production, revision, frame, treatments, clipped, onMove, onSet, onTable } = props;
+  const { production, revision, frame, treatments, over, clipped, onMove, onSet, onTable } = props;
   const kinds = useTreatments().data ?? [];
   const finishes = useFinishes().data ?? [];
   const keep = useKeepFinish();
@@ -43,7 +45,9 @@ export function FinishPanel(props: Props) {
   return (
     <Box component="section" aria-label="Finish">
       <Box sx={{ fontSize: 13, color: grey.text2, mb: 2 }}>
-        Over the whole film, after each shot's own correction.
+        {over === null
+          ? "Over the whole film, after each shot’s own correction."
+          : `Over ${over} alone, under the finish of the film.`}
         {clipped >= 0.05 &&
           ` It makes ${clipped.toFixed(1)} % of the pixels black or white that were neither.`}
       </Box>

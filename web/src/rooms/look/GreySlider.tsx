@@ -1,6 +1,8 @@
 import Box from "@mui/material/Box";
 import Slider from "@mui/material/Slider";
+import { useState } from "react";
 import { NumberField } from "../../parts/NumberField";
+import { useSoon } from "../../parts/useSoon";
 import { grey } from "./grey";
 
 interface Props {
@@ -19,9 +21,18 @@ interface Props {
   onSet: (to: number) => void;
 }
 
-/** A number of this room: dragged, stepped by arrow keys, or typed; its zero is marked. */
+/**
+ * A number of this room: dragged, stepped by arrow keys, or typed; its zero is marked. Presses that
+ * follow each other are one change.
+ */
 export function GreySlider(props: Props) {
-  const { label, value, least, most, step = 1, parts = 1, digits = 0, unit = "", hint } = props;
+  const { label, least, most, step = 1, parts = 1, digits = 0, unit = "", hint } = props;
+  const [pressed, setPressed] = useState<number | null>(null);
+  const soon = useSoon(() => {
+    if (pressed !== null) props.onSet(pressed);
+    setPressed(null);
+  });
+  const value = pressed ?? props.value;
   return (
     <Box title={hint} sx={{ display: "flex", alignItems: "center", gap: 3, height: 30 }}>
       <Box sx={{ width: 84, flex: "none", lineHeight: "15px" }}>{label}</Box>
@@ -34,7 +45,15 @@ export function GreySlider(props: Props) {
         track={least < 0 ? false : "normal"}
         marks={least < 0 ? [{ value: 0 }] : false}
         onChange={(_, to) => props.onMove(to as number)}
-        onChangeCommitted={(_, to) => props.onSet(to as number)}
+        onChangeCommitted={(e, to) => {
+          if (e.type !== "change" && e.type !== "keydown") {
+            props.onSet(to as number);
+            return;
+          }
+          setPressed(to as number);
+          soon.ask();
+        }}
+        onBlur={soon.now}
         sx={{
           color: grey.text,
           "& .MuiSlider-rail": { bgcolor: grey.text2, opacity: 1 },

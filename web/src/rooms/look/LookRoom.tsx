@@ -7,6 +7,7 @@ import {
   finishedUrl,
   stillUrl,
   uncorrectedUrl,
+  type Film,
   type Look,
   type LookShot,
   type Production,
@@ -24,6 +25,7 @@ import { ShotStrip } from "./ShotStrip";
 import { SplitPicture } from "./SplitPicture";
 import { furthest } from "./drift";
 import { grey, greyButton } from "./grey";
+import { stretchOf } from "./stretch";
 import { useLookActions } from "./useLookActions";
 import { useLookKeys } from "./useLookKeys";
 
@@ -47,7 +49,7 @@ export function LookRoom() {
       </Box>
     );
   }
-  return <Judging production={production} look={look.data} first={first} />;
+  return <Judging production={production} film={film.data} look={look.data} first={first} />;
 }
 
 /** Versions that there is room for; the newest. */
@@ -58,10 +60,12 @@ export type Compared = "before" | "key" | "nothing" | `v${number}`;
 
 function Judging({
   production,
+  film,
   look,
   first,
 }: {
   production: Production;
+  film: Film;
   look: Look;
   first: LookShot;
 }) {
@@ -73,6 +77,7 @@ function Judging({
   const [side, setSide] = useState<Side>("numbers");
   const [range, setRange] = useState(0);
   const [picking, setPicking] = useState(false);
+  const [overShots, setOverShots] = useState(false);
   const shown = look.shots.find((s) => s.item === wish) ?? first;
   const actions = useLookActions(production.id, look, shown);
   const key = keyOf(look, shown);
@@ -246,6 +251,9 @@ function Judging({
             side={side}
             range={range}
             picking={picking}
+            stretch={stretchOf(film, selected)}
+            overShots={overShots}
+            onOverShots={setOverShots}
             onSide={setSide}
             onRange={setRange}
             onPick={() => setPicking(!picking)}

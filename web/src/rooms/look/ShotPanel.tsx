@@ -18,6 +18,7 @@ import { RangePanel } from "./RangePanel";
 import { TonesPanel } from "./TonesPanel";
 import { isCurved, isListed, isToned } from "./corrections";
 import { grey, greyButton } from "./grey";
+import type { Stretch } from "./stretch";
 import type { LookActions } from "./useLookActions";
 
 export type Side = "numbers" | "tones" | "curves" | "ranges" | "list" | "finish";
@@ -36,6 +37,11 @@ interface Props {
   /** Which of the shot's ranges is shown. */
   range: number;
   picking: boolean;
+  /** From the first of the selected shots to the last; null if none is of the cut. */
+  stretch: Stretch | null;
+  /** Whether the finish of that is shown, not the film's. */
+  overShots: boolean;
+  onOverShots: (over: boolean) => void;
   onSide: (side: Side) => void;
   onRange: (at: number) => void;
   onPick: () => void;
@@ -44,7 +50,8 @@ interface Props {
 
 /** What is done to the colour of the shot that is shown, and to the film's. */
 export function ShotPanel(props: Props) {
-  const { production, look, shown, chosenKey, selected, actions, side } = props;
+  const { production, look, shown, chosenKey, selected, actions, side, stretch } = props;
+  const overShots = props.overShots && stretch !== null;
   const { trial } = actions;
   const now: ColourCorrection =
     trial?.of === "shot" && trial.item === shown.item ? trial.correction : shown.correction;
@@ -70,16 +77,38 @@ export function ShotPanel(props: Props) {
       </Box>
       <Box sx={{ flex: 1, minHeight: 0, overflow: "auto" }}>
         {side === "finish" ? (
-          <FinishPanel
-            production={production}
-            revision={look.revision}
-            frame={shown.frame}
-            treatments={finish}
-            clipped={look.clipped}
-            onMove={actions.tryFinish}
-            onSet={actions.finish}
-            onTable={(file) => actions.bringIn([""], file)}
-          />
+          <>
+            {stretch && (
+              <Box sx={{ mb: 1 }}>
+                <GreyToggle
+                  label="What the finish lies over"
+                  value={overShots ? "shots" : "film"}
+                  options={[
+                    { value: "film", name: "The film" },
+                    {
+                      value: "shots",
+                      name: `${name(props)}${dot(stretch.treatments.length > 0)}`,
+                    },
+                  ]}
+                  onChange={(to) => props.onOverShots(to === "shots")}
+                />
+              </Box>
+            )}
+            <FinishPanel
+              key={overShots ? "shots" : "film"}
+              production={production}
+              revision={look.revision}
+              frame={shown.frame}
+              treatments={overShots ? stretch.treatments : finish}
+              over={overShots ? name(props) : null}
+              clipped={overShots ? 0 : look.clipped}
+              onMove={overShots ? () => undefined : actions.tryFinish}
+              onSet={(to) => (overShots ? actions.finishStretch(stretch, to) : actions.finish(to))}
+              onTable={(file) =>
+                overShots ? actions.tableOver(stretch, file) : actions.bringIn([""], file)
+              }
+            />
+          </>
         ) : (
           <>
             <Box
@@ -93,6 +122,15 @@ export function ShotPanel(props: Props) {
                 five={now.basics}
                 onMove={(basics) => actions.tryCorrection({ ...now, basics })}
                 onSet={(basics) => actions.correct({ ...now, basics })}
+              />
+            )}
+            {side === "numbers" && (
+              <LightWithin
+                key={shown.item}
+                production={production}
+                revision={look.revision}
+                shown={shown}
+                onLevel={(strength) => actions.level(selected, strength)}
               />
             )}
             {side === "tones" && (
@@ -124,15 +162,6 @@ export function ShotPanel(props: Props) {
               <ListPanel
                 list={now.cdl}
                 files={{
-            {side === "numbers" && (
-              <LightWithin
-                key={shown.item}
-                production={production}
-                revision={look.revision}
-                shown={shown}
-                onLevel={(strength) => actions.level(selected, strength)}
-              />
-            )}
                   cdl: gradeUrl(production, shown.item, "cdl"),
                   cube: gradeUrl(production, shown.item, "cube"),
                   all: looksUrl(production),
@@ -148,6 +177,13 @@ export function ShotPanel(props: Props) {
       </Box>
     </>
   );
+}
+
+/** The selected shots, as they are called. */
+function name({ look, selected }: Props): string {
+  const labels = look.shots.filter((s) => selected.includes(s.item)).map((s) => s.label);
+  const last = labels.at(-1);
+  return labels.length > 1 ? `${labels[0]} to ${last}` : `${last}`;
 }
 
 function ShotActs({ look, shown, last, selected, actions }: Props) {

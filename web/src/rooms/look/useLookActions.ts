@@ -9,6 +9,7 @@ import {
 } from "../../api/client";
 import { useFilmEdit, type FilmEdit } from "../../api/queries";
 import { useNotice } from "../../parts/notice";
+import { stretchOf, type Stretch } from "./stretch";
 
 /** What is tried on the picture before it is done. */
 export type Trial =
@@ -77,6 +78,31 @@ export function useLookActions(production: number, look: Look, shown: LookShot) 
         values: { items: [""], treatments: [...treatments] },
       }).then(() => setTrial(null));
     },
+    /** Lays a finish over a stretch, changes the one that is there, or takes it off. */
+    finishStretch: ({ start, end, item }: Stretch, treatments: readonly Treatment[]) => {
+      if (item === null) {
+        void make({ name: "lay-treatments", values: { start, end, treatments: [...treatments] } });
+      } else if (treatments.length === 0) {
+        void make({ name: "overlay-out", values: { name: item } });
+      } else {
+        void make({
+          name: "set-treatments",
+          values: { items: [item], treatments: [...treatments] },
+        });
+      }
+    },
+    /** Lays a table of colours over a stretch. */
+    tableOver: async ({ items, start, end, item }: Stretch, file: File) => {
+      const text = await file.text();
+      const over =
+        item ??
+        (await edit({ name: "lay-treatments", values: { start, end, treatments: [] } }).then(
+          (after) => stretchOf(after, items)?.item ?? null,
+          () => null,
+        ));
+      if (over === null) return;
+      await make({ name: "bring-in-colours", values: { items: [over], file: file.name, text } });
+    },
     /** Uses a file of colours: a table on items, or "" for the film; a list on shots. */
     bringIn: (items: readonly string[], file: File) =>
       void file
@@ -86,6 +112,9 @@ export function useLookActions(production: number, look: Look, shown: LookShot) 
         ),
     uncorrect: (items: readonly string[]) =>
       void make({ name: "uncorrect", values: { items: [...items] } }),
+    /** Makes the light of shots even, by percent. */
+    level: (items: readonly string[], strength: number) =>
+      void make({ name: "level", values: { items: [...items], strength } }),
     makeKey: (ofFilm: boolean) =>
       void make({ name: "choose-key", values: { item: shown.item, ofFilm } }),
     group: (items: readonly string[], name: string) =>
@@ -102,6 +131,3 @@ export function useLookActions(production: number, look: Look, shown: LookShot) 
 }
 
 export type LookActions = ReturnType<typeof useLookActions>;
-    /** Makes the light of shots even, by percent. */
-    level: (items: readonly string[], strength: number) =>
-      void make({ name: "level", values: { items: [...items], strength } }),
