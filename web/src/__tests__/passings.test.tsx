@@ -167,4 +167,29 @@ describe("two shots that dissolve", () => {
     const wipe = cells(joined({ ...dissolve(film()), kind: "WIPE" }));
     expect(wipe.map((c) => c.x)).toEqual(plain.map((c) => c.x));
   });
+
+  it("are drawn on both staves where one ends on their cut", () => {
+    const made = joined(dissolve(film()));
+    const cut = made.joints[1]?.frame ?? 0;
+    const staves = stavesOf(made, 24, 2);
+    const at = staves.findIndex((s) => s.end === cut);
+    const on = (i: number) => {
+      const stave = staves[i];
+      if (!stave) throw new Error("no stave");
+      const shots = made.shots.filter((s) => s.start < stave.end && s.end > stave.before);
+      const ruler = new Ruler(stave, 96);
+      return { ruler, ...bandOf(shots, () => false, ruler, partsFor(227), production, made) };
+    };
+    const upper = on(at);
+    const comes = upper.cells.at(-1);
+    expect(comes?.src).toContain(`/takes/${made.shots[1]?.takeId}/`);
+    expect(comes?.slant?.from).toBe(upper.ruler.x(cut - 6));
+    expect(comes?.slant?.to).toBeGreaterThan(upper.ruler.right);
+    const lower = on(at + 1);
+    expect(lower.cells[0]?.src).toContain(`/takes/${made.shots[0]?.takeId}/`);
+    expect(lower.cells.find((c) => c.slant)?.slant).toEqual({
+      from: lower.ruler.x(cut - 6),
+      to: lower.ruler.x(cut + 6),
+    });
+  });
 });

@@ -83,14 +83,14 @@ export function bandOf(
     blacks: [],
     hairs: [],
   };
-  for (const shot of shots) {
+  for (const shot of withNeighbours(shots, film, ruler)) {
     const { from, to, x, width } = partOf(seen(shot, film), ruler);
     const slant = slantOf(film.joints[shot.place], ruler);
     if (shot.takeId === 0 || isLost(shot)) {
       band.blacks.push({ x, width });
       continue;
     }
-    if (width < NO_PICTURE) continue;
+    if (width < NO_PICTURE && shots.includes(shot)) continue;
     const count = Math.max(1, Math.min(MOST, Math.round(width / frameWidth)));
     const cell = width / count;
     const used = Math.max(0, to - from - 1);
@@ -105,6 +105,19 @@ export function bandOf(
     }
   }
   return band;
+}
+
+/** The shots of a stave, and those of the staves beside it that a wedge brings onto it. */
+function withNeighbours(shots: readonly Placed[], film: Film, { stave }: Ruler): Placed[] {
+  const before = film.shots[(shots[0]?.place ?? 0) - 1];
+  const after = film.shots[(shots.at(-1)?.place ?? film.shots.length) + 1];
+  return [
+    ...(before && before.end <= stave.before && seen(before, film).end > stave.before
+      ? [before]
+      : []),
+    ...shots,
+    ...(after && after.start >= stave.end && seen(after, film).start < stave.end ? [after] : []),
+  ];
 }
 
 /** A shot with the frames it shares with its neighbours, where they are drawn as wedges. */
