@@ -69,6 +69,16 @@ export const theme = createTheme({
     button: { textTransform: "none", fontSize: 13, lineHeight: "18px", fontWeight: 500 },
   },
   components: {
+    MuiSlider: {
+      styleOverrides: {
+        // In the slider's own colour, for there is no hue in the Look room.
+        thumb: {
+          "&:hover, &.Mui-focusVisible, &.Mui-active": {
+            boxShadow: "0 0 0 6px color-mix(in srgb, currentColor 25%, transparent)",
+          },
+        },
+      },
+    },
     MuiCssBaseline: {
       styleOverrides: {
         "html, body, #root": { height: "100%" },

@@ -233,15 +233,24 @@ export function correctedUrl(
   return `${under(production)}/preview/${revision}/frames/${Math.round(frame)}/corrected.jpg?${query}`;
 }
 
-/** A frame of the film as it would be with another finish. */
+/**
+ * A frame of the film as it would be with another finish.
+ *
+ * @param item the stretch it lies over; "" for the whole film
+ */
 export function finishedUrl(
   production: number,
   revision: number,
   frame: number,
+  item: string,
   treatments: readonly Treatment[],
   small = false,
 ) {
-  const query = new URLSearchParams({ treatments: JSON.stringify(treatments), small: `${small}` });
+  const query = new URLSearchParams({
+    item,
+    treatments: JSON.stringify(treatments),
+    small: `${small}`,
+  });
   return `${under(production)}/preview/${revision}/frames/${Math.round(frame)}/finished.jpg?${query}`;
 }
 

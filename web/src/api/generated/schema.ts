@@ -10874,6 +10874,7 @@ export interface operations {
     finished: {
         parameters: {
             query: {
+                item?: string;
                 treatments: string;
                 small?: boolean;
             };

@@ -18,7 +18,9 @@ interface Props {
   /** A frame of the film on which finishes are seen. */
   frame: number;
   treatments: readonly Treatment[];
-  /** What it lies over, in words; null for the whole film. */
+  /** What it lies over, by its id in the film; "" for the whole film, or where nothing lies yet. */
+  item: string;
+  /** The same in words; null for the whole film. */
   over: string | null;
   /** In percent of the shots' pixels, what it makes black or white that was neither. */
   clipped: number;
@@ -30,7 +32,8 @@ interface Props {
 
 /** What lies over the whole film: ours to choose from, each of its values, and the person's own. */
 export function FinishPanel(props: Props) {
-  const { production, revision, frame, treatments, over, clipped, onMove, onSet, onTable } = props;
+  const { production, revision, frame, treatments, item, over, clipped } = props;
+  const { onMove, onSet, onTable } = props;
   const kinds = useTreatments().data ?? [];
   const finishes = useFinishes().data ?? [];
   const keep = useKeepFinish();
@@ -166,7 +169,7 @@ export function FinishPanel(props: Props) {
           <Tile
             key={f.id}
             finish={f}
-            src={finishedUrl(production, revision, frame, f.treatments, true)}
+            src={finishedUrl(production, revision, frame, item, f.treatments, true)}
             chosen={f === chosen}
             onChoose={() => {
               onSet(f.treatments);

@@ -7,7 +7,7 @@ import { grey } from "./grey";
 import { apart, lightLine, remains } from "./light";
 
 const WIDTH = 320;
-const HEIGHT = 52;
+const HEIGHT = 34;
 
 interface Props {
   production: number;
@@ -26,7 +26,7 @@ export function LightWithin({ production, revision, shown, onLevel }: Props) {
     <Box
       component="section"
       aria-label="Light through the shot"
-      sx={{ mt: 2, pt: 2, borderTop: `1px solid ${grey.rule}` }}
+      sx={{ mt: 1.5, pt: 1, borderTop: `1px solid ${grey.rule}` }}
     >
       <Box sx={{ display: "flex", justifyContent: "space-between", fontSize: 14 }}>
         <Box sx={{ fontWeight: 600 }}>Light through the shot</Box>

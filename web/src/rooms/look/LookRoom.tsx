@@ -120,7 +120,7 @@ function Judging({
   const { trial } = actions;
   const picture =
     trial?.of === "finish"
-      ? finishedUrl(production.id, look.revision, shown.frame, trial.treatments)
+      ? finishedUrl(production.id, look.revision, shown.frame, trial.item, trial.treatments)
       : trial?.item === shown.item
         ? correctedUrl(production.id, look.revision, shown.frame, shown.item, trial.correction)
         : stillUrl(production.id, look.revision, shown.frame);

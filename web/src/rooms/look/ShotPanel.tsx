@@ -55,7 +55,9 @@ export function ShotPanel(props: Props) {
   const { trial } = actions;
   const now: ColourCorrection =
     trial?.of === "shot" && trial.item === shown.item ? trial.correction : shown.correction;
-  const finish = trial?.of === "finish" ? trial.treatments : look.finish;
+  const tried = (item: string) =>
+    trial?.of === "finish" && trial.item === item ? trial.treatments : null;
+  const finish = tried("") ?? look.finish;
   const { tones } = now;
   const dot = (on: boolean) => (on ? " \u2022" : "");
   return (
@@ -99,10 +101,14 @@ export function ShotPanel(props: Props) {
               production={production}
               revision={look.revision}
               frame={shown.frame}
-              treatments={overShots ? stretch.treatments : finish}
+              treatments={overShots ? (tried(stretch.item ?? "-") ?? stretch.treatments) : finish}
+              item={(overShots ? stretch.item : null) ?? ""}
               over={overShots ? name(props) : null}
               clipped={overShots ? 0 : look.clipped}
-              onMove={overShots ? () => undefined : actions.tryFinish}
+              onMove={(to) => {
+                if (!overShots) actions.tryFinish("", to);
+                else if (stretch.item !== null) actions.tryFinish(stretch.item, to);
+              }}
               onSet={(to) => (overShots ? actions.finishStretch(stretch, to) : actions.finish(to))}
               onTable={(file) =>
                 overShots ? actions.tableOver(stretch, file) : actions.bringIn([""], file)
@@ -122,15 +128,6 @@ export function ShotPanel(props: Props) {
                 five={now.basics}
                 onMove={(basics) => actions.tryCorrection({ ...now, basics })}
                 onSet={(basics) => actions.correct({ ...now, basics })}
-              />
-            )}
-            {side === "numbers" && (
-              <LightWithin
-                key={shown.item}
-                production={production}
-                revision={look.revision}
-                shown={shown}
-                onLevel={(strength) => actions.level(selected, strength)}
               />
             )}
             {side === "tones" && (
@@ -171,6 +168,15 @@ export function ShotPanel(props: Props) {
               />
             )}
             <ShotActs {...props} />
+            {side === "numbers" && (
+              <LightWithin
+                key={shown.item}
+                production={production}
+                revision={look.revision}
+                shown={shown}
+                onLevel={(strength) => actions.level(selected, strength)}
+              />
+            )}
             {chosenKey && shown.layer === 0 && <FromKey {...props} chosenKey={chosenKey} />}
           </>
         )}

@@ -14,7 +14,7 @@ import { stretchOf, type Stretch } from "./stretch";
 /** What is tried on the picture before it is done. */
 export type Trial =
   | { of: "shot"; item: string; correction: ColourCorrection }
-  | { of: "finish"; treatments: readonly Treatment[] };
+  | { of: "finish"; item: string; treatments: readonly Treatment[] };
 
 /** What the room does to the film. */
 export function useLookActions(production: number, look: Look, shown: LookShot) {
@@ -70,9 +70,11 @@ export function useLookActions(production: number, look: Look, shown: LookShot) 
         values: { items: [item], correction: { ...correction, ranges } },
       });
     },
-    tryFinish: (treatments: readonly Treatment[]) => setTrial({ of: "finish", treatments }),
+    /** Shows a finish over a stretch, or over the film, without doing it. */
+    tryFinish: (item: string, treatments: readonly Treatment[]) =>
+      setTrial({ of: "finish", item, treatments }),
     finish: (treatments: readonly Treatment[]) => {
-      setTrial({ of: "finish", treatments });
+      setTrial({ of: "finish", item: "", treatments });
       void make({
         name: "set-treatments",
         values: { items: [""], treatments: [...treatments] },
@@ -80,16 +82,15 @@ export function useLookActions(production: number, look: Look, shown: LookShot) 
     },
     /** Lays a finish over a stretch, changes the one that is there, or takes it off. */
     finishStretch: ({ start, end, item }: Stretch, treatments: readonly Treatment[]) => {
-      if (item === null) {
-        void make({ name: "lay-treatments", values: { start, end, treatments: [...treatments] } });
-      } else if (treatments.length === 0) {
-        void make({ name: "overlay-out", values: { name: item } });
-      } else {
-        void make({
-          name: "set-treatments",
-          values: { items: [item], treatments: [...treatments] },
-        });
-      }
+      if (item !== null) setTrial({ of: "finish", item, treatments });
+      const all = [...treatments];
+      const wanted: FilmEdit =
+        item === null
+          ? { name: "lay-treatments", values: { start, end, treatments: all } }
+          : all.length === 0
+            ? { name: "overlay-out", values: { name: item } }
+            : { name: "set-treatments", values: { items: [item], treatments: all } };
+      void make(wanted).then(() => setTrial(null));
     },
     /** Lays a table of colours over a stretch. */
     tableOver: async ({ items, start, end, item }: Stretch, file: File) => {

@@ -111,7 +111,7 @@ export function CaptionColumn(props: Props) {
         {captions.captions.length === 0 && (
           <Box sx={{ px: 3, py: 2, color: ink.ink2 }}>
             {captions.said.length === 0
-              ? "Nothing is read yet. Read the narration in in Cues; its captions come from it."
+              ? "Nothing is read yet. Read the narration in Cues; captions come from it."
               : "No line has a text in this language. Bring in a table, or write below."}
           </Box>
         )}

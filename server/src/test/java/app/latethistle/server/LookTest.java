@@ -274,7 +274,8 @@ class LookTest {
     assertThat(look().at("/shots/" + place + "/levelled").asInt()).isEqualTo(100);
     assertThat(brightness(frame, "")).isGreaterThan(dark);
     assertThat(light(place)).as("the light as it came").isEqualTo(light);
-    cut.edit("level", Map.of("items", List.of(item(place)), "strength", 0));
+    assertThat(brightness(frame, "/uncorrected")).isEqualTo(dark);
+    cut.edit("uncorrect", Map.of("items", List.of(item(place))));
     assertThat(look().at("/shots/" + place + "/levelled").asInt()).isZero();
     cut.undo();
     cut.undo();

@@ -17,7 +17,7 @@ import java.util.stream.Stream;
 /** Edits of what is done to pictures: of shots, of what lies over the cut, of the whole film. */
 public final class Treating {
   /** What the whole film is called where items are named. */
-  private static final String WHOLE_FILM = "";
+  public static final String WHOLE_FILM = "";
 
   private Treating() {}
 

@@ -3,7 +3,9 @@ package app.latethistle.server.film;
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Clocks;
+import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Cutting;
+import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.EditLog;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmCaptions;
@@ -11,6 +13,7 @@ import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Joins;
 import app.latethistle.core.film.Narration;
+import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Put;
 import app.latethistle.core.film.Resolved;
@@ -20,6 +23,7 @@ import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Levelling;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.Treatment;
@@ -37,12 +41,15 @@ import app.latethistle.core.take.Take;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.server.material.Song;
 import app.latethistle.server.production.Production;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 
 /**
  * A production's film at one revision, resolved.
@@ -157,7 +164,7 @@ public record FilmState(
 
   /** The film as it would be with other treatments of all of it, for a look at it. */
   public FilmState finished(Treatments treatments) {
-    return of(Treating.set(film(), List.of(""), now -> treatments).apply(film()));
+    return of(Treating.set(film(), List.of(Treating.WHOLE_FILM), now -> treatments).apply(film()));
   }
 
   /** The film as it would be without a title. */
@@ -207,12 +214,39 @@ public record FilmState(
     return Shape.of(production.shape().width(), production.shape().height());
   }
 
-  /** The film as its takes came: without any correction and finish. */
+  /**
+   * The film as its takes came: without any levelling, correction and finish, those of stretches
+   * too.
+   */
   public FilmState uncorrected() {
-    Map<String, Correction> none = new HashMap<>();
-    film().placements().forEach(p -> none.put(p.id(), Correction.NONE));
-    film().overlays().forEach(o -> none.put(o.placement().id(), Correction.NONE));
-    return of(SetAspect.of(Aspect.CORRECTION, none).apply(film())).finished(Treatments.NONE);
+    List<String> all = new ArrayList<>();
+    film().placements().forEach(p -> all.add(p.id()));
+    film().overlays().forEach(o -> all.add(o.placement().id()));
+    Film bare = asTheyCame(all).apply(film());
+    List<String> finished =
+        Stream.concat(
+                Stream.of(Treating.WHOLE_FILM),
+                film().overlays().stream()
+                    .map(Overlay::placement)
+                    .filter(over -> !over.hasPicture())
+                    .map(Placement::id))
+            .toList();
+    return of(Treating.set(bare, finished, now -> Treatments.NONE).apply(bare));
+  }
+
+  /** Takes everything off that is done to the light and the colour of shots. */
+  static Edit asTheyCame(List<String> items) {
+    Map<String, Levelling> unlevelled = new LinkedHashMap<>();
+    Map<String, Correction> uncorrected = new LinkedHashMap<>();
+    for (String item : items) {
+      unlevelled.put(item, Levelling.NONE);
+      uncorrected.put(item, Correction.NONE);
+    }
+    return new Compound(
+        "take the correction off",
+        List.of(
+            SetAspect.of(Aspect.LEVELLING, unlevelled),
+            SetAspect.of(Aspect.CORRECTION, uncorrected)));
   }
 
   /** The same production with other edits. */

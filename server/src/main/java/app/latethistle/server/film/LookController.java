@@ -53,7 +53,7 @@ class LookController {
   /** Corrects shots as another one is. */
   record CorrectAs(long revision, List<String> items, String like) {}
 
-  /** Takes everything off that is done to the colour of shots. */
+  /** Takes everything off that is done to the light and the colour of shots. */
   record Uncorrect(long revision, List<String> items) {}
 
   /** Puts shots into a group of their own, out of those they were in. */
@@ -150,8 +150,12 @@ class LookController {
 
   @PostMapping("/uncorrect")
   FilmView uncorrect(@PathVariable long productionId, @RequestBody Uncorrect u) {
-    return corrected(
-        productionId, u.revision(), u.items(), "take the correction off", Correction.NONE);
+    return edits.make(
+        productionId,
+        u.revision(),
+        state ->
+            FilmState.asTheyCame(
+                u.items().stream().map(item -> Matching.shot(state, item).id()).toList()));
   }
 
   @PostMapping("/match")

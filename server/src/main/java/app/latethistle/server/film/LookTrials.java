@@ -4,6 +4,7 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.Standing;
 import app.latethistle.core.film.Tie;
+import app.latethistle.core.film.Treating;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.words.Design;
@@ -42,13 +43,15 @@ public class LookTrials {
   /**
    * With another finish.
    *
-   * @param treatments of the whole film, as a JSON list
+   * @param item what it lies over, by its id in the film: a stretch, or "" for the whole film
+   * @param treatments as a JSON list
    * @throws IllegalArgumentException if they cannot be read, with what is wrong
    */
-  public FilmState finished(FilmState film, String treatments) {
+  public FilmState finished(FilmState film, String item, String treatments) {
     List<TreatmentView> list =
         read(() -> mapper.readerForListOf(TreatmentView.class).readValue(treatments));
-    return film.finished(TreatmentView.treatments(list));
+    Treatments finish = TreatmentView.treatments(list);
+    return film.of(Treating.set(film.film(), List.of(item), now -> finish).apply(film.film()));
   }
 
   /**

@@ -95,7 +95,8 @@ class PreviewController {
   /**
    * A frame of the film as it would be with another finish.
    *
-   * @param treatments of the whole film, as JSON
+   * @param item the stretch it lies over, by its id in the film; "" for the whole film
+   * @param treatments as JSON
    * @param small whether as small as beside others
    */
   @GetMapping("/frames/{frame}/finished.jpg")
@@ -103,10 +104,11 @@ class PreviewController {
       @PathVariable long productionId,
       @PathVariable String revision,
       @PathVariable long frame,
+      @RequestParam(defaultValue = "") String item,
       @RequestParam String treatments,
       @RequestParam(defaultValue = "false") boolean small)
       throws IOException {
-    FilmState film = trials.finished(current(productionId, revision), treatments);
+    FilmState film = trials.finished(current(productionId, revision), item, treatments);
     return tried(small ? previews.tile(film, frame) : previews.still(film, shape(revision), frame));
   }
 
