@@ -1,14 +1,19 @@
 package app.latethistle.server;
 
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Measures how long an edit takes to show: the edit's answer and the still of a frame it changed,
- * 640 wide, over HTTP. {@code ./bench stills}
+ * 640 wide, over HTTP; and a still with a number of its shot's correction moved. {@code ./bench
+ * stills}
  */
 public final class StillBench {
   private static final int WARM = 60;
@@ -45,8 +50,38 @@ public final class StillBench {
       }
       print("edit to still", whole);
       print("still alone", stills);
+      print("one number", moved(cut, random));
     }
     System.exit(0);
+  }
+
+  /** Stills of shots as one of their five numbers is moved. */
+  private static List<Double> moved(EditedFilm cut, Random random) {
+    List<Double> millis = new ArrayList<>();
+    JsonNode shots = cut.api.get(cut.path + "/film/look").json().get("shots");
+    for (int round = 0; round < WARM + ROUNDS; round++) {
+      JsonNode shot = shots.get(random.nextInt(shots.size()));
+      ObjectNode correction = (ObjectNode) shot.get("correction").deepCopy();
+      ((ObjectNode) correction.get("basics"))
+          .put("exposure", random.nextInt(101) - 50)
+          .put("warmth", random.nextInt(41) - 20)
+          .put("saturation", random.nextInt(41) - 20);
+      String query =
+          "?item="
+              + shot.get("item").asString()
+              + "&correction="
+              + URLEncoder.encode(correction.toString(), StandardCharsets.UTF_8);
+      String frames = cut.path + "/preview/" + cut.film.get("revision") + "/frames/";
+      long start = System.nanoTime();
+      String still = frames + shot.get("frame").asLong() + "/corrected.jpg" + query;
+      if (cut.api.get(still).status() != 200) {
+        throw new IllegalStateException("no still at " + still);
+      }
+      if (round >= WARM) {
+        millis.add((System.nanoTime() - start) / 1e6);
+      }
+    }
+    return millis;
   }
 
   private static void print(String name, List<Double> millis) {

@@ -4,9 +4,9 @@
  *
  * <p>An {@link app.latethistle.core.look.Appearance} is all that is done to one take's picture: how
  * it meets the film's picture ({@link app.latethistle.core.look.Framing}, for the shape the film is
- * cut in and for others), its treatments, matte and correction. A {@link
- * app.latethistle.core.look.Transition} says how one shot becomes the next, a {@link
- * app.latethistle.core.look.FramingPath} how the camera moves over a take, a {@link
+ * cut in and for others), its treatments, matte, {@link app.latethistle.core.look.Levelling} and
+ * correction. A {@link app.latethistle.core.look.Transition} says how one shot becomes the next, a
+ * {@link app.latethistle.core.look.FramingPath} how the camera moves over a take, a {@link
  * app.latethistle.core.look.Lie} where an upper layer lies, a {@link
  * app.latethistle.core.look.Treatment} one thing more that is done to a picture, whose values may
  * follow a clock ({@link app.latethistle.core.look.Drive}), and a {@link

@@ -3,6 +3,9 @@
  * that stand still, are black or flicker, jumps, sharpness, motion, the camera's move, marks burned
  * into a corner, and the part that can be used.
  *
+ * <p>How the light changes through a shot is measured when it is to be made even ({@link
+ * app.latethistle.core.measure.LightCourse}), in colour and about 320 pixels wide.
+ *
  * <p>Pictures come in one by one as grey planes of about 640 pixels on the longer side, full range
  * (0 is black, 255 white). Positions are in parts of the picture's width and height, so that they
  * hold at any size.
