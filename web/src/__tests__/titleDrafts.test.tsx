@@ -50,6 +50,22 @@ describe("changes of a title made before those before them are answered", () => 
     expect(result.current.draft).toBeNull();
   });
 
+  it("all count where two are made at once, and before an answer is drawn", async () => {
+    const { result, answer, shows } = hook();
+    act(() => {
+      result.current.keep({ lettering: lettering(200, 1) });
+      result.current.keep({ layer: 2 });
+    });
+    expect(result.current.title).toMatchObject({ lettering: lettering(200, 1), layer: 2 });
+    const { keep } = result.current;
+    await answer(0, 6);
+    act(() => keep({ layer: 3 }));
+    await answer(1, 7);
+    await answer(2, 8);
+    shows(title("a", lettering(200, 1)), 8);
+    expect(result.current.draft).toBeNull();
+  });
+
   it("are forgotten where they are refused, and those after them stay", async () => {
     const { result, answer } = hook();
     act(() => result.current.keep({ lettering: lettering(200, 1) }));

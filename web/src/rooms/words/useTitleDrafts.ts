@@ -26,8 +26,8 @@ export function useTitleDrafts(
 ) {
   const [tried, setTried] = useState<Draft | null>(null);
   const [sent, setSent] = useState<readonly Sent[]>([]);
-  const unseen = sent.filter(({ revision }) => revision === null || revision > seen);
-  const mine = unseen.filter(({ id }) => id === title?.id).map(({ to }) => to);
+  const isUnseen = ({ revision }: Sent) => revision === null || revision > seen;
+  const mine = sent.filter((s) => isUnseen(s) && s.id === title?.id).map(({ to }) => to);
   const coming = mine.length > 0 ? merged(mine) : null;
 
   /** Sends a change; it stays to be seen until the title shows it. */
@@ -35,7 +35,7 @@ export function useTitleDrafts(
     if (!title) return;
     const one: Sent = { id: title.id, to, revision: null };
     setTried(null);
-    setSent([...unseen, one]);
+    setSent((now) => [...now.filter(isUnseen), one]);
     void change(title.id, to).then((revision) =>
       setSent((now) =>
         now.flatMap((s) => (s !== one ? [s] : revision === null ? [] : [{ ...s, revision }])),
