@@ -1,5 +1,5 @@
 import type { Film, Moment, Treatment } from "../../api/client";
-import { freeAt, onBeat, onWord, wordOf } from "../score/cuts";
+import { momentOf } from "../score/cuts";
 
 /** From the first of some shots to the last, and what is laid over just that. */
 export interface Stretch {
@@ -10,14 +10,6 @@ export interface Stretch {
   /** What treats it, by its id in the film; null if nothing does yet. */
   item: string | null;
   treatments: readonly Treatment[];
-}
-
-type Joint = Film["joints"][number];
-
-/** What a cut is tied to. */
-function momentOf(joint: Joint): Moment {
-  if (joint.tie === "WORD") return onWord(wordOf(joint), joint.offset);
-  return joint.tie === "BEAT" ? onBeat(joint.beat, joint.offset) : freeAt(joint.frame);
 }
 
 /** The stretch that shots of the cut make; null if there are none. */

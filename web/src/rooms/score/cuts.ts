@@ -94,10 +94,13 @@ export function nudged(
   if (!it) return null;
   const frame = inLimits(film, joint, it.frame + by, limits);
   if (frame === it.frame) return null;
-  if (it.tie === "WORD") return { joint, ...onWord(wordOf(it), it.offset + frame - it.frame) };
-  return it.tie === "BEAT"
-    ? { joint, ...onBeat(it.beat, it.offset + frame - it.frame) }
-    : { joint, ...freeAt(frame) };
+  return { joint, ...momentOf(it, frame - it.frame) };
+}
+
+/** The moment a joint is tied to, or so many frames from it. */
+export function momentOf(it: Joint, by = 0): Moment {
+  if (it.tie === "WORD") return onWord(wordOf(it), it.offset + by);
+  return it.tie === "BEAT" ? onBeat(it.beat, it.offset + by) : freeAt(it.frame + by);
 }
 
 /** The moment of an end of a word, or so many frames from it. */
