@@ -46,9 +46,14 @@ public record Levelling(String media, long from, List<Light> lights, int strengt
     return new Levelling(media, from, lights, other);
   }
 
-  /** What is added to a frame of the take; with a fraction, the nearest one's. */
-  public Light added(double frame) {
+  /** The light of a frame of the take as it came; with a fraction, the nearest one's. */
+  public Light light(double frame) {
     int at = (int) Math.max(0, Math.min(lights.size() - 1, Math.round(frame - from)));
-    return lights.get(at).times(-strength / 100.0);
+    return lights.get(at);
+  }
+
+  /** What is added to a frame of the take. */
+  public Light added(double frame) {
+    return light(frame).times(-strength / 100.0);
   }
 }

@@ -5,7 +5,6 @@ package app.latethistle.core.picture;
  * one colour, as far as there is room, so that nothing clips.
  */
 final class Halation implements TreatmentPainter {
-
   /** The colour of the light, red 1, green .35, blue .1: common practice, no source. */
   private static final float LUMA = 219 * 0.47f;
 

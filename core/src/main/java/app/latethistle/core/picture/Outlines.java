@@ -4,7 +4,6 @@ import app.latethistle.core.look.TreatmentKind;
 
 /** What is made of a picture's edges: light on them, or a drawing. */
 final class Outlines implements TreatmentPainter {
-
   /** A stroke's and a shine's softness, in thousandths of the height. */
   private static final double STROKE = 4;
 

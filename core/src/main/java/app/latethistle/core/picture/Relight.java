@@ -35,16 +35,23 @@ final class Relight implements TreatmentPainter {
         double red = (data[cr] & 0xff) - GREY;
         double shift = (matrix[0][1] * blue + matrix[0][2] * red) / CHROMA + Frame.BLACK + 0.5;
         int at = y * width + x;
-        double mean = 0;
-        for (int i : new int[] {at, at + 1, at + width, at + width + 1}) {
-          int luma = (data[i] & 0xff) - Frame.BLACK;
-          mean += luma / 4.0;
-          made[i] = (byte) held(matrix[0][0] * luma + shift, Frame.BLACK, Frame.WHITE);
-        }
+        int sum =
+            luma(data, made, at, matrix[0][0], shift)
+                + luma(data, made, at + 1, matrix[0][0], shift)
+                + luma(data, made, at + width, matrix[0][0], shift)
+                + luma(data, made, at + width + 1, matrix[0][0], shift);
+        double mean = sum / 4.0;
         made[cb] = chroma(matrix[1], mean, blue, red);
         made[cr] = chroma(matrix[2], mean, blue, red);
       }
     }
+  }
+
+  /** Draws one sample, and answers how far above black it was. */
+  private static int luma(byte[] from, byte[] into, int at, double factor, double shift) {
+    int luma = (from[at] & 0xff) - Frame.BLACK;
+    into[at] = (byte) held(factor * luma + shift, Frame.BLACK, Frame.WHITE);
+    return luma;
   }
 
   private static byte chroma(double[] row, double luma, double blue, double red) {

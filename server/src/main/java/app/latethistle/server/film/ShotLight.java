@@ -64,11 +64,11 @@ class ShotLight {
 
   /** The light of each frame of a film's shot as it came, in the order in which they are shown. */
   List<Light> shown(FilmState state, Placement shot) {
-    Levelling all = of(state, shot, 100);
+    Levelling measured = of(state, shot, /* strength= */ 0);
     long material = state.takes().get(shot.take()).frames();
     long length = state.resolved().rangeOf(shot.id()).length();
     return LongStream.range(0, length)
-        .mapToObj(k -> all.added(shot.run().frame(shot.in(), material, k, length)).times(-1))
+        .mapToObj(k -> measured.light(shot.run().frame(shot.in(), material, k, length)))
         .toList();
   }
 }
