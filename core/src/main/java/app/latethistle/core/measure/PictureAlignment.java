@@ -14,12 +14,12 @@ final class PictureAlignment {
   private static final int LEVELS = 3;
   private static final int MOST_POINTS = 2500;
   private static final int STEPS = 14;
-  private static final int PARAMETERS = 5;
   private static final float WEAKEST_EDGE = 1.2f;
 
   /** Result: the movement, the share of points that agree, and their mean residual in codes. */
   record Fit(Travel travel, double agreeing, double residual, double overlap) {}
 
+  private final Gray[] pyramid;
   private final Level[] levels = new Level[LEVELS];
 
   /** A size of the reference with the points that are compared. */
@@ -91,11 +91,16 @@ final class PictureAlignment {
     }
   }
 
-  /** Prepares a reference. */
+  /** A reference; its sizes are prepared when they are first compared. */
   PictureAlignment(Gray[] pyramid) {
-    for (int i = 0; i < LEVELS; i++) {
-      levels[i] = new Level(pyramid[i]);
+    this.pyramid = pyramid;
+  }
+
+  private Level level(int size) {
+    if (levels[size] == null) {
+      levels[size] = new Level(pyramid[size]);
     }
+    return levels[size];
   }
 
   /** The sizes that are compared, largest first, of a picture of about 320 pixels. */
@@ -110,7 +115,7 @@ final class PictureAlignment {
 
   /** Whether there is anything in the reference to hold on to. */
   boolean hasDetail() {
-    return levels[0].points >= 60;
+    return level(0).points >= 60;
   }
 
   /**
@@ -122,14 +127,14 @@ final class PictureAlignment {
     double[] p = parameters(from);
     Fit fit = null;
     for (int level = LEVELS - 1; level >= 0; level--) {
-      fit = refine(levels[level], picture[level], p);
+      fit = refine(level(level), picture[level], p);
     }
     return fit;
   }
 
   /** How well a picture agrees with the reference if it moved so; nothing is searched. */
   Fit judge(Gray[] picture, Travel travel) {
-    Level level = levels[0];
+    Level level = level(0);
     float[] residual = new float[level.points];
     double[] p = parameters(travel);
     int inside = Math.max(1, residuals(level, picture[0], p, residual));
@@ -231,37 +236,80 @@ final class PictureAlignment {
     return (i + 0.5) / 4;
   }
 
-  /** The weighted least-squares change, or nothing if it has no solution. */
+  /**
+   * The weighted least-squares change, or nothing if it has no solution. Most of a take's measuring
+   * is spent here: the sums are kept apart so that they stay in registers.
+   */
   private static double[] solve(Level level, float[] residual, double reach) {
-    double[][] m = new double[PARAMETERS][PARAMETERS + 1];
-    double[] d = new double[PARAMETERS];
+    double m00 = 0;
+    double m01 = 0;
+    double m02 = 0;
+    double m03 = 0;
+    double m04 = 0;
+    double m11 = 0;
+    double m12 = 0;
+    double m13 = 0;
+    double m14 = 0;
+    double m22 = 0;
+    double m23 = 0;
+    double m24 = 0;
+    double m33 = 0;
+    double m34 = 0;
+    double m44 = 0;
+    double r0 = 0;
+    double r1 = 0;
+    double r2 = 0;
+    double r3 = 0;
+    double r4 = 0;
+    float[] xs = level.x;
+    float[] ys = level.y;
+    float[] gxs = level.gx;
+    float[] gys = level.gy;
     for (int i = 0; i < level.points; i++) {
       float r = residual[i];
-      if (Float.isNaN(r) || Math.abs(r) >= reach) {
+      if (!(Math.abs(r) < reach)) {
         continue;
       }
       double u = r / reach;
       double weight = (1 - u * u) * (1 - u * u);
-      double gx = level.gx[i];
-      double gy = level.gy[i];
-      d[0] = gx * level.x[i] + gy * level.y[i];
-      d[1] = gy * level.x[i] - gx * level.y[i];
-      d[2] = gx;
-      d[3] = gy;
-      d[4] = 1;
-      for (int j = 0; j < PARAMETERS; j++) {
-        double wj = weight * d[j];
-        for (int k = j; k < PARAMETERS; k++) {
-          m[j][k] += wj * d[k];
-        }
-        m[j][PARAMETERS] += wj * r;
-      }
+      double gx = gxs[i];
+      double gy = gys[i];
+      double zoom = gx * xs[i] + gy * ys[i];
+      double turn = gy * xs[i] - gx * ys[i];
+      double w0 = weight * zoom;
+      m00 += w0 * zoom;
+      m01 += w0 * turn;
+      m02 += w0 * gx;
+      m03 += w0 * gy;
+      m04 += w0;
+      r0 += w0 * r;
+      double w1 = weight * turn;
+      m11 += w1 * turn;
+      m12 += w1 * gx;
+      m13 += w1 * gy;
+      m14 += w1;
+      r1 += w1 * r;
+      double w2 = weight * gx;
+      m22 += w2 * gx;
+      m23 += w2 * gy;
+      m24 += w2;
+      r2 += w2 * r;
+      double w3 = weight * gy;
+      m33 += w3 * gy;
+      m34 += w3;
+      r3 += w3 * r;
+      m44 += weight;
+      r4 += weight * r;
     }
-    for (int j = 0; j < PARAMETERS; j++) {
+    double[][] m = {
+      {m00, m01, m02, m03, m04, r0},
+      {m01, m11, m12, m13, m14, r1},
+      {m02, m12, m22, m23, m24, r2},
+      {m03, m13, m23, m33, m34, r3},
+      {m04, m14, m24, m34, m44, r4}
+    };
+    for (int j = 0; j < m.length; j++) {
       m[j][j] += 1e-9 + 1e-6 * m[j][j];
-      for (int k = 0; k < j; k++) {
-        m[j][k] = m[k][j];
-      }
     }
     return eliminate(m);
   }

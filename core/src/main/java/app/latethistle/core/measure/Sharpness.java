@@ -7,6 +7,7 @@ package app.latethistle.core.measure;
  */
 public final class Sharpness {
   private static final int REACH = 4;
+  private static final int TAPS = 2 * REACH + 1;
 
   private Sharpness() {}
 
@@ -21,41 +22,66 @@ public final class Sharpness {
 
   /** 0 for wholly blurred to 1 for wholly sharp. */
   static double of(Gray g) {
-    return Math.min(
-        along(g, 1, g.width, g.height, g.width), along(g, g.width, g.height, g.width, 1));
+    return Math.min(across(g), down(g));
   }
 
-  /**
-   * Along one direction.
-   *
-   * @param next from a pixel to its neighbour
-   * @param length pixels in a line
-   * @param lines how many lines
-   * @param skip from line to line
-   */
-  private static double along(Gray g, int next, int length, int lines, int skip) {
-    double all = 0;
-    double kept = 0;
-    int taps = 2 * REACH + 1;
-    for (int line = 0; line < lines; line++) {
-      int at = line * skip;
+  private static double across(Gray g) {
+    Loss loss = new Loss();
+    for (int y = 0; y < g.height; y++) {
+      int at = y * g.width;
       double sum = 0;
-      for (int i = 0; i < taps; i++) {
-        sum += g.data[at + i * next];
+      for (int i = 0; i < TAPS; i++) {
+        sum += g.data[at + i];
       }
-      float before = g.data[at + REACH * next];
-      double blurredBefore = sum / taps;
-      for (int i = REACH + 1; i < length - REACH; i++) {
-        sum += g.data[at + (i + REACH) * next] - g.data[at + (i - REACH - 1) * next];
-        float now = g.data[at + i * next];
-        double blurred = sum / taps;
-        double difference = Math.abs(now - before);
-        all += difference;
-        kept += Math.max(0, difference - Math.abs(blurred - blurredBefore));
+      float before = g.data[at + REACH];
+      double blurredBefore = sum / TAPS;
+      for (int x = REACH + 1; x < g.width - REACH; x++) {
+        sum += g.data[at + x + REACH] - g.data[at + x - REACH - 1];
+        float now = g.data[at + x];
+        double blurred = sum / TAPS;
+        loss.add(Math.abs(now - before), Math.abs(blurred - blurredBefore));
         before = now;
         blurredBefore = blurred;
       }
     }
-    return all < 1e-6 ? 0 : kept / all;
+    return loss.kept();
+  }
+
+  /** Row by row as the picture lies in memory, with a sum for each column. */
+  private static double down(Gray g) {
+    Loss loss = new Loss();
+    int width = g.width;
+    float[] data = g.data;
+    double[] sums = new double[width];
+    for (int i = 0; i < TAPS * width; i++) {
+      sums[i % width] += data[i];
+    }
+    for (int y = REACH + 1; y < g.height - REACH; y++) {
+      int at = y * width;
+      int comes = at + REACH * width;
+      int goes = at - (REACH + 1) * width;
+      for (int x = 0; x < width; x++) {
+        double sum = sums[x] + (data[comes + x] - data[goes + x]);
+        loss.add(
+            Math.abs(data[at + x] - data[at - width + x]), Math.abs(sum / TAPS - sums[x] / TAPS));
+        sums[x] = sum;
+      }
+    }
+    return loss.kept();
+  }
+
+  /** What a blur takes away. */
+  private static final class Loss {
+    private double all;
+    private double kept;
+
+    void add(double difference, double blurred) {
+      all += difference;
+      kept += Math.max(0, difference - blurred);
+    }
+
+    double kept() {
+      return all < 1e-6 ? 0 : kept / all;
+    }
   }
 }
