@@ -19,6 +19,7 @@ describe("drift", () => {
   it("names shots that are not close to the key, the furthest first", () => {
     const look = {
       key: "k",
+      still: null,
       close: 3,
       shots: [shot("a", 2.9), shot("k", 0), shot("b", 5), shot("c", 12), { item: "d", now: null }],
     } as unknown as Look;

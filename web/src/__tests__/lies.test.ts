@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Lie, Matte, Overlay } from "../api/client";
+import type { Lie, Overlay } from "../api/client";
 import { boxOf, coverOf, lieAt, moving, through, withLiePoint } from "../rooms/score/lies";
 import { pointsOf, withSpot } from "../rooms/score/masks";
 
@@ -66,11 +66,8 @@ describe("masks", () => {
   });
 
   it("have their points moved, not too far", () => {
-    const matte: Matte = { keys: [], masks: [ellipse], part: "ALL", wrap: 0 };
-    expect(withSpot(matte, 0, 1, { x: 5000.3, y: 12.6 }).masks[0]?.points[1]).toEqual({
-      x: 2000,
-      y: 13,
-    });
-    expect(withSpot(matte, 3, 1, { x: 1, y: 1 })).toBe(matte);
+    const moved = withSpot([ellipse], 0, 1, { x: 5000.3, y: 12.6 });
+    expect(moved[0]?.points[1]).toEqual({ x: 2000, y: 13 });
+    expect(withSpot([ellipse], 3, 1, { x: 1, y: 1 })).toEqual([ellipse]);
   });
 });

@@ -58,6 +58,7 @@ export type Beyond = Schemas["Beyond"];
 export type Look = Schemas["LookView"];
 export type Light = Schemas["Light"];
 export type LookShot = Schemas["LookShot"];
+export type KeyStill = Schemas["KeyStill"];
 export type Mix = Schemas["MixView"];
 export type LaidSound = Schemas["Laid"];
 export type SoundManner = Schemas["Manner"];
@@ -220,6 +221,21 @@ export const stillUrl = (production: number, revision: number | string, frame: n
 /** A frame of the film as its takes came. */
 export const uncorrectedUrl = (production: number, revision: number, frame: number) =>
   `${under(production)}/preview/${revision}/frames/${Math.round(frame)}/uncorrected.jpg`;
+
+/** A still that shots can be made to look like. */
+export const keyStillUrl = (production: number, picture: string) =>
+  `${under(production)}/film/look/stills/${picture}.png`;
+
+/** Brings in a still that shots can be made to look like. */
+export async function bringInStill(production: number, file: File): Promise<KeyStill> {
+  const answer = await fetch(
+    `${under(production)}/film/look/stills?name=${encodeURIComponent(file.name)}`,
+    { method: "POST", body: file, headers: { "X-XSRF-TOKEN": csrfToken() } },
+  );
+  const told: unknown = await answer.json().catch(() => null);
+  if (!answer.ok) throw new Error(sentenceOf(answer.status, told));
+  return told as KeyStill;
+}
 
 /** A frame of the film as it would be with a shot corrected otherwise. */
 export function correctedUrl(

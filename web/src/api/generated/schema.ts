@@ -580,6 +580,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/choose-key-still": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["chooseKeyStill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/choose-take": {
         parameters: {
             query?: never;
@@ -964,6 +980,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/look/stills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringInStill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/look/stills/{picture}.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["still_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/looks.zip": {
         parameters: {
             query?: never;
@@ -1070,6 +1118,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["frameOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/mask-range": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["maskRange"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4353,6 +4417,11 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        ChooseKeyStill: {
+            picture: string;
+            /** Format: int64 */
+            revision: number;
+        };
         ChooseTake: {
             /** Format: int32 */
             place: number;
@@ -4397,6 +4466,7 @@ export interface components {
             strongest: number;
             /** Format: int32 */
             weakest: number;
+            where: components["schemas"]["PicturePart"];
             /** Format: int32 */
             width: number;
         };
@@ -4886,6 +4956,10 @@ export interface components {
             /** Format: double */
             start: number;
         };
+        KeyStill: {
+            name: string;
+            picture: string;
+        };
         KeyView: {
             colour: string;
             /** Format: int32 */
@@ -5174,6 +5248,7 @@ export interface components {
             /** Format: int64 */
             revision: number;
             shots: components["schemas"]["LookShot"][];
+            still: components["schemas"]["KeyStill"] | null;
         };
         MachineView: {
             fenced: boolean;
@@ -5229,11 +5304,28 @@ export interface components {
             name: string;
             note: string;
         };
+        Mask: {
+            /** @enum {string} */
+            kind: "RECTANGLE" | "ELLIPSE" | "OUTLINE";
+            outside: boolean;
+            points: components["schemas"]["Spot"][];
+            /** Format: int32 */
+            softness: number;
+        };
         MaskPoint: {
             /** Format: int32 */
             x: number;
             /** Format: int32 */
             y: number;
+        };
+        MaskRange: {
+            item: string;
+            /** @enum {string} */
+            kind: "RECTANGLE" | "ELLIPSE" | "OUTLINE";
+            /** Format: int32 */
+            range: number;
+            /** Format: int64 */
+            revision: number;
         };
         MaskView: {
             /** @enum {string} */
@@ -5671,6 +5763,11 @@ export interface components {
         PickedReading: {
             /** Format: int64 */
             reading: number;
+        };
+        PicturePart: {
+            masks: components["schemas"]["Mask"][];
+            /** @enum {string} */
+            of: "ALL" | "SUBJECT" | "BACKGROUND";
         };
         PictureView: {
             /** Format: int32 */
@@ -6499,6 +6596,12 @@ export interface components {
             /** Format: double */
             start: number;
             words: components["schemas"]["HeardWord"][];
+        };
+        Spot: {
+            /** Format: int32 */
+            x: number;
+            /** Format: int32 */
+            y: number;
         };
         StandingPlace: {
             /** Format: int64 */
@@ -7981,6 +8084,32 @@ export interface operations {
             };
         };
     };
+    chooseKeyStill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChooseKeyStill"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     chooseTake: {
         parameters: {
             query?: never;
@@ -8587,6 +8716,53 @@ export interface operations {
             };
         };
     };
+    bringInStill: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyStill"];
+                };
+            };
+        };
+    };
+    still_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+                picture: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+        };
+    };
     looks: {
         parameters: {
             query?: never;
@@ -8752,6 +8928,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["MarkEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    maskRange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MaskRange"];
             };
         };
         responses: {

@@ -5,9 +5,11 @@ import { useState } from "react";
 import type { Look, LookShot } from "../../api/client";
 import { plural } from "../../parts/words";
 import { fraunces } from "../../theme";
+import { FileButton } from "./FileButton";
 import { GreyToggle } from "./GreyToggle";
 import { NameForm } from "./NameForm";
 import { grey, greyButton } from "./grey";
+import { hasKey } from "./key";
 import type { LookActions } from "./useLookActions";
 
 /** How alike the film's shots are, groups of them, and the match of all. */
@@ -37,11 +39,11 @@ export function LookHeader({
         component="h2"
         sx={{ ...fraunces, m: 0, fontSize: 18, fontWeight: 460, whiteSpace: "nowrap" }}
       >
-        {look.key
-          ? `${plural(look.shots.length, "shot")}, measured from ${look.groups.length > 0 ? "key shots" : "the key shot"}`
-          : "Pick one shot all others should look like"}
+        {hasKey(look)
+          ? `${plural(look.shots.length, "shot")}, measured from ${measuredFrom(look)}`
+          : "Pick one shot all others should look like, or bring in a still"}
       </Box>
-      {look.key && (
+      {hasKey(look) && (
         <Box sx={{ fontSize: 13, color: grey.text2, whiteSpace: "nowrap" }}>
           {standing(look, far)}
         </Box>
@@ -62,6 +64,11 @@ export function LookHeader({
             <Button sx={greyButton} onClick={() => setNaming(true)}>
               Group these {selected.length}
             </Button>
+          )}
+          {selected.length < 2 && (
+            <FileButton accept="image/*" onFile={actions.keyStill}>
+              A still as key
+            </FileButton>
           )}
           {grouped.length > 0 && (
             <Button
@@ -95,7 +102,7 @@ export function LookHeader({
         ]}
         onChange={(to) => onBefore(to === "before")}
       />
-      {look.key && (
+      {hasKey(look) && (
         <>
           <Strength value={actions.strength} onChange={actions.setStrength} />
           <Button
@@ -129,6 +136,11 @@ function Strength({ value, onChange }: { value: number; onChange: (to: number) =
       <Box sx={{ width: 36 }}>{value} %</Box>
     </Box>
   );
+}
+
+function measuredFrom(look: Look): string {
+  if (look.groups.length > 0) return "key shots";
+  return look.still ? "the key still" : "the key shot";
 }
 
 function standing(look: Look, far: readonly LookShot[]): string {

@@ -19,6 +19,7 @@ import { fraunces } from "../../theme";
 import { DriftLines } from "./DriftLines";
 import { GreyToggle } from "./GreyToggle";
 import { LookHeader } from "./LookHeader";
+import { RangeMasks } from "./RangeMasks";
 import { Scopes } from "./Scopes";
 import { ShotPanel, type Side } from "./ShotPanel";
 import { ShotStrip } from "./ShotStrip";
@@ -26,6 +27,7 @@ import { SplitPicture } from "./SplitPicture";
 import { furthest } from "./drift";
 import { grey, greyButton } from "./grey";
 import { stretchOf } from "./stretch";
+import { hasKey, keyOf } from "./key";
 import { useLookActions } from "./useLookActions";
 import { useLookKeys } from "./useLookKeys";
 
@@ -80,7 +82,7 @@ function Judging({
   const [overShots, setOverShots] = useState(false);
   const shown = look.shots.find((s) => s.item === wish) ?? first;
   const actions = useLookActions(production.id, look, shown);
-  const key = keyOf(look, shown);
+  const key = keyOf(production.id, look, shown);
   const far = furthest(look);
   const at = look.shots.indexOf(shown);
   const versions = (useVersions(production.id, look.revision).data ?? []).slice(0, MOST_VERSIONS);
@@ -109,8 +111,8 @@ function Judging({
     far: () => far[0] && choose(far[0].item),
     before: () => setBefore((b) => !b),
     key: () => setCompared((c) => (c === "key" ? "before" : "key")),
-    match: () => (look.key && shown.layer === 0 ? actions.match(selected) : false),
-    matchAll: () => (look.key ? actions.match(followers) : false),
+    match: () => (hasKey(look) && shown.layer === 0 ? actions.match(selected) : false),
+    matchAll: () => (hasKey(look) ? actions.match(followers) : false),
     reset: () => actions.uncorrect(selected),
     makeKey: () => actions.makeKey(false),
     asBefore: () => (last ? actions.correctAs(selected, last.item) : false),
@@ -158,7 +160,7 @@ function Judging({
           before={before}
           onChoose={choose}
         />
-        {look.key && <DriftLines look={look} chosen={shown.item} onChoose={choose} />}
+        {hasKey(look) && <DriftLines look={look} chosen={shown.item} onChoose={choose} />}
       </Box>
       <Box sx={{ flex: 1, minHeight: 0, display: "flex", gap: 6, pt: 1 }}>
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column", gap: 1 }}>
@@ -179,10 +181,7 @@ function Judging({
                       name: version.name,
                     }
                   : compared === "key" && key
-                    ? {
-                        url: stillUrl(production.id, look.revision, key.frame),
-                        name: `key ${key.label}`,
-                      }
+                    ? { url: key.url, name: key.name }
                     : {
                         url: uncorrectedUrl(production.id, look.revision, shown.frame),
                         name: "before",
@@ -201,7 +200,17 @@ function Judging({
                   : undefined
               }
               onSplit={compared === "nothing" ? undefined : setSplit}
-            />
+            >
+              {side === "ranges" && (
+                <RangeMasks
+                  film={film}
+                  sides={production}
+                  shown={shown}
+                  range={range}
+                  actions={actions}
+                />
+              )}
+            </SplitPicture>
           </Box>
           <Box sx={{ display: "flex", alignItems: "center", gap: 3, flex: "none" }}>
             <Box sx={{ fontSize: 13, color: grey.text2 }}>Left of the line</Box>
@@ -210,8 +219,8 @@ function Judging({
               value={compared}
               options={[
                 { value: "before", name: "as it came" },
-                ...(key && key !== shown
-                  ? [{ value: "key" as const, name: `key shot ${key.label}`, hint: "K" }]
+                ...(key && key.shot !== shown
+                  ? [{ value: "key" as const, name: key.name, hint: "K" }]
                   : []),
                 ...versions.map((v) => ({
                   value: `v${v.id}` as const,
@@ -262,13 +271,5 @@ function Judging({
         </Box>
       </Box>
     </Box>
-  );
-}
-
-/** The shot that one is to look like: its group's key, or the film's. */
-function keyOf(look: Look, shot: LookShot): LookShot | undefined {
-  return (
-    look.shots.find((s) => s.group === shot.group && s.group !== null && s.keyOf !== "NONE") ??
-    look.shots.find((s) => s.item === look.key)
   );
 }

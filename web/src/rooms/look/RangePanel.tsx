@@ -1,9 +1,12 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Slider from "@mui/material/Slider";
-import type { ColourRange } from "../../api/client";
+import { useState } from "react";
+import type { ColourRange, Mask } from "../../api/client";
+import { useSoon } from "../../parts/useSoon";
 import { FiveSliders } from "./FiveSliders";
 import { GreySlider } from "./GreySlider";
+import { MASK_NAMES, WherePanel } from "./WherePanel";
 import { grey, greyButton } from "./grey";
 
 const MOST_RANGES = 4;
@@ -16,6 +19,7 @@ export function RangePanel({
   picking,
   onOpen,
   onPick,
+  onMask,
   onMove,
   onSet,
 }: {
@@ -25,6 +29,8 @@ export function RangePanel({
   picking: boolean;
   onOpen: (at: number) => void;
   onPick: () => void;
+  /** Lays one more mask on a range; on one more than there are, it makes it. */
+  onMask: (range: number, kind: Mask["kind"]) => void;
   onMove: (ranges: ColourRange[]) => void;
   onSet: (ranges: ColourRange[]) => void;
 }) {
@@ -48,11 +54,20 @@ export function RangePanel({
             {picking ? "Press the colour in the picture" : "Pick a colour"}
           </Button>
         )}
+        {ranges.length < MOST_RANGES && (
+          <Button
+            sx={greyButton}
+            title="All colours in a mask on the picture"
+            onClick={() => onMask(ranges.length, "ELLIPSE")}
+          >
+            A part of it
+          </Button>
+        )}
       </Box>
       {!shown && (
         <Box sx={{ fontSize: 13, color: grey.text2 }}>
-          A range is a hue, a strength and a brightness: a sky, skin, a coat. It has five numbers of
-          its own.
+          A range is a hue, a strength and a brightness, or a part of the picture: a sky, skin, a
+          coat. It has five numbers of its own.
         </Box>
       )}
       {shown && (
@@ -99,6 +114,12 @@ export function RangePanel({
             onMove={(softness) => onMove(withShown({ ...shown, softness }))}
             onSet={(softness) => onSet(withShown({ ...shown, softness }))}
           />
+          <WherePanel
+            where={shown.where}
+            onMask={(kind) => onMask(open, kind)}
+            onMove={(where) => onMove(withShown({ ...shown, where }))}
+            onSet={(where) => onSet(withShown({ ...shown, where }))}
+          />
           <Box sx={{ borderTop: `1px solid ${grey.rule}`, mt: 1, pt: 1 }}>
             <FiveSliders
               five={shown.basics}
@@ -115,10 +136,13 @@ export function RangePanel({
   );
 }
 
-/** A range's name: where on the circle of hues it lies. */
-function nameOf({ hue, width, lightest, darkest }: ColourRange): string {
-  if (width === 180) return darkest > 50 ? "lights" : lightest < 60 ? "darks" : "all hues";
-  return NAMES[Math.round(hue / 30) % NAMES.length] ?? "";
+/** A range's name: where on the circle of hues it lies, or what part of the picture it is. */
+function nameOf({ hue, width, lightest, darkest, where }: ColourRange): string {
+  if (width < 180) return NAMES[Math.round(hue / 30) % NAMES.length] ?? "";
+  if (darkest > 50) return "lights";
+  if (lightest < 60) return "darks";
+  if (where.of !== "ALL") return where.of === "SUBJECT" ? "subject" : "behind it";
+  return where.masks[0] ? MASK_NAMES[where.masks[0].kind] : "all hues";
 }
 
 /** Hues of Oklab by steps of 30 degrees. */
@@ -150,19 +174,32 @@ function FromTo({
   onMove: (to: [number, number]) => void;
   onSet: (to: [number, number]) => void;
 }) {
+  const [pressed, setPressed] = useState<[number, number] | null>(null);
+  const soon = useSoon(() => {
+    if (pressed) onSet(pressed);
+    setPressed(null);
+  });
   const pair = (to: number | number[]): [number, number] =>
     Array.isArray(to) ? [to[0] ?? 0, to[1] ?? most] : [0, to];
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 3, height: 30 }}>
       <Box sx={{ width: 84, flex: "none" }}>{label}</Box>
       <Slider
-        value={value}
+        value={pressed ?? value}
         min={0}
         max={most}
         disableSwap
         getAriaLabel={(i) => `${label}, ${i === 0 ? "from" : "to"}`}
         onChange={(_, to) => onMove(pair(to))}
-        onChangeCommitted={(_, to) => onSet(pair(to))}
+        onChangeCommitted={(e, to) => {
+          if (e.type !== "change" && e.type !== "keydown") {
+            onSet(pair(to));
+            return;
+          }
+          setPressed(pair(to));
+          soon.ask();
+        }}
+        onBlur={soon.now}
         sx={{
           color: grey.text,
           "& .MuiSlider-rail": { bgcolor: grey.text2, opacity: 1 },

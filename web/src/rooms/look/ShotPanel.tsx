@@ -18,6 +18,7 @@ import { RangePanel } from "./RangePanel";
 import { TonesPanel } from "./TonesPanel";
 import { isCurved, isListed, isToned } from "./corrections";
 import { grey, greyButton } from "./grey";
+import { hasKey, type Key } from "./key";
 import type { Stretch } from "./stretch";
 import type { LookActions } from "./useLookActions";
 
@@ -28,8 +29,8 @@ interface Props {
   look: Look;
   shown: LookShot;
   last: LookShot | undefined;
-  /** The shot that the shown one is to look like. */
-  chosenKey: LookShot | undefined;
+  /** What the shown one is to look like. */
+  chosenKey: Key | null;
   far: readonly LookShot[];
   selected: readonly string[];
   actions: LookActions;
@@ -151,6 +152,10 @@ export function ShotPanel(props: Props) {
                 picking={props.picking}
                 onOpen={props.onRange}
                 onPick={props.onPick}
+                onMask={(at, kind) => {
+                  props.onRange(at);
+                  actions.maskRange(at, kind);
+                }}
                 onMove={(ranges) => actions.tryCorrection({ ...now, ranges })}
                 onSet={(ranges) => actions.correct({ ...now, ranges })}
               />
@@ -217,7 +222,7 @@ function ShotActs({ look, shown, last, selected, actions }: Props) {
           {count ? `, to${count}` : ""}
         </Button>
       )}
-      {look.key && shown.layer === 0 && (
+      {hasKey(look) && shown.layer === 0 && (
         <Button
           sx={greyButton}
           title="M"
@@ -241,11 +246,13 @@ function ShotActs({ look, shown, last, selected, actions }: Props) {
   );
 }
 
-function FromKey({ shown, chosenKey, far, onChoose }: Props & { chosenKey: LookShot }) {
+function FromKey({ shown, chosenKey, far, onChoose }: Props & { chosenKey: Key }) {
+  const { name, title } = chosenKey;
   return (
     <Box sx={{ mt: 3, pt: 2, borderTop: `1px solid ${grey.rule}`, fontSize: 14 }}>
       <Box sx={{ fontWeight: 600 }}>
-        Key shot {chosenKey.label}, {chosenKey.title}
+        {name.charAt(0).toUpperCase() + name.slice(1)}
+        {title && `, ${title}`}
       </Box>
       <Box sx={{ color: grey.text2 }}>{away(shown, chosenKey)}</Box>
       {far.length > 0 && (
@@ -262,7 +269,7 @@ function FromKey({ shown, chosenKey, far, onChoose }: Props & { chosenKey: LookS
   );
 }
 
-function away(shown: LookShot, key: LookShot): string {
-  if (shown === key || !shown.before || !shown.now) return "The others are measured from it.";
+function away(shown: LookShot, key: Key): string {
+  if (shown === key.shot || !shown.before || !shown.now) return "The others are measured from it.";
   return `${shown.label} came ${shown.before.whole.toFixed(1)} away from it and is ${shown.now.whole.toFixed(1)} away now (CIEDE2000).`;
 }

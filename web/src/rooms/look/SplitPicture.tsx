@@ -1,5 +1,5 @@
 import Box from "@mui/material/Box";
-import { useRef } from "react";
+import { useRef, type ReactNode } from "react";
 import { Still } from "../../parts/Still";
 import { grey } from "./grey";
 
@@ -16,6 +16,7 @@ export function SplitPicture({
   aspect,
   onPick,
   onSplit,
+  children,
 }: {
   beside: Named;
   now: Named;
@@ -26,6 +27,8 @@ export function SplitPicture({
   onPick?: (x: number, y: number) => void;
   /** Not given if there is no line: only the right one is seen. */
   onSplit?: (to: number) => void;
+  /** What is drawn on it. */
+  children?: ReactNode;
 }) {
   const box = useRef<HTMLDivElement>(null);
   const set = (to: number) => onSplit?.(Math.max(0, Math.min(1, to)));
@@ -46,7 +49,7 @@ export function SplitPicture({
         move(e.clientX);
       }}
       onPointerMove={(e) => {
-        if (e.buttons === 1 && !onPick) move(e.clientX);
+        if (e.currentTarget.hasPointerCapture(e.pointerId)) move(e.clientX);
       }}
       sx={{
         position: "relative",
@@ -94,6 +97,7 @@ export function SplitPicture({
       )}
       {onSplit && <Name side="left">{beside.name}</Name>}
       <Name side="right">{now.name}</Name>
+      {children}
     </Box>
   );
 }

@@ -1,10 +1,12 @@
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import {
   answerTo,
   api,
+  bringInStill,
   type ColourCorrection,
   type Look,
   type LookShot,
+  type Mask,
   type Treatment,
 } from "../../api/client";
 import { useFilmEdit, type FilmEdit } from "../../api/queries";
@@ -25,6 +27,7 @@ export function useLookActions(production: number, look: Look, shown: LookShot) 
   const [strength, setStrength] = useState(50);
   const [copied, setCopied] = useState<string | null>(null);
 
+  const untry = useCallback(() => setTrial(null), []);
   // What goes wrong is told where edits are sent.
   const make = (wanted: FilmEdit) =>
     edit(wanted).then(
@@ -70,6 +73,11 @@ export function useLookActions(production: number, look: Look, shown: LookShot) 
         values: { items: [item], correction: { ...correction, ranges } },
       });
     },
+    /** Lays one more mask on a range of the shot; on one more than it has, it makes it. */
+    maskRange: (range: number, kind: Mask["kind"]) =>
+      void make({ name: "mask-range", values: { item: shown.item, range, kind } }),
+    /** Shows the film as it is, and nothing that is tried. */
+    untry,
     /** Shows a finish over a stretch, or over the film, without doing it. */
     tryFinish: (item: string, treatments: readonly Treatment[]) =>
       setTrial({ of: "finish", item, treatments }),
@@ -116,6 +124,12 @@ export function useLookActions(production: number, look: Look, shown: LookShot) 
     /** Makes the light of shots even, by percent. */
     level: (items: readonly string[], strength: number) =>
       void make({ name: "level", values: { items: [...items], strength } }),
+    /** Makes all shots look like a still that is brought in. */
+    keyStill: (file: File) =>
+      void bringInStill(production, file).then(
+        ({ picture }) => make({ name: "choose-key-still", values: { picture } }),
+        (e: Error) => tell(e.message, "wrong"),
+      ),
     makeKey: (ofFilm: boolean) =>
       void make({ name: "choose-key", values: { item: shown.item, ofFilm } }),
     group: (items: readonly string[], name: string) =>

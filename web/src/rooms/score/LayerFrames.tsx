@@ -22,6 +22,7 @@ const STEP = 5;
 const GROW = 10;
 
 const drop = () => useRoom.setState({ draftLie: null });
+const dropMatte = () => useRoom.setState({ draftMatte: null });
 
 interface Drag {
   index: number;
@@ -39,6 +40,7 @@ export function LayerFrames({ production, film, overlay, actions }: Props) {
   const sides = watched(film, production, shape);
   const cover = coverOf(overlay, sides);
   const lie = draft ?? overlay.lie;
+  const matte = useRoom((s) => s.draftMatte) ?? overlay.shot.matte;
   const unit = sides.height / 210;
   const lay = () => {
     const { draftLie } = useRoom.getState();
@@ -94,7 +96,15 @@ export function LayerFrames({ production, film, overlay, actions }: Props) {
       {...handlers}
     >
       {what === "masks" ? (
-        <MaskHandles shot={overlay.shot} box={now} unit={unit} actions={actions} />
+        <MaskHandles
+          of={overlay.shot}
+          masks={matte.masks}
+          box={now}
+          unit={unit}
+          onMove={(masks) => set({ draftMatte: { ...matte, masks } })}
+          onSet={(masks) => actions.setMatte(overlay.shot.id, { ...matte, masks })}
+          onDrop={dropMatte}
+        />
       ) : (
         lie.points.map((point, i) => (
           <ViewFrame

@@ -1,58 +1,62 @@
-import type { KeyboardEvent } from "react";
-import type { Mask, Matte, Placed } from "../../api/client";
+import { useRef, type KeyboardEvent } from "react";
+import type { Mask } from "../../api/client";
+import { arrow } from "../../parts/arrow";
 import { useDraftSoon } from "../../parts/useDraftSoon";
 import { useDragging } from "../../parts/useDragging";
-import { arrow } from "../../parts/arrow";
-import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { pointsOf, withMask, withSpot } from "./masks";
-import type { ScoreActions } from "./useScoreActions";
 import type { Window } from "./views";
 
 /** What a press of an arrow moves a point by, in thousandths. */
 const STEP = 5;
 
 interface Props {
-  shot: Placed;
-  /** Where its picture lies in the film's. */
+  /** What they belong to, as it was read last. */
+  of: unknown;
+  masks: readonly Mask[];
+  /** Where the picture they lie on is, in the film's. */
   box: Window;
   /** What a pixel of the monitor is about, in pixels of the film. */
   unit: number;
-  actions: ScoreActions;
+  /** While a point is moved. */
+  onMove: (masks: Mask[]) => void;
+  onSet: (masks: Mask[]) => void;
+  /** Goes back to what was read; always the same function. */
+  onDrop: () => void;
 }
 
-/** A point that is dragged, and the matte as it was. */
-const drop = () => useRoom.setState({ draftMatte: null });
-
+/** A point that is dragged, and the masks as they were. */
 interface Drag {
   mask: number;
   spot: number;
-  matte: Matte;
+  masks: readonly Mask[];
 }
 
-/** A layer's masks, with their points to be dragged or moved by the arrows. */
-export function MaskHandles({ shot, box, unit, actions }: Props) {
-  const draft = useRoom((s) => s.draftMatte);
-  const set = useRoom((s) => s.set);
-  const matte = draft ?? shot.matte;
-  const lay = () => {
-    const { draftMatte } = useRoom.getState();
-    if (draftMatte) actions.setMatte(shot.id, draftMatte);
+/** Masks, with their points to be dragged or moved by the arrows. */
+export function MaskHandles({ of, masks, box, unit, onMove, onSet, onDrop }: Props) {
+  const moved = useRef<Mask[] | null>(null);
+  const move = (to: Mask[]) => {
+    moved.current = to;
+    onMove(to);
   };
-  const soon = useDraftSoon(shot, lay, drop);
+  const lay = () => {
+    if (moved.current) onSet(moved.current);
+    moved.current = null;
+  };
+  const soon = useDraftSoon(of, lay, onDrop);
   const { surface, take, handlers } = useDragging<Drag, SVGGElement>((now, _, at) => {
     const to = { x: 1000 * (at.x / box.width + 0.5), y: 1000 * (at.y / box.height + 0.5) };
-    set({ draftMatte: withSpot(now.matte, now.mask, now.spot, to) });
+    move(withSpot(now.masks, now.mask, now.spot, to));
   }, lay);
   const press = (e: KeyboardEvent, mask: number, spot: number) => {
-    const now = matte.masks[mask]?.points[spot];
+    const now = masks[mask]?.points[spot];
     const by = arrow(e.key);
     if (!now || !by) return;
     e.preventDefault();
     e.stopPropagation();
     const step = e.shiftKey ? 5 * STEP : STEP;
     const to = { x: now.x + step * by.x, y: now.y + step * by.y };
-    set({ draftMatte: withSpot(matte, mask, spot, to) });
+    move(withSpot(masks, mask, spot, to));
     soon.ask();
   };
   const at = (v: number, side: number) => (v / 1000 - 0.5) * side;
@@ -73,7 +77,7 @@ export function MaskHandles({ shot, box, unit, actions }: Props) {
         strokeOpacity={0.5}
         strokeWidth={unit}
       />
-      {matte.masks.map((mask, m) => (
+      {masks.map((mask, m) => (
         <g key={m}>
           <Outline mask={mask} box={box} unit={unit} />
           {mask.kind === "OUTLINE" &&
@@ -99,9 +103,9 @@ export function MaskHandles({ shot, box, unit, actions }: Props) {
                       y: Math.round((p.y + next.y) / 2),
                     };
                     more.splice(i + 1, 0, middle);
-                    const wider = withMask(matte, m, { ...mask, points: more });
-                    set({ draftMatte: wider });
-                    take(e, { mask: m, spot: i + 1, matte: wider });
+                    const wider = withMask(masks, m, { ...mask, points: more });
+                    move(wider);
+                    take(e, { mask: m, spot: i + 1, masks: wider });
                   }}
                 />
               );
@@ -120,12 +124,12 @@ export function MaskHandles({ shot, box, unit, actions }: Props) {
               stroke={ink.ink}
               strokeWidth={unit}
               style={{ cursor: "move" }}
-              onPointerDown={(e) => take(e, { mask: m, spot: i, matte })}
+              onPointerDown={(e) => take(e, { mask: m, spot: i, masks })}
               onKeyDown={(e) => press(e, m, i)}
               onDoubleClick={() => {
                 if (mask.kind !== "OUTLINE" || mask.points.length <= 3) return;
                 const fewer = { ...mask, points: mask.points.filter((_, k) => k !== i) };
-                actions.setMatte(shot.id, withMask(matte, m, fewer));
+                onSet(withMask(masks, m, fewer));
               }}
             />
           ))}

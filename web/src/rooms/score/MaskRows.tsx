@@ -21,6 +21,7 @@ export function MaskRows({ shot, actions }: { shot: Placed; actions: ScoreAction
   const set = useRoom((s) => s.set);
   const matte = draft ?? shot.matte;
   const lay = (to: Matte) => actions.setMatte(shot.id, to);
+  const laid = (masks: Mask[]) => lay({ ...matte, masks });
   return (
     <Box
       component="section"
@@ -69,14 +70,16 @@ export function MaskRows({ shot, actions }: { shot: Placed; actions: ScoreAction
             digits={1}
             value={mask.softness / 10}
             hint="Over which its edge fades, of the picture’s height"
-            onChange={(v) => lay(withMask(matte, i, { ...mask, softness: Math.round(10 * v) }))}
+            onChange={(v) =>
+              laid(withMask(matte.masks, i, { ...mask, softness: Math.round(10 * v) }))
+            }
           />
           <ToggleButton
             value="outside"
             selected={mask.outside}
             title="What lies outside it stays, and not what lies in it"
             sx={{ whiteSpace: "nowrap" }}
-            onChange={() => lay(withMask(matte, i, { ...mask, outside: !mask.outside }))}
+            onChange={() => laid(withMask(matte.masks, i, { ...mask, outside: !mask.outside }))}
           >
             outside stays
           </ToggleButton>
@@ -84,7 +87,7 @@ export function MaskRows({ shot, actions }: { shot: Placed; actions: ScoreAction
           <Button
             aria-label={`Take mask ${i + 1} away`}
             sx={{ minWidth: 0 }}
-            onClick={() => lay({ ...matte, masks: matte.masks.filter((_, k) => k !== i) })}
+            onClick={() => laid(matte.masks.filter((_, k) => k !== i))}
           >
             ×
           </Button>

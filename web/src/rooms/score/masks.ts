@@ -1,4 +1,4 @@
-import type { Mask, Matte } from "../../api/client";
+import type { Mask } from "../../api/client";
 
 interface Spot {
   x: number;
@@ -22,20 +22,22 @@ export function pointsOf({ kind, points }: Mask): Spot[] {
   });
 }
 
-/** A matte with another mask in one of its places. */
-export const withMask = (matte: Matte, index: number, mask: Mask): Matte => ({
-  ...matte,
-  masks: matte.masks.map((m, i) => (i === index ? mask : m)),
-});
+/** Masks with another one in one of their places. */
+export const withMask = (masks: readonly Mask[], index: number, mask: Mask): Mask[] =>
+  masks.map((m, i) => (i === index ? mask : m));
 
 const LEAST = -1000;
 const MOST = 2000;
 const kept = (v: number) => Math.round(Math.max(LEAST, Math.min(MOST, v)));
 
-/** A matte with a point of a mask elsewhere. */
-export function withSpot(matte: Matte, index: number, spot: number, to: Spot): Matte {
-  const mask = matte.masks[index];
-  if (!mask) return matte;
-  const points = mask.points.map((p, i) => (i === spot ? { x: kept(to.x), y: kept(to.y) } : p));
-  return withMask(matte, index, { ...mask, points });
+/** Masks with a point of one elsewhere. */
+export function withSpot(masks: readonly Mask[], index: number, spot: number, to: Spot): Mask[] {
+  return masks.map((mask, i) =>
+    i === index
+      ? {
+          ...mask,
+          points: mask.points.map((p, k) => (k === spot ? { x: kept(to.x), y: kept(to.y) } : p)),
+        }
+      : mask,
+  );
 }

@@ -10,7 +10,7 @@ import app.latethistle.core.look.Basics;
 import app.latethistle.core.look.Cdl;
 import app.latethistle.core.look.Correction;
 import app.latethistle.media.ColourPictures;
-import java.awt.image.BufferedImage;
+import app.latethistle.media.ColourPng;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -19,7 +19,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
-import javax.imageio.ImageIO;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -70,7 +69,7 @@ final class MatchCommand implements Callable<Integer> {
     Match match = Match.between(wanted, pictures);
     Grading grading = Grading.of(match.correction());
     if (out != null) {
-      write(pictures.get(pictures.size() / 2), grading);
+      Files.write(out, ColourPng.of(pictures.get(pictures.size() / 2).graded(grading)));
     }
     if (cdl != null) {
       Cdl list = NearestList.of(grading, pictures);
@@ -87,20 +86,6 @@ final class MatchCommand implements Callable<Integer> {
 
   private static List<ColourPicture> read(Path file) throws IOException {
     return KnownFile.with(file, facts -> ColourPictures.read(file, facts, LOOKED_AT));
-  }
-
-  private void write(ColourPicture picture, Grading grading) throws IOException {
-    BufferedImage image =
-        new BufferedImage(picture.width(), picture.height(), BufferedImage.TYPE_INT_RGB);
-    ColourPicture matched = picture.graded(grading);
-    for (int y = 0; y < picture.height(); y++) {
-      for (int x = 0; x < picture.width(); x++) {
-        image.setRGB(x, y, matched.at(x, y));
-      }
-    }
-    if (!ImageIO.write(image, "png", out.toFile())) {
-      throw new IOException(out + ": it could not be written.");
-    }
   }
 
   private Map<String, Object> said(Match match) {

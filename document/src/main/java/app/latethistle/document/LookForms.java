@@ -22,10 +22,12 @@ import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Levelling;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.LiePath;
+import app.latethistle.core.look.LookKey;
 import app.latethistle.core.look.LumaPattern;
 import app.latethistle.core.look.Mask;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Mixing;
+import app.latethistle.core.look.PicturePart;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
@@ -195,7 +197,22 @@ public final class LookForms {
     }
   }
 
-  /** Colours that are corrected by themselves. */
+  /** A part of a take's picture. */
+  public record Within(List<Masked> masks, String part) {
+    static Within of(PicturePart where) {
+      return new Within(
+          where.masks().stream().map(Masked::of).toList(),
+          where.of() == Matte.Part.ALL ? null : where.of().name());
+    }
+
+    PicturePart get() {
+      return new PicturePart(
+          Say.or(masks).stream().map(Masked::get).toList(),
+          Say.or(Matte.Part.class, part, Matte.Part.ALL));
+    }
+  }
+
+  /** Colours that are corrected by themselves; those stored first in the whole picture. */
   public record Ranged(
       int hue,
       Integer width,
@@ -204,6 +221,7 @@ public final class LookForms {
       int darkest,
       Integer lightest,
       Integer softness,
+      Within where,
       int exposure,
       int contrast,
       int warmth,
@@ -219,6 +237,7 @@ public final class LookForms {
           range.darkest(),
           range.lightest(),
           range.softness(),
+          range.where().whole() ? null : Within.of(range.where()),
           five.exposure(),
           five.contrast(),
           five.warmth(),
@@ -235,6 +254,7 @@ public final class LookForms {
           darkest,
           Say.or(lightest, 100),
           Say.or(softness, 50),
+          where == null ? PicturePart.WHOLE : where.get(),
           new Basics(exposure, contrast, warmth, tint, saturation));
     }
   }
@@ -593,13 +613,20 @@ public final class LookForms {
     }
   }
 
-  /** What holds for the whole film; those stored first had no treatments and no key shot. */
-  public record Finished(long fade, Done treatments, String key, List<Grouped> groups) {
+  /**
+   * What holds for the whole film; those stored first had no treatments and no key.
+   *
+   * @param key a shot that all are to look like
+   * @param still a still that they are to look like in its place
+   */
+  public record Finished(
+      long fade, Done treatments, String key, String still, List<Grouped> groups) {
     public static Finished of(Finish finish) {
       return new Finished(
           finish.end().frames(),
           Done.of(finish.treatments()),
-          finish.key().isEmpty() ? null : finish.key(),
+          finish.key().map(k -> k instanceof LookKey.OfShot of ? of.shot() : null).orElse(null),
+          finish.key().map(k -> k instanceof LookKey.Still of ? of.picture() : null).orElse(null),
           finish.groups().isEmpty() ? null : finish.groups().stream().map(Grouped::of).toList());
     }
 
@@ -607,8 +634,14 @@ public final class LookForms {
       return new Finish(
           Done.get(treatments),
           new EndFade(fade),
-          Say.or(key, ""),
+          look(),
           Say.or(groups).stream().map(Grouped::get).toList());
+    }
+
+    private Optional<LookKey> look() {
+      return still == null
+          ? Optional.ofNullable(key).<LookKey>map(LookKey.OfShot::new)
+          : Optional.<LookKey>of(new LookKey.Still(still));
     }
   }
 

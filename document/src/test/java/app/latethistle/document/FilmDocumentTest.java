@@ -45,11 +45,13 @@ import app.latethistle.core.look.Key;
 import app.latethistle.core.look.Levelling;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.LiePath;
+import app.latethistle.core.look.LookKey;
 import app.latethistle.core.look.LumaPattern;
 import app.latethistle.core.look.Mask;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Parameter;
+import app.latethistle.core.look.PicturePart;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
@@ -224,6 +226,19 @@ class FilmDocumentTest {
         new Held(random.nextBoolean(), random.nextInt(3)));
   }
 
+  private static Optional<LookKey> key(Random random) {
+    return switch (random.nextInt(3)) {
+      case 0 -> Optional.of(new LookKey.OfShot("p1"));
+      case 1 -> Optional.of(new LookKey.Still("5e".repeat(32)));
+      default -> Optional.empty();
+    };
+  }
+
+  private static PicturePart part(Random random) {
+    return new PicturePart(
+        List.of(Mask.usual(one(random, Mask.Kind.values()))), one(random, Matte.Part.values()));
+  }
+
   private static Correction correction(Random random) {
     if (random.nextBoolean()) {
       return Correction.NONE;
@@ -235,7 +250,17 @@ class FilmDocumentTest {
         new Tones(50, random.nextInt(100), -20, 30, 10, 25, curves),
         random.nextBoolean()
             ? List.of()
-            : List.of(new ColourRange(210, 30, 20, 300, 5, 90, 40, new Basics(10, 0, -8, 0, 20))),
+            : List.of(
+                new ColourRange(
+                    210,
+                    30,
+                    20,
+                    300,
+                    5,
+                    90,
+                    40,
+                    random.nextBoolean() ? PicturePart.WHOLE : part(random),
+                    new Basics(10, 0, -8, 0, 20))),
         new Cdl(
             new Cdl.Triple(1.1, 0.9, random.nextDouble()),
             Cdl.Triple.all(-0.02),
@@ -282,7 +307,7 @@ class FilmDocumentTest {
         new Finish(
             treatments(random),
             new EndFade(random.nextInt(40)),
-            random.nextBoolean() ? "" : "p1",
+            key(random),
             random.nextBoolean()
                 ? List.of()
                 : List.of(new ColourGroup("the crossing", "2", List.of("1", "2")))),

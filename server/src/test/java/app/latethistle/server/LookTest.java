@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
@@ -15,6 +16,7 @@ import javax.imageio.ImageIO;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The colour of shots through the API. */
 class LookTest {
@@ -232,6 +234,78 @@ class LookTest {
     assertThat(matched.get("now").get("whole").asDouble()).isLessThan(before);
     cut.undo();
     assertThat(exposure(1)).isEqualTo(80);
+  }
+
+  @Test
+  void shotsAreBroughtToAStillThatIsBroughtIn() throws IOException {
+    byte[] red = png(0xb04030);
+    JsonNode still = cut.api.bytes(cut.path + "/film/look/stills?name=dusk.png", red).json();
+    cut.edit("choose-key-still", Map.of("picture", still.get("picture").asString()));
+
+    JsonNode before = look();
+    assertThat(before.get("key").isNull()).isTrue();
+    assertThat(before.at("/still/name").asString()).isEqualTo("dusk.png");
+    assertThat(before.at("/shots/0/keyOf").asString()).isEqualTo("NONE");
+    cut.edit("match", Map.of("items", List.of(item(0), item(1)), "strength", 100));
+    for (int place = 0; place < 2; place++) {
+      String now = "/shots/" + place + "/now/warmth";
+      assertThat(Math.abs(look().at(now).asDouble()))
+          .isLessThan(Math.abs(before.at(now).asDouble()));
+    }
+    String picture = still.get("picture").asString();
+    assertThat(cut.api.get(cut.path + "/film/look/stills/" + picture + ".png").bytes())
+        .startsWith(0x89, 0x50);
+    cut.edit("choose-key", Map.of("item", item(0), "ofFilm", true));
+    assertThat(look().get("still").isNull()).isTrue();
+  }
+
+  @Test
+  void whatIsNoStillIsRefusedByItsName() {
+    byte[] text = "no picture".getBytes(StandardCharsets.UTF_8);
+    assertThat(cut.api.bytes(cut.path + "/film/look/stills?name=notes.png", text).detail())
+        .startsWith("notes.png");
+    assertThat(refusal("choose-key-still", Map.of("picture", "f".repeat(64))))
+        .contains("bring it in again");
+  }
+
+  /** A picture of one colour. */
+  static byte[] png(int rgb) throws IOException {
+    BufferedImage image = new BufferedImage(64, 36, BufferedImage.TYPE_INT_RGB);
+    for (int i = 0; i < 64 * 36; i++) {
+      image.setRGB(i % 64, i / 64, rgb);
+    }
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    ImageIO.write(image, "png", out);
+    return out.toByteArray();
+  }
+
+  /** A stop brighter in the left half of the first shot's take. */
+  @Test
+  void aRangeIsMaskedAndCorrectedInThatPartAlone() throws IOException {
+    cut.edit("mask-range", Map.of("item", item(0), "range", 0, "kind", "RECTANGLE"));
+    JsonNode range = look().at("/shots/0/correction/ranges/0");
+    assertThat(range.get("width").asInt()).isEqualTo(180);
+    assertThat(range.at("/where/masks/0/kind").asString()).isEqualTo("RECTANGLE");
+    double plain = brightness("");
+    // A range that changes nothing is drawn, and rounded, all the same.
+    assertThat(brightness("/uncorrected")).isCloseTo(plain, within(plain / 1000));
+
+    String correction = look().at("/shots/0/correction").toString();
+    int at = correction.indexOf("\"ranges\"");
+    String brighter =
+        correction.substring(0, at)
+            + correction.substring(at).replace("\"exposure\":0", "\"exposure\":150");
+    cut.edit("correct", Map.of("items", List.of(item(0)), "correction", tree(brighter)));
+
+    double part = brightness("");
+    correct(0, 150);
+    assertThat(part).isGreaterThan(plain * 1.02).isLessThan(brightness("") * 0.98);
+    assertThat(refusal("mask-range", Map.of("item", item(0), "range", 1, "kind", "ELLIPSE")))
+        .contains("has no range 2");
+  }
+
+  private static JsonNode tree(String json) {
+    return JsonMapper.builder().build().readTree(json);
   }
 
   private JsonNode light(int place) {

@@ -36,7 +36,7 @@ class PackTest {
 
   /** A film of all that there is: voice, words, a look, sounds, a version, a sheet, outputs. */
   @BeforeAll
-  static void pack() {
+  static void pack() throws IOException {
     cut = EditedFilm.make(RunningServer.shared().api(), 10);
     long revision = cut.api.get(cut.path + "/story").json().get("revision").asLong();
     Map<String, Object> script = Map.of("text", SCRIPT, "fileName", "", "revision", revision);
@@ -59,6 +59,11 @@ class PackTest {
             "items", List.of(""),
             "file", "lifted.cube",
             "text", "LUT_1D_SIZE 2\n0.1 0.1 0.1\n1 1 1\n"));
+    String second = cut.shot(1).get("id").asString();
+    cut.edit("group-shots", Map.of("items", List.of(first, second), "name", "the jetty"));
+    JsonNode still =
+        cut.api.bytes(cut.path + "/film/look/stills?name=dusk.png", LookTest.png(0xb04030)).json();
+    cut.edit("choose-key-still", Map.of("picture", still.get("picture").asString()));
     cut.edit("add-language", Map.of("language", "de", "translated", true));
     JsonNode sound =
         cut.api.post(cut.path + "/sounds/ask", Map.of("words", "dull thud")).json().get(0);
@@ -89,7 +94,8 @@ class PackTest {
   private static String film(Api api, String path) {
     return api.get(path + "/film.json")
         .text()
-        .replaceAll("\"(shot|take|line|id)\" : \"\\d+\"", "\"$1\"")
+        .replaceAll("\"(shot|take|line|id|key)\" : \"\\d+\"", "\"$1\"")
+        .replaceAll("\"shots\" : \\[ [\"0-9, ]+\\]", "\"shots\"")
         .replaceAll("\"\\d+\" :", "\"\" :");
   }
 
@@ -151,7 +157,21 @@ class PackTest {
     assertThat(api.get(path + "/history").json().get("undo").isNull()).isTrue();
     assertThat(api.get(path + "/film").json().get("problems").toString())
         .isEqualTo(cut.api.get(cut.path + "/film").json().get("problems").toString());
+    assertThat(looks(api, path)).isEqualTo(looks(cut.api, cut.path)).contains("the jetty GROUP");
+    assertThat(api.get(path + "/film/look").json().at("/still/name").asString())
+        .isEqualTo("dusk.png");
     assertThat(master(api, path)).isEqualTo(master);
+  }
+
+  /** What each shot is to look like, and how far it is from that. */
+  private static List<String> looks(Api api, String path) {
+    return api.get(path + "/film/look")
+        .json()
+        .get("shots")
+        .valueStream()
+        .map(s -> s.get("group").asString("") + " " + s.get("keyOf").asString() + s.get("now"))
+        .map(said -> said.replaceAll("(?<=GROUP).*", ""))
+        .toList();
   }
 
   @Test

@@ -6,8 +6,11 @@ import java.util.function.Supplier;
 
 /** The tables that were used last, by what they were made of. For one thread. */
 public final class GradeTables {
-  /** 12 MB each: a frame shows two shots of the cut and three over it, and a finish. */
-  private static final int KEPT = 6;
+  /**
+   * 12 MB each: a frame shows two shots of the cut and three over it, and a finish; two of them may
+   * have ranges in parts of their pictures.
+   */
+  private static final int KEPT = 12;
 
   private final Map<Object, GradeTable> tables =
       new LinkedHashMap<>(KEPT, 0.75f, /* accessOrder= */ true) {

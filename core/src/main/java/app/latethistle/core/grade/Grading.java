@@ -7,7 +7,10 @@ import app.latethistle.core.look.Curves;
 import app.latethistle.core.look.Tones;
 import java.util.List;
 
-/** What a correction makes of a colour, in floating point; see the package for the order. */
+/**
+ * What a correction makes of a colour, in floating point; see the package for the order. Ranges
+ * that are meant in a part of the picture are left out: a colour does not tell where it lies.
+ */
 public final class Grading implements ColourChange {
   private static final double TINT_STEP = 1 / 2500.0;
 
@@ -27,15 +30,18 @@ public final class Grading implements ColourChange {
   private final DrawnCurve blue;
 
   /** What is done to a range of colours. */
-  private record Ranged(RangeWeight weight, Grading grading) {}
+  private record Ranged(RangeWeight weight, Grading grading) implements ColourChange {
+    @Override
+    public Signal apply(Signal v) {
+      double share = weight.of(Oklab.of(v));
+      return share == 0 ? v : v.towards(grading.apply(v), share);
+    }
+  }
 
   private Grading(Exact basics, Tones tones, List<ColourRange> ranges, Cdl cdl) {
     this.tones = tones;
     this.cdl = cdl;
-    this.ranges =
-        ranges.stream()
-            .map(r -> new Ranged(new RangeWeight(r), of(Correction.of(r.basics()))))
-            .toList();
+    this.ranges = ranges.stream().filter(r -> r.where().whole()).map(Grading::ranged).toList();
     lit = basics.exposure() != 0 || basics.warmth() != 0 || basics.tint() != 0;
     light =
         Matrix.FROM_XYZ
@@ -56,6 +62,11 @@ public final class Grading implements ColourChange {
   public static Grading of(Correction correction) {
     return new Grading(
         Exact.of(correction.basics()), correction.tones(), correction.ranges(), correction.cdl());
+  }
+
+  /** What is done to a range of colours, wherever they lie. */
+  public static ColourChange of(ColourRange range) {
+    return ranged(range);
   }
 
   /** What five numbers and a list do. */
@@ -80,14 +91,13 @@ public final class Grading implements ColourChange {
       v = saturated(v);
     }
     for (Ranged ranged : ranges) {
-      v = ranged(ranged, v);
+      v = ranged.apply(v);
     }
     return cdl.equals(Cdl.NONE) ? v : listed(cdl, v, /* held= */ true);
   }
 
-  private static Signal ranged(Ranged ranged, Signal v) {
-    double weight = ranged.weight.of(Oklab.of(v));
-    return weight == 0 ? v : v.towards(ranged.grading.apply(v), weight);
+  private static Ranged ranged(ColourRange range) {
+    return new Ranged(new RangeWeight(range), of(Correction.of(range.basics())));
   }
 
   private Signal lit(Signal v) {

@@ -2,6 +2,7 @@ package app.latethistle.core.grade;
 
 import app.latethistle.core.look.Basics;
 import app.latethistle.core.look.ColourRange;
+import app.latethistle.core.look.PicturePart;
 
 /**
  * The range that is meant when a colour is pressed in a picture: that colour and what is like it.
@@ -32,6 +33,7 @@ public final class RangePick {
         Math.max(0, lightness - TONES),
         Math.min(100, Math.max(0, lightness + TONES)),
         SOFTNESS,
+        PicturePart.WHOLE,
         Basics.NONE);
   }
 

@@ -13,6 +13,8 @@
  *   <li>In Oklab: saturation and vibrance, which keep lightness and hue.
  *   <li>Ranges of colours by themselves, each weighed in Oklab by hue, chroma and lightness.
  *   <li>The colour decision list, in the signal.
+ *   <li>Ranges that are meant in a part of the picture, weighed by that too. A colour alone does
+ *       not tell where it lies, so they are drawn over the rest, each by a table of its own.
  * </ol>
  *
  * {@link app.latethistle.core.grade.GradeTable} bakes it into one table for frames, so that all of

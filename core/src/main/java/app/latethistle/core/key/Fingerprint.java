@@ -11,7 +11,12 @@ public final class Fingerprint {
 
   /** SHA-256 of a text, in 64 hexadecimal digits. */
   public static String of(String text) {
-    return HexFormat.of().formatHex(sha256().digest(text.getBytes(StandardCharsets.UTF_8)));
+    return of(text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** SHA-256 of bytes, in 64 hexadecimal digits. */
+  public static String of(byte[] bytes) {
+    return HexFormat.of().formatHex(sha256().digest(bytes));
   }
 
   static MessageDigest sha256() {

@@ -3,7 +3,8 @@ package app.latethistle.core.look;
 import app.latethistle.core.Refused;
 
 /**
- * Colours that are corrected by themselves: those of a hue, a strength and a brightness, softly.
+ * Colours that are corrected by themselves: those of a hue, a strength and a brightness, softly, in
+ * a part of the picture.
  *
  * @param hue in degrees of Oklab, 0 to 359: the middle of what is meant
  * @param width in degrees, 0 to 180: how far to either side; 180 is every hue, grey too
@@ -12,6 +13,7 @@ import app.latethistle.core.Refused;
  * @param darkest lightness in percent of Oklab, 0 to 100: what is darker is left
  * @param lightest likewise, not below {@code darkest}: what is lighter is left
  * @param softness in percent, 0 to 100: how gently it begins and ends
+ * @param where the part of the picture in which they are meant
  * @param basics what is done to it
  */
 public record ColourRange(
@@ -22,9 +24,15 @@ public record ColourRange(
     int darkest,
     int lightest,
     int softness,
+    PicturePart where,
     Basics basics) {
   /** The strongest chroma that is told apart, in thousandths: more than BT.709 has. */
   public static final int MOST_CHROMA = 400;
+
+  /** All colours of a part of the picture, by other numbers. */
+  public static ColourRange ofAll(PicturePart where, Basics basics) {
+    return new ColourRange(0, 180, 0, MOST_CHROMA, 0, 100, 0, where, basics);
+  }
 
   /**
    * @throws IllegalArgumentException if one is out of its range, with a sentence that names it
@@ -47,6 +55,13 @@ public record ColourRange(
 
   /** The same with other numbers. */
   public ColourRange withBasics(Basics other) {
-    return new ColourRange(hue, width, weakest, strongest, darkest, lightest, softness, other);
+    return new ColourRange(
+        hue, width, weakest, strongest, darkest, lightest, softness, where, other);
+  }
+
+  /** The same in another part of the picture. */
+  public ColourRange in(PicturePart other) {
+    return new ColourRange(
+        hue, width, weakest, strongest, darkest, lightest, softness, other, basics);
   }
 }

@@ -1,15 +1,18 @@
 package app.latethistle.core.look;
 
 import app.latethistle.core.Refused;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
  * What is done to a picture's colour: first the five numbers a person reads, then its tones, then
- * ranges of its colours by themselves, then a list of the ASC.
+ * ranges of its colours by themselves, then a list of the ASC; last, ranges that are meant in a
+ * part of the picture.
  *
  * @param basics exposure, contrast, warmth, tint, saturation
  * @param tones black and white, where dark and light bend, curves
- * @param ranges colours that are corrected by themselves, one after the other; at most 4
+ * @param ranges colours that are corrected by themselves, one after the other, those in the whole
+ *     picture first; at most 4
  * @param cdl what a colour decision list says
  */
 public record Correction(Basics basics, Tones tones, List<ColourRange> ranges, Cdl cdl) {
@@ -40,6 +43,11 @@ public record Correction(Basics basics, Tones tones, List<ColourRange> ranges, C
     return equals(NONE);
   }
 
+  /** The ranges that are meant in a part of the picture. */
+  public List<ColourRange> placed() {
+    return ranges.stream().filter(r -> !r.where().whole()).toList();
+  }
+
   /** The same with other numbers. */
   public Correction withBasics(Basics other) {
     return new Correction(other, tones, ranges, cdl);
@@ -53,6 +61,22 @@ public record Correction(Basics basics, Tones tones, List<ColourRange> ranges, C
   /** The same with other ranges. */
   public Correction withRanges(List<ColourRange> other) {
     return new Correction(basics, tones, other, cdl);
+  }
+
+  /**
+   * The same with one more mask on a range.
+   *
+   * @param range which one, from 0; one more than the last makes one of all colours in the mask
+   */
+  public Correction masked(int range, Mask mask) {
+    List<ColourRange> other = new ArrayList<>(ranges);
+    if (range == other.size()) {
+      other.add(ColourRange.ofAll(PicturePart.in(mask), Basics.NONE));
+    } else {
+      ColourRange of = other.get(range);
+      other.set(range, of.in(of.where().and(mask)));
+    }
+    return withRanges(other);
   }
 
   /** The same with another list. */

@@ -12,12 +12,14 @@ import java.util.Set;
  *
  * @param treatments what is done to its picture, before it ends
  * @param end how its pictures, and its sound with them, end
- * @param key the shot that all others are to look like, by its id; empty if none
+ * @param key what all shots are to look like; empty if nothing is chosen
  * @param groups shots that are to look like one of their own; a shot is in one at most
  */
-public record Finish(Treatments treatments, EndFade end, String key, List<ColourGroup> groups) {
+public record Finish(
+    Treatments treatments, EndFade end, Optional<LookKey> key, List<ColourGroup> groups) {
   /** Nothing. */
-  public static final Finish NONE = new Finish(Treatments.NONE, EndFade.NONE, "", List.of());
+  public static final Finish NONE =
+      new Finish(Treatments.NONE, EndFade.NONE, Optional.empty(), List.of());
 
   /**
    * @throws IllegalArgumentException if a shot is in two groups, or two have one name
@@ -48,9 +50,14 @@ public record Finish(Treatments treatments, EndFade end, String key, List<Colour
     return groups.stream().anyMatch(g -> g.key().equals(shot));
   }
 
-  /** The shot that a shot is to look like: of its group, or of the film; empty if none. */
-  public String keyOf(String shot) {
-    return groupOf(shot).map(ColourGroup::key).orElse(key);
+  /** Whether a shot is what all others are to look like. */
+  public boolean isKeyOfFilm(String shot) {
+    return key.equals(Optional.of(new LookKey.OfShot(shot)));
+  }
+
+  /** What a shot is to look like: the key of its group, or the film's; empty if there is none. */
+  public Optional<LookKey> keyOf(String shot) {
+    return groupOf(shot).<LookKey>map(group -> new LookKey.OfShot(group.key())).or(() -> key);
   }
 
   /** The same with other treatments. */
@@ -63,9 +70,9 @@ public record Finish(Treatments treatments, EndFade end, String key, List<Colour
     return new Finish(treatments, other, key, groups);
   }
 
-  /** The same with another key shot of the film. */
-  public Finish withKey(String other) {
-    return new Finish(treatments, end, other, groups);
+  /** The same with something else that all shots are to look like. */
+  public Finish withKey(LookKey other) {
+    return new Finish(treatments, end, Optional.of(other), groups);
   }
 
   /** The same with a shot as the key of the group it is in, or of the film. */
@@ -75,7 +82,7 @@ public record Finish(Treatments treatments, EndFade end, String key, List<Colour
             group ->
                 withGroups(
                     groups.stream().map(g -> g.equals(group) ? g.withKey(shot) : g).toList()))
-        .orElseGet(() -> withKey(shot));
+        .orElseGet(() -> withKey(new LookKey.OfShot(shot)));
   }
 
   private Finish withGroups(List<ColourGroup> other) {

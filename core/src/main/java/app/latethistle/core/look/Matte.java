@@ -27,7 +27,6 @@ public record Matte(List<Key> keys, List<Mask> masks, Part part, int wrap) {
   }
 
   private static final int MOST_KEYS = 3;
-  private static final int MOST_MASKS = 4;
 
   /**
    * @throws IllegalArgumentException if there are too many keys or masks
@@ -38,7 +37,7 @@ public record Matte(List<Key> keys, List<Mask> masks, Part part, int wrap) {
     if (keys.size() > MOST_KEYS) {
       throw new Refused("At most three colours are taken out of a picture at once.");
     }
-    if (masks.size() > MOST_MASKS) {
+    if (masks.size() > PicturePart.MOST_MASKS) {
       throw new Refused("At most four masks lie on a picture at once.");
     }
     if (wrap < 0 || wrap > 100) {

@@ -46,7 +46,7 @@ public final class Matting {
     byte[] into = picture.data();
     for (int i = 0; i < weights.length; i++) {
       int stays = masks == null ? 255 : masks[i] & 0xff;
-      stays = subject == null ? stays : share(stays, kept(subject.data()[i] & 0xff));
+      stays = subject == null ? stays : share(stays, kept(part, subject.data()[i] & 0xff));
       weights[i] = (byte) stays;
       opacity[i] = (byte) (keyer == null ? stays : share(keyer.opacity()[i] & 0xff, stays));
       into[i] = (byte) (16 + share((data[i] & 0xff) - 16, stays));
@@ -64,14 +64,19 @@ public final class Matting {
     return picture;
   }
 
-  /** How much of a pixel is kept, 0 to 255, by the luma of the subject's picture. */
-  private int kept(int luma) {
-    int of = Math.max(0, Math.min(255, Math.round((luma - 16) * 255 / 219f)));
+  /** How much of a pixel is of a part, 0 to 255, by the luma of the subject's picture. */
+  static int kept(Matte.Part part, int luma) {
+    int of = share(luma);
     return switch (part) {
       case ALL -> 255;
       case SUBJECT -> of;
       case BACKGROUND -> 255 - of;
     };
+  }
+
+  /** What the luma of a mask's picture says, 0 to 255. */
+  static int share(int luma) {
+    return Math.max(0, Math.min(255, Math.round((luma - 16) * 255 / 219f)));
   }
 
   private static int share(int value, int of255) {

@@ -1,7 +1,7 @@
 package app.latethistle.core.render;
 
 import app.latethistle.core.grade.GradeTables;
-import app.latethistle.core.grade.Grading;
+import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Lie;
 import app.latethistle.core.look.Mixing;
@@ -42,7 +42,7 @@ public final class Compositor {
   private final Map<Layer.Passage, TransitionPainter> painters = new HashMap<>();
   private final IdentityHashMap<Layer.Treated, Treater> treaters = new IdentityHashMap<>();
   private final GradeTables tables = new GradeTables();
-  private final IdentityHashMap<Layer.Corrected, Frame> corrected = new IdentityHashMap<>();
+  private final IdentityHashMap<Layer.Corrected, Corrector> correctors = new IdentityHashMap<>();
   private final IdentityHashMap<Layer.Matted, Matting> mattings = new IdentityHashMap<>();
   private final IdentityHashMap<Layer.Over, Overlaying> overlayings = new IdentityHashMap<>();
 
@@ -79,7 +79,7 @@ public final class Compositor {
       reels.clear();
       treaters.clear();
       tables.clear();
-      corrected.clear();
+      correctors.clear();
       mattings.clear();
       overlayings.clear();
       close(open, Long.MAX_VALUE);
@@ -124,17 +124,30 @@ public final class Compositor {
         if (over.part().layer() instanceof Layer.Matted matted) {
           matted.subject().ifPresent(found::add);
         }
+        corrected(over)
+            .flatMap(Layer.Corrected::parts)
+            .flatMap(Layer.Parts::subject)
+            .ifPresent(found::add);
       }
     }
   }
 
   /** The take that lies over others. */
   private static Optional<Layer.Footage> footage(Layer.Over over) {
-    Layer layer = over.part().layer();
-    Layer whole = layer instanceof Layer.Matted matted ? matted.layer() : layer;
-    Layer plain = untreated(whole);
-    Layer bare = plain instanceof Layer.Corrected corrected ? untreated(corrected.layer()) : plain;
+    Layer plain = unmatted(over);
+    Layer bare = plain instanceof Layer.Corrected corrected ? corrected.take() : plain;
     return bare instanceof Layer.Footage footage ? Optional.of(footage) : Optional.empty();
+  }
+
+  private static Optional<Layer.Corrected> corrected(Layer.Over over) {
+    return unmatted(over) instanceof Layer.Corrected corrected
+        ? Optional.of(corrected)
+        : Optional.empty();
+  }
+
+  private static Layer unmatted(Layer.Over over) {
+    Layer layer = over.part().layer();
+    return untreated(layer instanceof Layer.Matted matted ? matted.layer() : layer);
   }
 
   private static Layer untreated(Layer layer) {
@@ -167,15 +180,12 @@ public final class Compositor {
           .draw(frame, subject.isEmpty() ? null : reels.get(subject.get()).draw(k));
     }
     if (layer instanceof Layer.Corrected correct) {
-      return draw(correct, draw(correct.layer(), k));
+      return correctors
+          .computeIfAbsent(correct, l -> new Corrector(l, tables))
+          .draw(draw(correct.layer(), k), k, reels::get);
     }
     if (layer instanceof Layer.Treated treated) {
-      Frame frame = draw(treated.layer(), k);
-      return treated.range().contains(k)
-          ? treaters
-              .computeIfAbsent(treated, t -> new Treater(t, program.rate(), tables, source))
-              .draw(frame, k)
-          : frame;
+      return treated.range().contains(k) ? draw(treated, k) : draw(treated.layer(), k);
     }
     if (layer instanceof Layer.Faded faded) {
       Frame frame = draw(faded.layer(), k);
@@ -187,6 +197,47 @@ public final class Compositor {
       return canvas;
     }
     return black();
+  }
+
+  private Frame draw(Layer.Treated treated, long k) throws IOException {
+    Treater treater =
+        treaters.computeIfAbsent(treated, t -> new Treater(t, program.rate(), tables, source));
+    Seen seen = seen(treated.layer(), k);
+    if (treater.beginsWithColour()
+        && seen.layer instanceof Layer.Corrected under
+        && under.parts().isEmpty()) {
+      return treater.draw(draw(under.layer(), seen.k), k, under.correction());
+    }
+    return treater.draw(draw(seen.layer, seen.k), k, Correction.NONE);
+  }
+
+  /** A layer and one of its frames. */
+  private record Seen(Layer layer, long k) {}
+
+  /** What a layer shows of those under it in a frame, as far as it does nothing to them there. */
+  private static Seen seen(Layer layer, long k) {
+    if (layer instanceof Layer.Sequence sequence && sequence.passageAt(k) == null) {
+      Layer.Part part = sequence.at(k);
+      return part == null ? new Seen(layer, k) : seen(part.layer(), k - part.start());
+    }
+    if (layer instanceof Layer.Stack stack
+        && stack.overs().stream().noneMatch(o -> o.part().range().contains(k))) {
+      return seen(stack.base(), k);
+    }
+    if (layer instanceof Layer.Excerpt excerpt) {
+      return seen(excerpt.layer(), k + excerpt.from());
+    }
+    if (layer instanceof Layer.Written written
+        && written.writings().stream().noneMatch(w -> w.range().contains(k))) {
+      return seen(written.layer(), k);
+    }
+    if (layer instanceof Layer.Treated treated && !treated.range().contains(k)) {
+      return seen(treated.layer(), k);
+    }
+    if (layer instanceof Layer.Faded faded && faded.fade().gain(k, faded.length()) >= 1) {
+      return seen(faded.layer(), k);
+    }
+    return new Seen(layer, k);
   }
 
   private Frame draw(Layer.Written written, long k) throws IOException {
@@ -201,12 +252,6 @@ public final class Compositor {
       }
     }
     return frame;
-  }
-
-  private Frame draw(Layer.Corrected layer, Frame frame) {
-    Frame into = corrected.computeIfAbsent(layer, l -> new Frame(frame.width(), frame.height()));
-    tables.of(layer.correction(), () -> Grading.of(layer.correction())).draw(frame, into);
-    return into;
   }
 
   private Frame part(Layer.Part part, long k) throws IOException {

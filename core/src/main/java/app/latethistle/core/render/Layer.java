@@ -21,6 +21,7 @@ import app.latethistle.core.look.Tones;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.TransitionManner;
 import app.latethistle.core.look.View;
+import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.type.Writing;
@@ -71,6 +72,11 @@ public sealed interface Layer {
     /** The pictures of another file as these are shown. */
     Footage of(String file) {
       return new Footage(file, material, in, run, length, framing, seen);
+    }
+
+    /** The same take framed otherwise. */
+    Footage framed(Framing other) {
+      return new Footage(media, material, in, run, length, other, seen);
     }
 
     /** How much of its time is over in the middle of frame k, 0 to 1. */
@@ -397,8 +403,18 @@ public sealed interface Layer {
     }
   }
 
-  /** A layer whose colours are corrected. */
-  record Corrected(Layer layer, Correction correction) implements Layer {
+  /**
+   * A layer whose colours are corrected.
+   *
+   * @param parts what has to be known of it where the correction has ranges that are meant in a
+   *     part of the picture
+   */
+  record Corrected(Layer layer, Correction correction, Optional<Parts> parts) implements Layer {
+    /** A layer that is corrected all over. */
+    public Corrected(Layer layer, Correction correction) {
+      this(layer, correction, Optional.empty());
+    }
+
     @Override
     public void writeKey(KeyWriter key, FrameRange part) {
       layer.writeKey(key, part);
@@ -416,8 +432,13 @@ public sealed interface Layer {
         key.put("range").put(range.hue()).put(range.width());
         key.put(range.weakest()).put(range.strongest());
         key.put(range.darkest()).put(range.lightest()).put(range.softness());
+        if (!range.where().whole()) {
+          Layer.writeKey(key, range.where().masks());
+          key.put(range.where().of());
+        }
         writeKey(key, range.basics());
       }
+      parts.flatMap(Parts::subject).ifPresent(footage -> footage.writeKey(key, part));
       Cdl cdl = correction.cdl();
       key.put("list").put(cdl.saturation());
       for (Cdl.Triple triple : List.of(cdl.slope(), cdl.offset(), cdl.power())) {
@@ -432,14 +453,31 @@ public sealed interface Layer {
 
     @Override
     public Layer at(Retiming to, long start) {
-      return new Corrected(layer.at(to, start), correction);
+      return new Corrected(
+          layer.at(to, start),
+          correction,
+          parts.map(p -> new Parts(p.shape, p.subject.map(footage -> footage.at(to, start)))));
     }
 
     @Override
     public void footage(FrameRange part, long start, Visitor visitor) {
       layer.footage(part, start, visitor);
+      parts.flatMap(Parts::subject).ifPresent(footage -> footage.footage(part, start, visitor));
+    }
+
+    /** The take under it. */
+    Footage take() {
+      return (Footage) (layer instanceof Treated treated ? treated.layer() : layer);
     }
   }
+
+  /**
+   * What tells parts of a take's picture.
+   *
+   * @param shape of the take
+   * @param subject the pictures that say how opaque its subject is, if it is asked for
+   */
+  record Parts(PictureShape shape, Optional<Footage> subject) {}
 
   /**
    * What is left to chance is the same each time it is drawn.
@@ -467,10 +505,7 @@ public sealed interface Layer {
         key.put("keyed").put(k.colour()).put(k.tolerance()).put(k.softness());
         key.put(k.spill()).put(k.shadow());
       }
-      for (Mask mask : matte.masks()) {
-        key.put("mask").put(mask.kind()).put(mask.softness()).put(mask.outside() ? 1 : 0);
-        mask.points().forEach(p -> key.put(p.x()).put(p.y()));
-      }
+      Layer.writeKey(key, matte.masks());
       subject.ifPresent(
           footage -> {
             key.put(matte.part());
@@ -608,6 +643,13 @@ public sealed interface Layer {
      * @param start the film's frame of its own start
      */
     void visit(Footage footage, FrameRange part, long start);
+  }
+
+  private static void writeKey(KeyWriter key, List<Mask> masks) {
+    for (Mask mask : masks) {
+      key.put("mask").put(mask.kind()).put(mask.softness()).put(mask.outside() ? 1 : 0);
+      mask.points().forEach(p -> key.put(p.x()).put(p.y()));
+    }
   }
 
   /** Writes all that can change a pixel of some of its frames, counted from the first of them. */

@@ -155,7 +155,10 @@ final class ProgramMaker {
             counted);
     Correction correction = p.how().correction();
     Layer levelled = levelled(footage, p.how().levelling(), counted);
-    Layer corrected = correction.leavesAll() ? levelled : new Layer.Corrected(levelled, correction);
+    Layer corrected =
+        correction.leavesAll()
+            ? levelled
+            : new Layer.Corrected(levelled, correction, parts(correction, take, footage));
     long count = p.run().plain() ? p.in() : p.run().since();
     Layer picture =
         treated(
@@ -167,8 +170,18 @@ final class ProgramMaker {
     Matte wanted = corrected(p.how().matte(), correction);
     Matte matte = take.subject().isPresent() ? wanted : wanted.withPart(Matte.Part.ALL);
     Optional<Layer.Footage> subject =
-        take.subject().filter(file -> matte.part() != Matte.Part.ALL).map(file -> footage.of(file));
+        take.subject().filter(file -> matte.part() != Matte.Part.ALL).map(footage::of);
     return matte.isNone() ? picture : new Layer.Matted(picture, matte, subject);
+  }
+
+  private static Optional<Layer.Parts> parts(
+      Correction correction, Take take, Layer.Footage footage) {
+    if (correction.placed().isEmpty()) {
+      return Optional.empty();
+    }
+    boolean asks = correction.placed().stream().anyMatch(r -> r.where().of() != Matte.Part.ALL);
+    return Optional.of(
+        new Layer.Parts(take.shape(), take.subject().filter(file -> asks).map(footage::of)));
   }
 
   /** A take with its light made even, if that was measured of this take. */

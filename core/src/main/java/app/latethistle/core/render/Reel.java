@@ -5,9 +5,8 @@ import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.picture.Blend;
 import app.latethistle.core.picture.Frame;
-import app.latethistle.core.picture.Framer;
 import app.latethistle.core.picture.MotionBetween;
-import app.latethistle.core.picture.PathFramer;
+import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import java.io.Closeable;
 import java.io.IOException;
@@ -28,9 +27,7 @@ final class Reel implements Closeable {
   private final int height;
   private final boolean bare;
   private final SourceFrames frames;
-  private Framer framer;
-  private PathFramer follower;
-  private Frame canvas;
+  private TakeFramer framer;
   private Frame mixed;
   private MotionBetween motion;
 
@@ -93,38 +90,20 @@ final class Reel implements Closeable {
     if (frames.areDrawn()) {
       return picture;
     }
-    if (canvas == null) {
-      makeFramer();
+    if (framer == null) {
+      framer = framer(footage, frames.shape());
     }
-    if (follower != null) {
-      follower.draw(picture, canvas, footage.time(k));
-    } else {
-      framer.draw(picture, canvas);
-    }
-    return canvas;
+    return framer.draw(picture, k);
   }
 
-  private void makeFramer() {
-    int w = width;
-    int h = height;
-    Framing framing = footage.framing();
-    if (bare) {
-      // A clip that is laid over whole brings no black bars with it.
-      double wider = frames.shape().aspect() * h / w;
-      w = wider > 1 ? w : even((int) (w * wider));
-      h = wider > 1 ? even((int) (h / wider)) : h;
-      framing = Framing.FILL;
-    }
-    canvas = new Frame(w, h);
-    if (framing.path().isPresent()) {
-      follower = new PathFramer(framing.path().get(), frames.shape(), w, h);
-    } else {
-      framer = Framer.of(frames.shape(), w, h, framing);
-    }
+  /** Draws masks in the take's own picture as the footage is framed; bars around it are black. */
+  TakeFramer maskFramer(PictureShape shape) {
+    boolean soft = footage.framing().fit() == Fit.SOFT;
+    return framer(soft ? footage.framed(Framing.FIT) : footage, shape);
   }
 
-  private static int even(int value) {
-    return Math.max(2, value / 2 * 2);
+  private TakeFramer framer(Layer.Footage framed, PictureShape shape) {
+    return new TakeFramer(framed, bare, shape, width, height);
   }
 
   private Frame picture(double at) throws IOException {

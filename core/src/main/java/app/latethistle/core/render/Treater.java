@@ -3,7 +3,10 @@ package app.latethistle.core.render;
 import app.latethistle.core.grade.ColourChange;
 import app.latethistle.core.grade.ColourTreatment;
 import app.latethistle.core.grade.GivenTable;
+import app.latethistle.core.grade.GradeTable;
 import app.latethistle.core.grade.GradeTables;
+import app.latethistle.core.grade.Grading;
+import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.TreatmentPainter;
@@ -18,7 +21,8 @@ import java.util.Optional;
 
 /**
  * Draws the treatments of a layer one after the other, between two frames of its own. Those of
- * colour that follow each other are one table.
+ * colour that follow each other are one table; if they are the first, the correction under them is
+ * in it too.
  */
 final class Treater {
   private final Layer.Treated layer;
@@ -32,11 +36,17 @@ final class Treater {
 
   /** One treatment, or several that one table does. */
   private interface Step {
-    void draw(Frame from, Frame into, long k);
+    /**
+     * @param under what is done to colours before it, in the same table; only the first is asked to
+     */
+    void draw(Frame from, Frame into, long k, Correction under);
   }
 
   /** A treatment of colour as it is in a frame. */
   private record OfColour(TreatmentKind kind, List<Double> values, String table) {}
+
+  /** What one table does. */
+  private record AllOfColour(Correction under, List<OfColour> changes) {}
 
   Treater(Layer.Treated layer, FrameRate rate, GradeTables tables, PictureSource source) {
     this.layer = layer;
@@ -45,18 +55,29 @@ final class Treater {
     this.source = source;
   }
 
-  /** A frame with all done to it; valid until the next call and not to be changed. */
-  Frame draw(Frame frame, long k) throws IOException {
+  /** Whether a correction can be drawn with what is done first. */
+  boolean beginsWithColour() {
+    return layer.treats().get(0).kind().ofColour();
+  }
+
+  /**
+   * A frame with all done to it; valid until the next call and not to be changed.
+   *
+   * @param under what is done to its colours before; nothing unless it begins with colour
+   */
+  Frame draw(Frame frame, long k, Correction under) throws IOException {
     if (one == null) {
       one = new Frame(frame.width(), frame.height());
       other = new Frame(frame.width(), frame.height());
       prepare(frame.width(), frame.height());
     }
     Frame from = frame;
+    Correction before = under;
     for (Step step : steps) {
       Frame into = from == one ? other : one;
-      step.draw(from, into, k);
+      step.draw(from, into, k, before);
       from = into;
+      before = Correction.NONE;
     }
     return from;
   }
@@ -76,25 +97,25 @@ final class Treater {
         while (i < treats.size() && treats.get(i).kind().ofColour()) {
           run.add(treats.get(i++));
         }
-        steps.add((from, into, k) -> colour(run, from, into, k));
+        steps.add((from, into, k, under) -> colour(run, k, under).draw(from, into));
       } else {
         TreatmentPainter painter = TreatmentPainter.of(treat.kind(), width, height);
-        steps.add((from, into, k) -> painter.draw(from, into, setting(treat, k)));
+        steps.add((from, into, k, under) -> painter.draw(from, into, setting(treat, k)));
       }
     }
   }
 
-  private void colour(List<Treat> run, Frame from, Frame into, long k) {
+  private GradeTable colour(List<Treat> run, long k, Correction under) {
     List<OfColour> changes =
         run.stream().map(t -> new OfColour(t.kind(), setting(t, k).values(), t.table())).toList();
-    tables.of(changes, () -> change(changes)).draw(from, into);
+    AllOfColour all = new AllOfColour(under, changes);
+    return tables.of(all, () -> change(all));
   }
 
-  private ColourChange change(List<OfColour> changes) {
-    return changes.stream()
+  private ColourChange change(AllOfColour all) {
+    return all.changes.stream()
         .map(c -> ColourTreatment.of(c.kind, c.values, Optional.ofNullable(given.get(c.table))))
-        .reduce(ColourChange::then)
-        .orElseThrow();
+        .reduce(all.under.leavesAll() ? v -> v : Grading.of(all.under), ColourChange::then);
   }
 
   private Setting setting(Treat treat, long k) {

@@ -9,6 +9,8 @@ import app.latethistle.core.look.ColourRange;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Curve;
 import app.latethistle.core.look.Curves;
+import app.latethistle.core.look.Mask;
+import app.latethistle.core.look.PicturePart;
 import app.latethistle.core.look.Tones;
 import java.util.List;
 import java.util.Random;
@@ -245,9 +247,29 @@ class GradingTest {
   }
 
   @Test
+  void whatIsMeantInAPartOfThePictureIsNotOfAColourAlone() {
+    ColourRange around = RangePick.around(SKY).withBasics(new Basics(100, 0, 0, 0, 0));
+    ColourRange placed = around.in(PicturePart.in(Mask.usual(Mask.Kind.ELLIPSE)));
+
+    assertThat(graded(Correction.NONE.withRanges(List.of(placed)), SKY).rgb()).isEqualTo(SKY.rgb());
+    Signal there = Grading.of(placed).apply(SKY);
+    assertThat(there).isEqualTo(graded(Correction.NONE.withRanges(List.of(around)), SKY));
+    assertThat(there.blue()).isGreaterThan(SKY.blue());
+  }
+
+  @Test
   void aRangeBeginsSoftly() {
     ColourRange dark =
-        new ColourRange(0, 180, 0, ColourRange.MOST_CHROMA, 0, 40, 80, new Basics(100, 0, 0, 0, 0));
+        new ColourRange(
+            0,
+            180,
+            0,
+            ColourRange.MOST_CHROMA,
+            0,
+            40,
+            80,
+            PicturePart.WHOLE,
+            new Basics(100, 0, 0, 0, 0));
     Correction correction = Correction.NONE.withRanges(List.of(dark));
     double last = -1;
     for (double v = 0; v <= 1; v += 0.01) {

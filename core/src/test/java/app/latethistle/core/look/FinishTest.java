@@ -4,18 +4,31 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class FinishTest {
   private static final Finish HOUSE =
-      Finish.NONE.withKey("1").with(new ColourGroup("the house", "4", List.of("3", "4", "5")));
+      Finish.NONE
+          .withKey(new LookKey.OfShot("1"))
+          .with(new ColourGroup("the house", "4", List.of("3", "4", "5")));
 
   @Test
   void aShotIsToLookLikeTheKeyOfItsGroup() {
-    assertThat(HOUSE.keyOf("3")).isEqualTo("4");
-    assertThat(HOUSE.keyOf("2")).isEqualTo("1");
-    assertThat(HOUSE.withKeyOfItsOwn("5").keyOf("3")).isEqualTo("5");
-    assertThat(HOUSE.withKeyOfItsOwn("2").key()).isEqualTo("2");
+    assertThat(HOUSE.keyOf("3")).contains(new LookKey.OfShot("4"));
+    assertThat(HOUSE.keyOf("2")).contains(new LookKey.OfShot("1"));
+    assertThat(HOUSE.withKeyOfItsOwn("5").keyOf("3")).contains(new LookKey.OfShot("5"));
+    assertThat(HOUSE.withKeyOfItsOwn("2").isKeyOfFilm("2")).isTrue();
+  }
+
+  @Test
+  void aStillIsWhatShotsWithoutAGroupAreToLookLike() {
+    LookKey still = new LookKey.Still("a".repeat(64));
+    Finish asStill = HOUSE.withKey(still);
+    assertThat(asStill.keyOf("2")).contains(still);
+    assertThat(asStill.keyOf("3")).contains(new LookKey.OfShot("4"));
+    assertThat(asStill.isKeyOfFilm("1")).isFalse();
+    assertThat(Finish.NONE.keyOf("2")).isEmpty();
   }
 
   @Test
@@ -28,7 +41,7 @@ class FinishTest {
                 new Finish(
                     Treatments.NONE,
                     EndFade.NONE,
-                    "",
+                    Optional.empty(),
                     List.of(
                         new ColourGroup("a", "1", List.of("1")),
                         new ColourGroup("b", "1", List.of("1")))))
@@ -37,7 +50,7 @@ class FinishTest {
 
   @Test
   void aGroupThatLosesItsKeyTakesAnotherAndAnEmptyOneGoes() {
-    assertThat(HOUSE.ungrouped(List.of("4")).keyOf("5")).isEqualTo("3");
+    assertThat(HOUSE.ungrouped(List.of("4")).keyOf("5")).contains(new LookKey.OfShot("3"));
     assertThat(HOUSE.ungrouped(List.of("3", "4", "5")).groups()).isEmpty();
     assertThatThrownBy(() -> new ColourGroup(" ", "1", List.of("1"))).hasMessageContaining("name");
     assertThatThrownBy(() -> new ColourGroup("a", "2", List.of("1")))

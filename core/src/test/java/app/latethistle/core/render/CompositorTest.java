@@ -5,11 +5,28 @@ import static org.assertj.core.api.Assertions.assertThatIOException;
 
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Films;
+import app.latethistle.core.film.Hits;
 import app.latethistle.core.film.Run;
+import app.latethistle.core.grade.ColourChange;
+import app.latethistle.core.grade.ColourTreatment;
+import app.latethistle.core.grade.GradeTable;
+import app.latethistle.core.grade.Grading;
+import app.latethistle.core.look.Basics;
+import app.latethistle.core.look.ColourRange;
+import app.latethistle.core.look.Correction;
+import app.latethistle.core.look.Dial;
+import app.latethistle.core.look.Easing;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Lie;
+import app.latethistle.core.look.Mask;
 import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.PicturePart;
+import app.latethistle.core.look.Treatment;
+import app.latethistle.core.look.TreatmentKind;
+import app.latethistle.core.look.Treatments;
+import app.latethistle.core.look.View;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
@@ -194,6 +211,114 @@ class CompositorTest {
                     Lie.WHOLE)));
     byte[] luma = frames(program(root, 4), source, new FrameRange(2, 3)).get(0);
     return List.of(luma[10] & 255, luma[50] & 255);
+  }
+
+  /** A range of all colours, a stop brighter, in a part of the picture of medium "a". */
+  private static Layer brighter(PicturePart where, Framing framing, Optional<String> subject) {
+    ColourRange range = ColourRange.ofAll(where, new Basics(100, 0, 0, 0, 0));
+    Layer.Footage shot = new Layer.Footage("a", 200, 0, Run.PLAIN, 9, framing);
+    return new Layer.Corrected(
+        shot,
+        Correction.NONE.withRanges(List.of(range)),
+        Optional.of(new Layer.Parts(PictureShape.of(1280, 720), subject.map(shot::of))));
+  }
+
+  /** Luma at the left, in the middle and at the right. */
+  private static List<Integer> across(Layer layer, Drawn source) throws IOException {
+    Layer root = new Layer.Sequence(List.of(part(0, 9, layer)));
+    byte[] luma = frames(program(root, 9), source, new FrameRange(0, 1)).get(0);
+    int row = 18 * Drawn.WIDTH;
+    return List.of(luma[row + 4] & 255, luma[row + 32] & 255, luma[row + 60] & 255);
+  }
+
+  private static final Drawn GREY = new Drawn((media, frame, x, y) -> 100);
+
+  @Test
+  void aRangeInAPartOfThePictureIsCorrectedThereAlone() throws IOException {
+    Mask left = box(0, 0, 500, 1000, false);
+    int bright = across(brighter(PicturePart.WHOLE, Framing.FILL, Optional.empty()), GREY).get(0);
+    // Nothing is meant in the whole picture: what is not of a part is of the shot's own table.
+    assertThat(bright).isGreaterThan(100);
+    assertThat(across(brighter(PicturePart.in(left), Framing.FILL, Optional.empty()), GREY))
+        .element(0)
+        .isEqualTo(bright);
+    assertThat(across(brighter(PicturePart.in(left), Framing.FILL, Optional.empty()), GREY))
+        .element(2)
+        .isEqualTo(100);
+    Mask outside = box(0, 0, 500, 1000, true);
+    assertThat(across(brighter(PicturePart.in(outside), Framing.FILL, Optional.empty()), GREY))
+        .element(2)
+        .isEqualTo(bright);
+    Mask middle = box(250, 0, 1000, 1000, false);
+    PicturePart both = PicturePart.in(left).and(middle);
+    assertThat(across(brighter(both, Framing.FILL, Optional.empty()), GREY).get(0)).isEqualTo(100);
+  }
+
+  /** All that is of colour alone is worked out together and rounded once. */
+  @Test
+  void aCorrectionAndAFinishAreOneTable() throws IOException {
+    Correction correction = Correction.of(new Basics(40, 10, -20, 5, 30));
+    Treatments finish =
+        new Treatments(
+            List.of(
+                Treatment.of(TreatmentKind.WASH, Dial.at(20), Dial.at(0)),
+                Treatment.of(TreatmentKind.FADED, Dial.at(40))));
+    Layer.Footage shot = footage("a", 0, 200, Run.PLAIN, 6);
+    Layer cut = new Layer.Sequence(List.of(part(0, 6, new Layer.Corrected(shot, correction))));
+    Hits none = new Hits(Films.resolved(Films.film(new Random(3))));
+    FrameRange range = new FrameRange(0, 6);
+    Layer finished =
+        new Layer.Treated(
+            cut,
+            range,
+            finish.list().stream().map(t -> Treat.of(t, none, range)).toList(),
+            new Layer.Chance(0, 0));
+    ColourChange all = Grading.of(correction).then(ColourTreatment.of(finish));
+    for (int f = 0; f < 6; f++) {
+      FrameRange one = new FrameRange(f, f + 1);
+      byte[] plain = frames(program(cut(shot), 6), Drawn.noise(), one).get(0);
+      Frame expected = new Frame(Drawn.WIDTH, Drawn.HEIGHT, plain);
+      GradeTable.of(all).draw(expected, expected);
+      assertThat(frames(program(finished, 6), Drawn.noise(), one).get(0))
+          .isEqualTo(expected.data());
+    }
+  }
+
+  private static Layer cut(Layer.Footage shot) {
+    return new Layer.Sequence(List.of(part(0, shot.length(), shot)));
+  }
+
+  /** The camera sees the left half of the take, which a mask fills. */
+  @Test
+  void masksOfARangeLieOnTheTakeHoweverItIsFramed() throws IOException {
+    View half = new View(2000, -2500, 0, 0);
+    Framing near = Framing.along(FramingPath.of(half, half, Easing.EVEN));
+    PicturePart left = PicturePart.in(box(0, 0, 500, 1000, false));
+    List<Integer> seen = across(brighter(left, near, Optional.empty()), GREY);
+    assertThat(seen.get(0)).isGreaterThan(100).isEqualTo(seen.get(1));
+    PicturePart right = PicturePart.in(box(500, 0, 1000, 1000, false));
+    assertThat(across(brighter(right, near, Optional.empty()), GREY)).startsWith(100, 100);
+  }
+
+  @Test
+  void aRangeIsMeantOfTheSubjectOrOfWhatIsBehindIt() throws IOException {
+    Drawn source =
+        new Drawn((media, frame, x, y) -> media.equals("cut") ? (x < 32 ? 16 : 235) : 100);
+    PicturePart subject = new PicturePart(List.of(), Matte.Part.SUBJECT);
+    PicturePart behind = new PicturePart(List.of(), Matte.Part.BACKGROUND);
+    List<Integer> in = across(brighter(subject, Framing.FILL, Optional.of("cut")), source);
+    List<Integer> out = across(brighter(behind, Framing.FILL, Optional.of("cut")), source);
+    assertThat(in.get(0)).isEqualTo(100).isEqualTo(out.get(2));
+    assertThat(in.get(2)).isGreaterThan(100).isEqualTo(out.get(0));
+    assertThat(source.open).isZero();
+  }
+
+  private static Mask box(int left, int top, int right, int bottom, boolean outside) {
+    return new Mask(
+        Mask.Kind.RECTANGLE,
+        List.of(new Mask.Spot(left, top), new Mask.Spot(right, bottom)),
+        /* softness= */ 0,
+        outside);
   }
 
   @Test

@@ -9,6 +9,9 @@ import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.Trims;
+import app.latethistle.core.look.Basics;
+import app.latethistle.core.look.ColourRange;
+import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Easing;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Framing;
@@ -18,10 +21,13 @@ import app.latethistle.core.look.LiePath;
 import app.latethistle.core.look.Mask;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Mixing;
+import app.latethistle.core.look.PicturePart;
+import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -175,6 +181,12 @@ class ProgramTest {
                 plain, List.of(new Layer.Over(over, moving(Easing.EVEN), Mixing.NORMAL))),
             new Layer.Stack(
                 plain, List.of(new Layer.Over(over, moving(Easing.SLOW_END), Mixing.NORMAL))),
+            brighter(plain, PicturePart.WHOLE, Optional.empty()),
+            brighter(plain, PicturePart.in(Mask.usual(Mask.Kind.ELLIPSE)), Optional.empty()),
+            brighter(plain, PicturePart.in(Mask.usual(Mask.Kind.OUTLINE)), Optional.empty()),
+            brighter(plain, new PicturePart(List.of(), Matte.Part.SUBJECT), Optional.of("cut")),
+            brighter(plain, new PicturePart(List.of(), Matte.Part.SUBJECT), Optional.of("other")),
+            brighter(plain, new PicturePart(List.of(), Matte.Part.BACKGROUND), Optional.of("cut")),
             new Layer.Matted(plain, Matte.NONE.and(Mask.usual(Mask.Kind.ELLIPSE))),
             new Layer.Matted(plain, Matte.NONE.and(Mask.usual(Mask.Kind.RECTANGLE))),
             new Layer.Matted(plain, Matte.of(Key.of(0x20a040))),
@@ -186,6 +198,15 @@ class ProgramTest {
     keys.add(new Program(plain, 40, FrameRate.FPS_24, 64, 38).key(range));
     keys.add(program(plain, 40).key(new FrameRange(0, 39)));
     assertThat(keys).doesNotHaveDuplicates();
+  }
+
+  private static Layer brighter(Layer of, PicturePart where, Optional<String> subject) {
+    ColourRange range = ColourRange.ofAll(where, new Basics(100, 0, 0, 0, 0));
+    Layer.Footage like = new Layer.Footage("a", 200, 0, Run.PLAIN, 40, Framing.FILL);
+    return new Layer.Corrected(
+        of,
+        Correction.NONE.withRanges(List.of(range)),
+        Optional.of(new Layer.Parts(PictureShape.of(64, 36), subject.map(like::of))));
   }
 
   private static LiePath moving(Easing easing) {
@@ -227,9 +248,9 @@ class ProgramTest {
             new EndFade(12),
             50);
     assertThat(program(root, 50).key(new FrameRange(0, 50)))
-        .isEqualTo("8138e9c51227c3025284e9de49bf8da26b6a0d23cceae9397c52fac5bb8cfd4c");
+        .isEqualTo("a93fc890609c2654edead7901c23b2205e388e967e8daa9b7148fe30c6a3c426");
     assertThat(program(root, 50).key(new FrameRange(15, 30)))
-        .isEqualTo("444fcaf87b7aaf6d773c87b63e2f9060168a4e1448072bb3f41aeec13ced42d1");
+        .isEqualTo("caf2f339006a10cb086fc138ed6f6c2844ed6d89e533be1a5a605afd65f369ec");
   }
 
   @Test

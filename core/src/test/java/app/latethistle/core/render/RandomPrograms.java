@@ -12,6 +12,7 @@ import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.Standing;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Basics;
+import app.latethistle.core.look.ColourRange;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Dial;
 import app.latethistle.core.look.Drive;
@@ -26,6 +27,7 @@ import app.latethistle.core.look.Mask;
 import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Parameter;
+import app.latethistle.core.look.PicturePart;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.Span;
 import app.latethistle.core.look.Transition;
@@ -119,13 +121,23 @@ final class RandomPrograms {
 
   /** The five numbers anywhere in their usual ranges. */
   static Correction correction(Random random) {
-    return Correction.of(
-        new Basics(
-            random.nextInt(-100, 101),
-            random.nextInt(-40, 41),
-            random.nextInt(-40, 41),
-            random.nextInt(-40, 41),
-            random.nextInt(-60, 61)));
+    Correction correction = Correction.of(basics(random));
+    if (random.nextBoolean()) {
+      return correction;
+    }
+    PicturePart where =
+        new PicturePart(
+            List.of(Mask.usual(one(random, Mask.Kind.values()))), one(random, Matte.Part.values()));
+    return correction.withRanges(List.of(ColourRange.ofAll(where, basics(random))));
+  }
+
+  private static Basics basics(Random random) {
+    return new Basics(
+        random.nextInt(-100, 101),
+        random.nextInt(-40, 41),
+        random.nextInt(-40, 41),
+        random.nextInt(-40, 41),
+        random.nextInt(-60, 61));
   }
 
   /** One or two of any kind, their values anywhere in their ranges, some of them driven. */

@@ -12,7 +12,10 @@ import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Remedy;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.grade.Drift;
+import app.latethistle.core.look.ColourRange;
+import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Matte;
+import app.latethistle.core.look.PicturePart;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.server.config.ServerOnly;
 import java.io.IOException;
@@ -20,6 +23,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** What the rooms tell of a film, as findings for the checks: in the same words. */
@@ -75,32 +80,59 @@ public class FilmFindings {
     return all;
   }
 
-  /** Shots of which a subject is to stay, or what is behind it, where none was cut out. */
+  /** Shots of whose subject something is asked where none was cut out of the take. */
   private static List<Finding> subjects(FilmState state) {
     return state
         .film()
         .shots()
-        .filter(p -> p.how().matte().part() != Matte.Part.ALL)
         .filter(p -> state.takes().containsKey(p.take()))
         .filter(p -> state.takes().get(p.take()).subject().isEmpty())
-        .map(
-            p ->
-                Finding.at(
-                        state.resolved().rangeOf(p.id()),
-                        Check.MATERIAL,
-                        Verdict.MUST,
-                        "shows all of its picture: its subject is not cut out of its take")
-                    .about(p.id())
-                    .with(
-                        List.of(
-                            new Mend(
-                                "Let all of it stay",
-                                "",
-                                SetAspect.of(
-                                    Aspect.MATTE,
-                                    p.id(),
-                                    p.how().matte().withPart(Matte.Part.ALL))))))
+        .flatMap(p -> Stream.of(kept(state, p), corrected(state, p)).flatMap(Optional::stream))
         .toList();
+  }
+
+  private static Optional<Finding> kept(FilmState state, Placement p) {
+    Matte matte = p.how().matte();
+    return matte.part() == Matte.Part.ALL
+        ? Optional.empty()
+        : Optional.of(
+            notCutOut(
+                state,
+                p,
+                "shows all of its picture",
+                new Mend(
+                    "Let all of it stay",
+                    "",
+                    SetAspect.of(Aspect.MATTE, p.id(), matte.withPart(Matte.Part.ALL)))));
+  }
+
+  private static Optional<Finding> corrected(FilmState state, Placement p) {
+    Correction correction = p.how().correction();
+    List<ColourRange> everywhere =
+        correction.ranges().stream()
+            .map(r -> r.in(new PicturePart(r.where().masks(), Matte.Part.ALL)))
+            .toList();
+    return everywhere.equals(correction.ranges())
+        ? Optional.empty()
+        : Optional.of(
+            notCutOut(
+                state,
+                p,
+                "has a range of colours corrected in all of its picture",
+                new Mend(
+                    "Mean all of it",
+                    "",
+                    SetAspect.of(Aspect.CORRECTION, p.id(), correction.withRanges(everywhere)))));
+  }
+
+  private static Finding notCutOut(FilmState state, Placement p, String what, Mend mend) {
+    return Finding.at(
+            state.resolved().rangeOf(p.id()),
+            Check.MATERIAL,
+            Verdict.MUST,
+            what + ": its subject is not cut out of its take")
+        .about(p.id())
+        .with(List.of(mend));
   }
 
   private static Check check(Cutting.Kind kind) {
@@ -141,7 +173,7 @@ public class FilmFindings {
   /** What Look tells of shots that are not like their key shot. */
   public List<Finding> looks(FilmState state) {
     LookView look = looks.of(state);
-    if (look.key() == null) {
+    if (look.key() == null && look.still() == null) {
       return List.of(
           Finding.of(Check.DRIFT, Verdict.LOOK, "no key shot is chosen that others look like"));
     }

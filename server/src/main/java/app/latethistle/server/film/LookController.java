@@ -8,17 +8,27 @@ import app.latethistle.core.look.ColourGroup;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Levelling;
+import app.latethistle.core.look.LookKey;
+import app.latethistle.core.look.Mask;
 import app.latethistle.core.measure.Light;
+import app.latethistle.media.ContentStore;
+import app.latethistle.server.material.KeyStills;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The colour of shots: key shots, groups, corrections, matches. */
@@ -30,9 +40,19 @@ class LookController {
   private final LookViews views;
   private final Matching matching;
   private final ShotLight light;
+  private final KeyStills stills;
+  private final ContentStore store;
 
   LookController(
-      FilmEdits edits, FilmService films, LookViews views, Matching matching, ShotLight light) {
+      FilmEdits edits,
+      FilmService films,
+      LookViews views,
+      Matching matching,
+      ShotLight light,
+      KeyStills stills,
+      ContentStore store) {
+    this.stills = stills;
+    this.store = store;
     this.edits = edits;
     this.films = films;
     this.views = views;
@@ -47,6 +67,13 @@ class LookController {
    */
   record ChooseKey(long revision, String item, boolean ofFilm) {}
 
+  /**
+   * The still that all shots are to look like.
+   *
+   * @param picture as it was called when it was brought in
+   */
+  record ChooseKeyStill(long revision, String picture) {}
+
   /** Corrects shots, in place of what was done to their colour. */
   record Correct(long revision, List<String> items, Correction correction) {}
 
@@ -55,6 +82,14 @@ class LookController {
 
   /** Takes everything off that is done to the light and the colour of shots. */
   record Uncorrect(long revision, List<String> items) {}
+
+  /**
+   * Lays one more mask on a range of a shot's colours.
+   *
+   * @param range which of the shot's, from 0; one more than the last makes a new one, of all
+   *     colours in the mask
+   */
+  record MaskRange(long revision, String item, int range, Mask.Kind kind) {}
 
   /** Puts shots into a group of their own, out of those they were in. */
   record GroupShots(long revision, List<String> items, String name) {}
@@ -93,8 +128,38 @@ class LookController {
         state -> {
           String shot = Matching.shot(state, c.item()).shot();
           Finish now = state.film().finish();
-          return c.ofFilm() ? now.withKey(shot) : now.withKeyOfItsOwn(shot);
+          return c.ofFilm() ? now.withKey(new LookKey.OfShot(shot)) : now.withKeyOfItsOwn(shot);
         });
+  }
+
+  @PostMapping("/choose-key-still")
+  FilmView chooseKeyStill(@PathVariable long productionId, @RequestBody ChooseKeyStill c) {
+    known(stills.name(c.picture()));
+    return finish(
+        productionId,
+        c.revision(),
+        "choose the key still",
+        state -> state.film().finish().withKey(new LookKey.Still(c.picture())));
+  }
+
+  /** Brings in a still that shots can be made to look like; its bytes are the body. */
+  @PostMapping("/look/stills")
+  @ResponseStatus(HttpStatus.CREATED)
+  LookView.KeyStill bringInStill(
+      @PathVariable long productionId, @RequestParam String name, HttpServletRequest request)
+      throws IOException {
+    store.requireRoom(name, request.getContentLengthLong());
+    return new LookView.KeyStill(stills.bringIn(name, request.getInputStream()), name);
+  }
+
+  /** A still that was brought in, small. */
+  @GetMapping(path = "/look/stills/{picture}.png", produces = MediaType.IMAGE_PNG_VALUE)
+  byte[] still(@PathVariable long productionId, @PathVariable String picture) {
+    return known(stills.png(picture));
+  }
+
+  private static <T> T known(Optional<T> still) {
+    return still.orElseThrow(() -> new Refused("That still is not here; bring it in again."));
   }
 
   @PostMapping("/group-shots")
@@ -106,7 +171,8 @@ class LookController {
         state -> {
           List<String> shots = shots(state, g.items());
           Finish now = state.film().finish();
-          String key = shots.contains(now.key()) ? now.key() : shots.get(0);
+          String key =
+              shots.stream().filter(now::isKeyOfFilm).findFirst().orElseGet(() -> shots.get(0));
           return now.with(new ColourGroup(g.name().strip(), key, shots));
         });
   }
@@ -140,6 +206,23 @@ class LookController {
   @PostMapping("/correct")
   FilmView correct(@PathVariable long productionId, @RequestBody Correct c) {
     return corrected(productionId, c.revision(), c.items(), "correct the colour", c.correction());
+  }
+
+  @PostMapping("/mask-range")
+  FilmView maskRange(@PathVariable long productionId, @RequestBody MaskRange m) {
+    return edits.make(
+        productionId,
+        m.revision(),
+        state -> {
+          Placement shot = Matching.shot(state, m.item());
+          Correction now = shot.how().correction();
+          if (m.range() < 0 || m.range() > now.ranges().size()) {
+            throw new Refused("The shot has no range " + (m.range() + 1) + ".");
+          }
+          return SetAspect.of(
+                  Aspect.CORRECTION, shot.id(), now.masked(m.range(), Mask.usual(m.kind())))
+              .called("mask a range");
+        });
   }
 
   @PostMapping("/correct-as")

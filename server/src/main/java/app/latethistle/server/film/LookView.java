@@ -10,6 +10,7 @@ import java.util.List;
  *
  * @param revision of the film
  * @param key the id of the key shot in the film; null if none is chosen
+ * @param still the still that shots are to look like in place of a key shot; null if none
  * @param close up to which distance shots look alike, in CIEDE2000
  * @param groups names of those there are
  * @param shots in the order they are seen, gaps left out, then what lies over the cut
@@ -20,11 +21,20 @@ import java.util.List;
 record LookView(
     long revision,
     @Schema(nullable = true) String key,
+    @Schema(nullable = true) KeyStill still,
     double close,
     List<String> groups,
     List<LookShot> shots,
     List<TreatmentView> finish,
     double clipped) {
+
+  /**
+   * A still that was brought in.
+   *
+   * @param picture by which it is known
+   * @param name of its file
+   */
+  record KeyStill(String picture, String name) {}
 
   /** Which shot others are to look like. */
   enum KeyOf {

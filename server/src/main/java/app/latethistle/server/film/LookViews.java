@@ -13,9 +13,11 @@ import app.latethistle.core.look.ColourGroup;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Levelling;
+import app.latethistle.core.look.LookKey;
 import app.latethistle.core.story.StoryShot;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.server.material.KeyStills;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.WantedShots;
 import java.util.ArrayList;
@@ -32,8 +34,10 @@ class LookViews {
   private final FilmViews films;
   private final ShotColours colours;
   private final WantedShots wanted;
+  private final KeyStills stills;
 
-  LookViews(FilmViews films, ShotColours colours, WantedShots wanted) {
+  LookViews(FilmViews films, ShotColours colours, WantedShots wanted, KeyStills stills) {
+    this.stills = stills;
     this.films = films;
     this.colours = colours;
     this.wanted = wanted;
@@ -90,7 +94,7 @@ class LookViews {
     private final Finish finish;
     private final Map<Long, Shot> shots;
     private final Map<String, String> places;
-    private final Map<String, Optional<Summary>> keys = new HashMap<>();
+    private final Map<LookKey, Optional<Summary>> keys = new HashMap<>();
     private final List<LookView.LookShot> list = new ArrayList<>();
 
     Looking(FilmState state) {
@@ -113,7 +117,8 @@ class LookViews {
       }
       return new LookView(
           state.production().revision(),
-          first(state.film(), finish.key()).map(Placement::id).orElse(null),
+          placed(finish.key()).map(Placement::id).orElse(null),
+          finish.key().flatMap(this::still).orElse(null),
           Drift.CLOSE,
           finish.groups().stream().map(ColourGroup::name).toList(),
           list,
@@ -129,7 +134,8 @@ class LookViews {
       Correction correction = p.how().correction();
       // What lies over the cut is cut out or mixed: it is corrected by hand, and not measured.
       boolean measured = layer == 0;
-      Optional<Summary> key = measured ? key(finish.keyOf(p.shot())) : Optional.empty();
+      Optional<Summary> key =
+          measured ? finish.keyOf(p.shot()).flatMap(this::key) : Optional.empty();
       // Pictures are read only where something is measured on them.
       Optional<List<ColourPicture>> pictures =
           key.isPresent() || !correction.leavesAll() ? colours.of(state, p) : Optional.empty();
@@ -166,20 +172,39 @@ class LookViews {
     }
 
     private LookView.KeyOf keyOf(String shot) {
-      if (shot.equals(finish.key())) {
+      if (finish.isKeyOfFilm(shot)) {
         return LookView.KeyOf.FILM;
       }
       return finish.isKeyOfGroup(shot) ? LookView.KeyOf.GROUP : LookView.KeyOf.NONE;
     }
 
-    /** What a key shot looks like as it is corrected. */
-    private Optional<Summary> key(String shot) {
+    /** What a key looks like; a shot as it is corrected. */
+    private Optional<Summary> key(LookKey key) {
       return keys.computeIfAbsent(
-          shot,
-          s ->
-              first(state.film(), s)
-                  .flatMap(
-                      k -> colours.of(state, k).map(p -> Summary.of(p, k.how().correction()))));
+          key,
+          k ->
+              k instanceof LookKey.Still still
+                  ? stills
+                      .of(still.picture())
+                      .map(picture -> Summary.of(List.of(picture), Correction.NONE))
+                  : placed(Optional.of(k))
+                      .flatMap(
+                          shot ->
+                              colours
+                                  .of(state, shot)
+                                  .map(p -> Summary.of(p, shot.how().correction()))));
+    }
+
+    /** Where a key that is a shot is seen first. */
+    private Optional<Placement> placed(Optional<LookKey> key) {
+      return key.flatMap(
+          k -> k instanceof LookKey.OfShot of ? first(state.film(), of.shot()) : Optional.empty());
+    }
+
+    private Optional<LookView.KeyStill> still(LookKey key) {
+      return key instanceof LookKey.Still still
+          ? stills.name(still.picture()).map(name -> new LookView.KeyStill(still.picture(), name))
+          : Optional.empty();
     }
 
     private double clippedByFinish() {

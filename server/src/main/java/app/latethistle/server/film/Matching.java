@@ -9,6 +9,8 @@ import app.latethistle.core.grade.Summary;
 import app.latethistle.core.look.ColourGroup;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Finish;
+import app.latethistle.core.look.LookKey;
+import app.latethistle.server.material.KeyStills;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -22,9 +24,11 @@ import org.springframework.stereotype.Component;
 @Component
 class Matching {
   private final ShotColours colours;
+  private final KeyStills stills;
 
-  Matching(ShotColours colours) {
+  Matching(ShotColours colours, KeyStills stills) {
     this.colours = colours;
+    this.stills = stills;
   }
 
   /**
@@ -45,7 +49,7 @@ class Matching {
    * other shot is matched to the key of its own; the film's key stays as it is.
    *
    * @param strength 0 to 1; see {@link KeyPictures#match}
-   * @throws IllegalArgumentException if there is no key shot, with a sentence for the person
+   * @throws IllegalArgumentException if there is no key, with a sentence for the person
    */
   Map<String, Correction> of(FilmState state, List<String> items, double strength) {
     Finish finish = state.film().finish();
@@ -56,17 +60,16 @@ class Matching {
             .filter(shot -> state.film().indexOfId(shot.id()) >= 0)
             .toList();
     Map<String, Correction> found = new LinkedHashMap<>();
-    Map<String, KeyPictures> keys = new HashMap<>();
+    Map<LookKey, KeyPictures> keys = new HashMap<>();
     for (Placement shot : shots) {
-      if (finish.isKeyOfGroup(shot.shot()) && !shot.shot().equals(finish.key())) {
+      if (finish.isKeyOfGroup(shot.shot()) && !finish.isKeyOfFilm(shot.shot())) {
         KeyPictures key = key(state, finish.key(), found, keys);
         colours.of(state, shot).ifPresent(p -> found.put(shot.id(), key.lead(p)));
       }
     }
     List<Placement> followers =
         shots.stream()
-            .filter(shot -> !finish.keyOf(shot.shot()).equals(shot.shot()))
-            .filter(shot -> !shot.shot().equals(finish.key()))
+            .filter(shot -> !finish.isKeyOfGroup(shot.shot()) && !finish.isKeyOfFilm(shot.shot()))
             .toList();
     followers.forEach(shot -> key(state, finish.keyOf(shot.shot()), found, keys));
     found.putAll(matched(state, followers, keys, strength));
@@ -74,12 +77,12 @@ class Matching {
   }
 
   private Map<String, Correction> matched(
-      FilmState state, List<Placement> shots, Map<String, KeyPictures> keys, double strength) {
+      FilmState state, List<Placement> shots, Map<LookKey, KeyPictures> keys, double strength) {
     Map<String, Correction> found = new LinkedHashMap<>();
     shots.parallelStream()
         .flatMap(
             shot -> {
-              KeyPictures key = keys.get(state.film().finish().keyOf(shot.shot()));
+              KeyPictures key = keys.get(state.film().finish().keyOf(shot.shot()).orElseThrow());
               return colours.of(state, shot).stream()
                   .map(p -> Map.entry(shot.id(), key.match(p, strength).correction()));
             })
@@ -88,23 +91,37 @@ class Matching {
     return found;
   }
 
-  /** A key shot as it will be when what was found is done. */
+  /** A key as it will look when what was found is done. */
   private KeyPictures key(
-      FilmState state, String shot, Map<String, Correction> found, Map<String, KeyPictures> known) {
+      FilmState state,
+      Optional<LookKey> wanted,
+      Map<String, Correction> found,
+      Map<LookKey, KeyPictures> known) {
+    LookKey key = wanted.orElseThrow(Matching::noKey);
     return known.computeIfAbsent(
-        shot,
-        s -> {
-          Placement key =
-              LookViews.first(state.film(), s)
-                  .orElseThrow(
-                      () -> new Refused("Choose the shot that the others are to look like first."));
+        key,
+        k -> {
+          if (k instanceof LookKey.Still still) {
+            return stills
+                .of(still.picture())
+                .map(picture -> KeyPictures.of(List.of(picture), Correction.NONE))
+                .orElseThrow(
+                    () -> new Refused("The key still is not here any more; bring it in again."));
+          }
+          Placement shot =
+              LookViews.first(state.film(), ((LookKey.OfShot) k).shot())
+                  .orElseThrow(Matching::noKey);
           return KeyPictures.of(
               colours
-                  .of(state, key)
+                  .of(state, shot)
                   .orElseThrow(
                       () -> new Refused("The key shot has lost its take; choose another.")),
-              found.getOrDefault(key.id(), key.how().correction()));
+              found.getOrDefault(shot.id(), shot.how().correction()));
         });
+  }
+
+  private static Refused noKey() {
+    return new Refused("Choose the shot that the others are to look like first.");
   }
 
   /**
@@ -130,8 +147,12 @@ class Matching {
         (place, shots) -> {
           String name = place.substring(0, Math.min(place.length(), ColourGroup.LONGEST));
           List<String> ids = shots.stream().map(Placement::shot).distinct().toList();
-          String key = state.film().finish().key();
-          groups.add(new ColourGroup(name, ids.contains(key) ? key : middle(state, shots), ids));
+          String key =
+              ids.stream()
+                  .filter(state.film().finish()::isKeyOfFilm)
+                  .findFirst()
+                  .orElseGet(() -> middle(state, shots));
+          groups.add(new ColourGroup(name, key, ids));
         });
     return groups;
   }

@@ -5,6 +5,7 @@ import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Replace;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.Treating;
+import app.latethistle.core.look.LookKey;
 import app.latethistle.document.FilmDocument;
 import app.latethistle.document.FilmForm;
 import app.latethistle.document.MediumForm;
@@ -12,11 +13,13 @@ import app.latethistle.document.ProductionDocument;
 import app.latethistle.document.PublishedSchema;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.material.ColourTables;
+import app.latethistle.server.material.KeyStills;
 import app.latethistle.server.pack.Arrivals;
 import app.latethistle.server.pack.PackedPart;
 import app.latethistle.server.production.Production;
 import app.latethistle.server.stored.ColourFile;
 import app.latethistle.server.stored.Embedded;
+import app.latethistle.server.stored.StillFile;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -29,7 +32,10 @@ import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 
-/** A production's film as it is, its versions, and the tables they look up in. */
+/**
+ * A production's film as it is, its versions, the tables they look up in and the stills they are to
+ * look like.
+ */
 @ServerOnly
 @Component
 @Order(PackedFilm.AFTER_VOICE)
@@ -40,16 +46,24 @@ class PackedFilm implements PackedPart {
   private final FilmVersions versions;
   private final FilmDocuments documents;
   private final ColourTables tables;
+  private final KeyStills stills;
 
   PackedFilm(
-      FilmService films, FilmVersions versions, FilmDocuments documents, ColourTables tables) {
+      FilmService films,
+      FilmVersions versions,
+      FilmDocuments documents,
+      ColourTables tables,
+      KeyStills stills) {
     this.films = films;
     this.versions = versions;
     this.documents = documents;
     this.tables = tables;
+    this.stills = stills;
   }
 
-  record Films(JsonNode now, List<Version> versions, List<ColourFile> tables) {}
+  /** Those packed first had no stills. */
+  record Films(
+      JsonNode now, List<Version> versions, List<ColourFile> tables, List<StillFile> stills) {}
 
   record Version(String name, String made, JsonNode film) {}
 
@@ -87,7 +101,14 @@ class PackedFilm implements PackedPart {
             .map(v -> new Version(v.name(), v.madeAt().toString(), tree(v.edit().film())))
             .toList(),
         tables.files(
-            all(production).flatMap(film -> Treating.tables(film).stream()).distinct().toList()));
+            all(production).flatMap(film -> Treating.tables(film).stream()).distinct().toList()),
+        stills.files(
+            all(production)
+                .flatMap(film -> film.finish().key().stream())
+                .filter(LookKey.Still.class::isInstance)
+                .map(key -> ((LookKey.Still) key).picture())
+                .distinct()
+                .toList()));
   }
 
   private static JsonNode tree(Film film) {
@@ -111,6 +132,7 @@ class PackedFilm implements PackedPart {
   public void unpack(Production made, JsonNode part, Arrivals arrivals) {
     Films packed = Embedded.as(part, Films.class);
     tables.bringIn(packed.tables);
+    stills.bringIn(packed.stills == null ? List.of() : packed.stills);
     for (Version version : packed.versions) {
       versions.save(
           new FilmVersion(

@@ -3,13 +3,10 @@ package app.latethistle.server.material;
 import app.latethistle.core.Refused;
 import app.latethistle.core.grade.GivenTable;
 import app.latethistle.core.interchange.CubeText;
+import app.latethistle.core.key.Fingerprint;
 import app.latethistle.server.stored.ColourFile;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.Collection;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -49,7 +46,7 @@ public class ColourTables {
     } catch (Refused e) {
       throw new Refused(name + ": " + e.getMessage());
     }
-    String hash = hash(text);
+    String hash = Fingerprint.of(text);
     jdbc.update(
         "insert into colour_table (hash, name, text) values (?, ?, ?) on conflict do nothing",
         hash,
@@ -107,14 +104,5 @@ public class ColourTables {
   private static IOException missing(String hash) {
     return new IOException(
         "The table of colours " + hash.substring(0, 12) + " is not here; bring it in again.");
-  }
-
-  private static String hash(String text) {
-    try {
-      MessageDigest digest = MessageDigest.getInstance("SHA-256");
-      return HexFormat.of().formatHex(digest.digest(text.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException(e);
-    }
   }
 }

@@ -25,23 +25,19 @@ public final class Arrivals {
 
   /** What is called something else here than where it comes from. */
   public enum Kind {
-    SHOT("shot"),
-    TAKE("take"),
-    LINE("line");
+    SHOT,
+    TAKE,
+    LINE;
 
-    private final String key;
-
-    Kind(String key) {
-      this.key = key;
-    }
-
-    private static Kind ofKey(String key) {
-      for (Kind kind : values()) {
-        if (kind.key.equals(key)) {
-          return kind;
-        }
-      }
-      return null;
+    /** What stands under a name; null if nothing of these. */
+    private static Kind named(String name) {
+      return switch (name) {
+        // Under "key" stands what others are to look like, under "shots" a group of them.
+        case "shot", "key", "shots" -> SHOT;
+        case "take" -> TAKE;
+        case "line" -> LINE;
+        default -> null;
+      };
     }
   }
 
@@ -97,10 +93,12 @@ public final class Arrivals {
     film.properties()
         .forEach(
             field -> {
-              Kind kind = Kind.ofKey(field.getKey());
+              Kind kind = Kind.named(field.getKey());
               JsonNode value = field.getValue();
               if (kind != null && isNumber(value)) {
                 object.put(field.getKey(), now(kind, value.asString()));
+              } else if (kind != null && value.isArray()) {
+                object.set(field.getKey(), renamed(kind, value));
               } else if (isByLine(field.getKey()) && value.isObject()) {
                 object.set(field.getKey(), byLine(value));
               } else {
@@ -108,6 +106,19 @@ public final class Arrivals {
               }
             });
     return object;
+  }
+
+  private JsonNode renamed(Kind kind, JsonNode all) {
+    var list = MAPPER.createArrayNode();
+    all.forEach(
+        each -> {
+          if (isNumber(each)) {
+            list.add(now(kind, each.asString()));
+          } else {
+            list.add(renamed(each));
+          }
+        });
+    return list;
   }
 
   /** Rows are called by their numbers; a line may be one that is drawn, too, in a colour. */

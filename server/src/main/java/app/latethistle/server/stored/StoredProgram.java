@@ -11,6 +11,7 @@ import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Treat;
+import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.type.Writing;
@@ -81,7 +82,10 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
             matted.subject().map(Node::of).orElse(null));
       }
       if (layer instanceof Layer.Corrected c) {
-        return new Corrected(of(c.layer()), LookForms.Corrected.of(c.correction()));
+        return new Corrected(
+            of(c.layer()),
+            LookForms.Corrected.of(c.correction()),
+            c.parts().map(Corrected.Parts::of).orElse(null));
       }
       if (layer instanceof Layer.Treated t) {
         return new Treated(
@@ -223,10 +227,30 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
     }
   }
 
-  record Corrected(Node of, LookForms.Corrected correction) implements Node {
+  /** Those stored first had no ranges in parts of the picture. */
+  record Corrected(Node of, LookForms.Corrected correction, Parts parts) implements Node {
+    /** A take's shape and the pictures of its subject, if that is asked for. */
+    record Parts(int width, int height, double pixelAspect, Node subject) {
+      static Parts of(Layer.Parts parts) {
+        PictureShape shape = parts.shape();
+        return new Parts(
+            shape.width(),
+            shape.height(),
+            shape.pixelAspect(),
+            parts.subject().map(Node::of).orElse(null));
+      }
+
+      Layer.Parts get() {
+        return new Layer.Parts(
+            new PictureShape(width, height, pixelAspect),
+            Optional.ofNullable(subject).map(s -> (Layer.Footage) s.get()));
+      }
+    }
+
     @Override
     public Layer get() {
-      return new Layer.Corrected(of.get(), correction.get());
+      return new Layer.Corrected(
+          of.get(), correction.get(), Optional.ofNullable(parts).map(Parts::get));
     }
   }
 

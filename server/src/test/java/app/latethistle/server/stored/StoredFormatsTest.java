@@ -88,6 +88,7 @@ import app.latethistle.core.story.CameraMove;
 import app.latethistle.core.story.ScriptFormat;
 import app.latethistle.core.story.ServiceProfile;
 import app.latethistle.core.story.Story;
+import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
@@ -464,8 +465,12 @@ class StoredFormatsTest {
                                     new Layer.Part(
                                         new FrameRange(3, 9),
                                         new Layer.Corrected(
-                                            new Layer.Black(),
-                                            Correction.of(new Basics(40, -10, 12, 3, -20)))),
+                                            shot,
+                                            Correction.of(new Basics(40, -10, 12, 3, -20)),
+                                            Optional.of(
+                                                new Layer.Parts(
+                                                    new PictureShape(1440, 1080, 4 / 3.0),
+                                                    Optional.of(shot))))),
                                     OVERLAY.lie(),
                                     OVERLAY.mixing()))),
                         List.of(
