@@ -86,6 +86,7 @@ export function film(shots = 12, over: Partial<Film> = {}): Film {
     sounds: [],
     laid: 0,
     titled: 0,
+    landings: [],
     markers: [],
     problems: [],
     outside: [],

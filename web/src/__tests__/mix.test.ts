@@ -1,7 +1,16 @@
 import { describe, expect, it } from "vitest";
 import type { LaidSound } from "../api/client";
 import { marksOf } from "../rooms/mix/marks";
-import { catches, freeAt, nearest, next, onCut } from "../rooms/mix/moments";
+import {
+  catches,
+  freeAt,
+  nearest,
+  next,
+  nextFor,
+  onCut,
+  sameTie,
+  thereAt,
+} from "../rooms/mix/moments";
 import { lidGain, lidY, loudnessY, TARGET } from "../rooms/mix/parts";
 import { Ruler, stavesOf } from "../rooms/score/layout";
 import { film as filmOf } from "./film";
@@ -31,8 +40,8 @@ function sound(id: string, frame: number, name: string, kind = "HIT"): LaidSound
 describe("moments that sounds land on", () => {
   it("are caught within reach, the nearest first", () => {
     const all = [
-      { frame: 10, tie: onCut("a") },
-      { frame: 14, tie: onCut("b") },
+      { frame: 10, tie: onCut("a"), name: "a" },
+      { frame: 14, tie: onCut("b"), name: "b" },
     ];
     expect(nearest(all, 13, 2)?.tie.item).toBe("b");
     expect(nearest(all, 30, 2)).toBeNull();
@@ -42,9 +51,51 @@ describe("moments that sounds land on", () => {
   });
 
   it("are the film's cuts, its end among them", () => {
-    const cuts = catches(film).filter((c) => c.tie.tie === "cut");
+    const cuts = catches(film, null).filter((c) => c.tie.tie === "cut");
     expect(cuts).toHaveLength(film.joints.length);
     expect(cuts.at(-1)?.tie.item).toBe("");
+  });
+
+  const landing = (kind: "sound" | "title", item: string, frame: number, on: string[] = []) => ({
+    kind,
+    item,
+    name: item,
+    frame,
+    on,
+  });
+  const hung = {
+    ...film,
+    landings: [
+      landing("title", "main", 200),
+      landing("sound", "knock", 200, ["main"]),
+      landing("sound", "bell", 203.5),
+    ],
+  };
+  const ties = (of: string) =>
+    catches(hung, of)
+      .filter((c) => c.tie.tie === "title" || c.tie.tie === "sound")
+      .map((c) => c.tie.item);
+
+  it("are where titles and other sounds land, but nothing that hangs on itself", () => {
+    expect(ties("bell")).toEqual(["main", "knock"]);
+    expect(ties("knock")).toEqual(["main", "bell"]);
+    expect(ties("main")).toEqual(["bell"]);
+  });
+
+  it("are stepped through from where something lands in the film as it is", () => {
+    const at = nextFor(hung, "knock", 1);
+    // The sound lands between two frames, and no beat is nearer.
+    expect(at?.item).toBe("bell");
+    expect(nextFor(hung, "gone", 1)).toBeNull();
+  });
+
+  it("are named, and told apart where several lie at one", () => {
+    const there = thereAt(catches(hung, "bell"), 200);
+    expect(there.map((c) => c.name)).toEqual(["the title “main”", "the sound knock"]);
+    const [title] = there;
+    expect(title && sameTie(title.tie, { ...title.tie, frame: null })).toBe(true);
+    expect(title && sameTie(title.tie, freeAt(200))).toBe(false);
+    expect(catches(film, null).map((c) => c.name)).toContain("the film’s end");
   });
 });
 

@@ -1764,6 +1764,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/sound-through-place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["throughPlace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/sounds-on-cuts": {
         parameters: {
             query?: never;
@@ -4732,6 +4748,7 @@ export interface components {
             joints: components["schemas"]["JointView"][];
             /** Format: int32 */
             laid: number;
+            landings: components["schemas"]["LandingView"][];
             /** Format: int64 */
             length: number;
             markers: components["schemas"]["MarkerView"][];
@@ -5018,6 +5035,14 @@ export interface components {
             /** Format: int64 */
             revision: number;
             until: components["schemas"]["TieView"] | null;
+        };
+        LandingView: {
+            /** Format: double */
+            frame: number;
+            item: string;
+            kind: string;
+            name: string;
+            on: string[];
         };
         LanguageOut: {
             language: string;
@@ -6797,6 +6822,13 @@ export interface components {
         TakenStyle: {
             changed: boolean;
             style: components["schemas"]["StyleView"] | null;
+        };
+        ThroughPlace: {
+            item: string;
+            /** Format: int64 */
+            revision: number;
+            /** Format: int64 */
+            sound: number;
         };
         TickMarker: {
             done: boolean;
@@ -9948,6 +9980,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Named"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    throughPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThroughPlace"];
             };
         };
         responses: {

@@ -282,7 +282,7 @@ interface OfPart {
 
 /** What a frame is nearest to, and keeps to. */
 const tieAt = (film: Film, frame: number) =>
-  catches(film).find((moment) => moment.frame === frame)?.tie ?? freeAt(frame);
+  catches(film, null).find((moment) => moment.frame === frame)?.tie ?? freeAt(frame);
 
 /** Which picture of the film a still is. */
 function StillFields({ film, output, change }: OfPart) {

@@ -11,6 +11,7 @@ import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { goTo } from "../score/playing";
 import { LevelsPanel } from "./LevelsPanel";
+import { LayMore } from "./LayMore";
 import { MixFoot } from "./MixFoot";
 import { MixHeader } from "./MixHeader";
 import { MixSheet } from "./MixSheet";
@@ -41,7 +42,7 @@ function Mixing({ production, film, mix }: { production: Production; film: Film;
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const [wanted, setWanted] = useState<number | null>(null);
   const [search, setSearch] = useState<SoundSearch>({ words: "", kind: null, like: null });
-  const [picked, setPicked] = useState<number | null>(null);
+  const [picked, setPicked] = useState<ShelfSound | null>(null);
   const [tab, setTab] = useState<"shelf" | "levels">("shelf");
   const fps = production.framesPerSecond;
   const there = chosen.filter((id) => mix.laid.some((s) => s.id === id));
@@ -147,10 +148,13 @@ function Mixing({ production, film, mix }: { production: Production; film: Film;
                 film={film}
                 search={search}
                 onSearch={setSearch}
-                picked={picked}
-                onPick={(of) => setPicked(of.id)}
+                picked={picked?.id ?? null}
+                onPick={setPicked}
                 onLay={lay}
               />
+              {picked !== null && (
+                <LayMore production={production} film={film} sound={picked} actions={actions} />
+              )}
               {sound && (
                 <SoundCard
                   production={production}

@@ -45,7 +45,6 @@ export function MixSheet({ production, film, mix, heard, chosen, onChoose, actio
   const drag = useRef<Drag | null>(null);
   const [moving, setMoving] = useState<{ id: string; frame: number } | null>(null);
   const [bending, setBending] = useState<{ line: string; gain: number } | null>(null);
-  const all = useMemo(() => catches(film), [film]);
 
   const locate = (e: PointerEvent) => {
     const edge = surface.current?.getBoundingClientRect();
@@ -116,7 +115,7 @@ export function MixSheet({ production, film, mix, heard, chosen, onChoose, actio
       if (now.moved) {
         const frame = at.ruler.frame(at.x);
         const reach = at.ruler.frame(at.x + REACH) - frame;
-        const caught = e.altKey ? null : nearest(all, frame, reach);
+        const caught = e.altKey ? null : nearest(catches(film, now.id), frame, reach);
         setMoving({ id: now.id, frame: caught?.frame ?? frame });
       }
     }
@@ -131,7 +130,7 @@ export function MixSheet({ production, film, mix, heard, chosen, onChoose, actio
       if (several) {
         actions.nudge(chosen, sampleOf(moving.frame - now.landing, fps));
       } else if (sound) {
-        const caught = e.altKey ? null : nearest(all, moving.frame, 0.01);
+        const caught = e.altKey ? null : nearest(catches(film, now.id), moving.frame, 0.01);
         actions.land(sound, caught?.tie ?? freeAt(moving.frame));
       }
     }

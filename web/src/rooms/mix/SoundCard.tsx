@@ -10,7 +10,9 @@ import { NumberField } from "../../parts/NumberField";
 import { decimal } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
 import { hear, hearAround } from "./hearing";
-import { RATE, catches, frameOf, freeAt, next, onCut } from "./moments";
+import { RATE, catches, frameOf, freeAt, onCut } from "./moments";
+import { TiesThere } from "./TiesThere";
+import { panOf } from "./pan";
 import type { MixActions } from "./useMixActions";
 
 interface Props {
@@ -45,11 +47,9 @@ export function SoundCard({ production, film, sound, chosen, actions, onLike }: 
   const fps = production.framesPerSecond;
   const { how } = sound;
   const landing = sound.place ? frameOf(sound.place.landing, fps) : null;
+  const all = catches(film, sound.id);
   const change = (to: Partial<SoundManner>) => actions.change(chosen, (own) => ({ ...own, ...to }));
-  const step = (way: 1 | -1) => {
-    const to = landing === null ? null : next(catches(film), landing, way);
-    if (to) actions.land(sound, to.tie);
-  };
+  const step = (way: 1 | -1) => actions.step(sound, way);
   const cut = film.shots.find(
     (s) => landing !== null && s.start <= landing + 0.5 && s.end > landing + 0.5,
   );
@@ -119,6 +119,14 @@ export function SoundCard({ production, film, sound, chosen, actions, onLike }: 
           </Button>
         )}
       </Line>
+      {landing !== null && (
+        <TiesThere
+          all={all}
+          frame={landing}
+          now={sound.at}
+          onTie={(tie) => actions.land(sound, tie)}
+        />
+      )}
       <Line label="Goes on">
         <Box sx={{ flex: 1 }}>
           {sound.until ? "to the moment it is tied to" : "as long as it is"}
@@ -168,6 +176,18 @@ export function SoundCard({ production, film, sound, chosen, actions, onLike }: 
         digits={0}
         onChange={(pan) => change({ pan })}
       />
+      {cut?.focus && landing !== null && (
+        <Line label="">
+          <Button
+            size="small"
+            sx={small}
+            title={`From where the focus of ${cut.label} is seen as it lands`}
+            onClick={() => change({ pan: panOf(film, cut, landing, production) })}
+          >
+            as in the picture
+          </Button>
+        </Line>
+      )}
       <Line label="Room">
         <Select
           value={how.room}

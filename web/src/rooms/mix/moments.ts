@@ -7,10 +7,12 @@ export const frameOf = (sample: number, fps: number) => (sample / RATE) * fps;
 
 export const sampleOf = (frame: number, fps: number) => Math.round((frame / fps) * RATE);
 
-/** A moment that a sound can be caught by. */
+/** A moment that a sound or a title can be caught by. */
 export interface Caught {
   frame: number;
   tie: Tie;
+  /** What is there, in words. */
+  name: string;
 }
 
 const NONE = {
@@ -32,30 +34,62 @@ export const freeAt = (frame: number): Tie => ({
   frame: Math.max(0, Math.round(frame)),
 });
 
-/** All that a sound can land on, cuts first where several are at one moment. */
-export function catches(film: Film): Caught[] {
+/**
+ * All that a sound or a title can land on, cuts first where several are at one moment.
+ *
+ * @param of the sound or title, which does not land on itself, nor on what lands on it
+ */
+export function catches(film: Film, of: string | null): Caught[] {
   const cuts = film.joints.map((joint, i) => ({
     frame: joint.frame,
     tie: onCut(film.shots[i]?.id ?? ""),
+    name: film.shots[i] ? `the cut into ${film.shots[i].label}` : "the film’s end",
   }));
+  const landings = film.landings
+    .filter((l) => l.item !== of && (of === null || !l.on.includes(of)))
+    .map(({ frame, kind, item, name }) => ({
+      frame,
+      tie: { ...NONE, tie: kind, item },
+      name: kind === "title" ? `the title “${name}”` : `the sound ${name}`,
+    }));
   const words = film.voice.flatMap((line) =>
     line.words.map((word) => ({
       frame: word.start,
       tie: { ...NONE, tie: "word", line: line.line, word: word.word, edge: "START", offset: 0 },
+      name: `the word “${word.text}”`,
     })),
   );
+  const { firstDownbeat, beatsPerBar } = film.clock;
   const beats = film.clock.frames.map((frame, beat) => ({
     frame,
     tie: { ...NONE, tie: "beat", beat, offset: 0 },
+    name:
+      (beat - firstDownbeat) % beatsPerBar === 0
+        ? `bar ${(beat - firstDownbeat) / beatsPerBar + 1}`
+        : `beat ${beat + 1}`,
   }));
   const markers = film.markers.map((m) => ({
     frame: m.at.frame,
     tie: { ...NONE, tie: "marker", item: m.name },
+    name: m.note ? `the marker “${m.note}”` : "the marker",
   }));
-  return [...cuts, ...markers, ...words, ...beats].filter(
+  return [...cuts, ...landings, ...markers, ...words, ...beats].filter(
     (c) => c.frame >= 0 && c.frame <= film.length,
   );
 }
+
+/** Whether two ties are to the same. */
+export const sameTie = (a: Tie, b: Tie) =>
+  a.tie === b.tie &&
+  a.beat === b.beat &&
+  a.line === b.line &&
+  a.word === b.word &&
+  a.edge === b.edge &&
+  a.item === b.item;
+
+/** All that lies at a moment: within half a frame. */
+export const thereAt = (all: readonly Caught[], frame: number) =>
+  all.filter((c) => Math.abs(c.frame - frame) <= 0.5);
 
 /** What is nearest to a frame, within reach. */
 export function nearest(all: readonly Caught[], frame: number, reach: number): Caught | null {
@@ -74,6 +108,12 @@ export function next(all: readonly Caught[], frame: number, way: 1 | -1): Caught
     (best, c) => (best === null || (c.frame - best.frame) * way < 0 ? c : best),
     null,
   );
+}
+
+/** The moment on which a sound or a title lands next, from where it lands in the film as it is. */
+export function nextFor(film: Film, id: string, way: 1 | -1): Tie | null {
+  const now = film.landings.find((l) => l.item === id);
+  return now ? (next(catches(film, id), now.frame, way)?.tie ?? null) : null;
 }
 
 /** What a sound obeys, as its head shows it. */

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { BusFader, LaidSound, Mix, SoundManner, Tie } from "../../api/client";
 import { useFilmEdit, type FilmEdit } from "../../api/queries";
+import { nextFor } from "./moments";
 
 /** What the room does to the film. */
 export function useMixActions(production: number, mix: Mix) {
@@ -25,6 +26,13 @@ export function useMixActions(production: number, mix: Mix) {
         name: "land-sound",
         values: { id: sound.id, at, offset: 0, until: sound.until ?? null },
       }),
+    /** Lands it on the next moment, or the one before, from where the edits before have brought it. */
+    step: (sound: LaidSound, way: 1 | -1) =>
+      void edit((film) => {
+        const at = nextFor(film, sound.id, way);
+        const until = sound.until ?? null;
+        return at && { name: "land-sound", values: { id: sound.id, at, offset: 0, until } };
+      }).catch(() => undefined),
     until: (sound: LaidSound, until: Tie | null) =>
       void make({
         name: "land-sound",
@@ -45,6 +53,9 @@ export function useMixActions(production: number, mix: Mix) {
     propose: (item: string | null) => slowly({ name: "propose-sounds", values: { item } }),
     onCuts: (sound: number, from: number, to: number) =>
       void make({ name: "sounds-on-cuts", values: { sound, from, to } }),
+    /** Lays it through the place of a shot, wherever the story says that shots are there. */
+    throughPlace: (sound: number, item: string) =>
+      void make({ name: "sound-through-place", values: { sound, item } }),
     rule: (to: Partial<Mix["rule"]>) =>
       void make({ name: "set-rule", values: { rule: { ...mix.rule, ...to } } }),
     care: (to: Partial<Mix["care"]>) =>

@@ -3,7 +3,7 @@ import { useKeys } from "../../parts/keys";
 import { playKeys } from "../score/playKeys";
 import { goTo } from "../score/playing";
 import { hush } from "./hearing";
-import { RATE, catches, frameOf, next } from "./moments";
+import { RATE, frameOf } from "./moments";
 import type { MixActions } from "./useMixActions";
 
 interface Props {
@@ -35,8 +35,7 @@ export function useMixKeys(props: Props) {
   const land = (way: 1 | -1) => () => {
     const sound = mix.laid.find((s) => s.id === chosen[0]);
     if (!sound?.place) return false;
-    const to = next(catches(film), frameOf(sound.place.landing, fps), way);
-    if (to) actions.land(sound, to.tie);
+    actions.step(sound, way);
     return undefined;
   };
   useKeys([

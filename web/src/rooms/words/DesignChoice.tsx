@@ -25,7 +25,7 @@ export function DesignChoice(props: {
   const [text, setText] = useState(production.title);
   const seen = useDeferredValue(text);
   const take = (design: string) => {
-    const at = nearest(catches(film), frame, REACH)?.tie ?? freeAt(frame);
+    const at = nearest(catches(film, null), frame, REACH)?.tie ?? freeAt(frame);
     onTake(design, text, at);
   };
   return (

@@ -17,7 +17,8 @@ import { boxIn, useWordChoices } from "../../api/words";
 import { NumberField } from "../../parts/NumberField";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
-import { catches, freeAt, next, onCut } from "../mix/moments";
+import { TiesThere } from "../mix/TiesThere";
+import { catches, freeAt, onCut } from "../mix/moments";
 import { Choice } from "./Choice";
 import { ContrastBars } from "./ContrastBars";
 import { MovementFields } from "./MovementFields";
@@ -61,10 +62,7 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
     (f) => [f.name, `${f.name}, ${f.character}`] as const,
   );
   const family = choices?.families.find((f) => f.name === lettering.face.family);
-  const step = (way: 1 | -1) => {
-    const to = title.place ? next(catches(film), title.place.landing, way) : null;
-    if (to) actions.land(title, to.tie);
-  };
+  const step = (way: 1 | -1) => actions.step(title, way);
   const fps = production.framesPerSecond;
   return (
     <Box
@@ -257,6 +255,14 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
           </Small>
         )}
       </Row>
+      {title.place && (
+        <TiesThere
+          all={catches(film, title.id)}
+          frame={title.place.landing}
+          now={title.at}
+          onTie={(tie) => actions.land(title, tie)}
+        />
+      )}
       <Row>
         <NumberField
           label="stays"

@@ -41,7 +41,6 @@ export function WordsSheet(props: Props) {
   const surface = useRef<HTMLDivElement>(null);
   const drag = useRef<Drag | null>(null);
   const [moving, setMoving] = useState<{ id: string; frame: number } | null>(null);
-  const all = useMemo(() => catches(film), [film]);
   const titles = useMemo(
     () => words.titles.map((t) => (moving?.id === t.id ? landed(t, moving.frame) : t)),
     [words.titles, moving],
@@ -90,7 +89,7 @@ export function WordsSheet(props: Props) {
       now.moved ||= Math.abs(e.clientX - now.fromX) > 4;
       if (now.moved) {
         const reach = at.ruler.frame(at.x + REACH) - frame;
-        const caught = e.altKey ? null : nearest(all, frame, reach);
+        const caught = e.altKey ? null : nearest(catches(film, now.id), frame, reach);
         setMoving({ id: now.id, frame: Math.round(caught?.frame ?? frame) });
       }
     }
@@ -100,7 +99,7 @@ export function WordsSheet(props: Props) {
     drag.current = null;
     const title = words.titles.find((t) => t.id === moving?.id);
     if (now?.kind === "title" && now.moved && moving && title) {
-      const caught = e.altKey ? null : nearest(all, moving.frame, 0.6);
+      const caught = e.altKey ? null : nearest(catches(film, now.id), moving.frame, 0.6);
       actions.land(title, caught?.tie ?? freeAt(moving.frame));
     }
     setMoving(null);

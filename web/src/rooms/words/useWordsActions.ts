@@ -1,6 +1,7 @@
 import type { Tie, Title, TitleChange } from "../../api/client";
 import { useFilmEdit, type FilmEdit } from "../../api/queries";
 import type { EditValues } from "../../api/queries";
+import { nextFor } from "../mix/moments";
 import type { Draft } from "./useTitleDrafts";
 
 /** What the room does to the film. */
@@ -26,6 +27,12 @@ export function useWordsActions(production: number) {
         name: "land-title",
         values: { id: title.id, at, frames: title.frames, until: title.until ?? null },
       }),
+    /** Lands it on the next moment, or the one before, from where the edits before have brought it. */
+    step: ({ id, frames, until }: Title, way: 1 | -1) =>
+      void edit((film) => {
+        const at = nextFor(film, id, way);
+        return at && { name: "land-title", values: { id, at, frames, until: until ?? null } };
+      }).catch(() => undefined),
     stay: (title: Title, frames: number, until: Tie | null) =>
       void make({
         name: "land-title",

@@ -1,6 +1,6 @@
 import type { Film, Title, TitleSight, Words } from "../../api/client";
 import { useKeys } from "../../parts/keys";
-import { catches, freeAt, next } from "../mix/moments";
+import { freeAt } from "../mix/moments";
 import { playKeys } from "../score/playKeys";
 import { problemsOf } from "./WordsFoot";
 import type { WordsActions } from "./useWordsActions";
@@ -33,8 +33,7 @@ export function useWordsKeys(props: Props) {
   };
   const land = (way: 1 | -1) => () => {
     if (!title?.place) return false;
-    const to = next(catches(film), title.place.landing, way);
-    if (to) actions.land(title, to.tie);
+    actions.step(title, way);
     return undefined;
   };
   const nudge = (frames: number) => () => {

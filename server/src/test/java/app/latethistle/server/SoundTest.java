@@ -117,6 +117,30 @@ class SoundTest {
     long length = cut.film.get("length").asLong();
     cut.edit("sounds-on-cuts", Map.of("sound", whoosh, "from", 1, "to", length));
     assertThat(mix().get("laid")).hasSize(cut.film.get("joints").size() - 2 + 1);
+    assertThat(cut.tryEdit("sound-through-place", Map.of("sound", rain, "item", item(0))).detail())
+        .contains("does not say where that shot is");
+  }
+
+  @Test
+  void aSoundLandsWithATitleAndNothingLandsOnItself() {
+    Map<String, Object> there = Map.of("tie", "free", "frame", 70);
+    cut.edit("add-title", Map.of("design", "Soft main title", "text", "Night Post", "at", there));
+    JsonNode title = cut.film.get("landings").get(0);
+    assertThat(title.get("name").asString()).isEqualTo("Night Post");
+    assertThat(title.get("frame").asDouble()).isEqualTo(70);
+    String id = title.get("item").asString();
+    long knock = asked("dull knock").get(0).get("id").asLong();
+    lay(knock, Map.of("tie", "title", "item", id), null);
+    JsonNode laid = mix().get("laid").get(0);
+    assertThat(laid.get("place").get("landing").asLong()).isEqualTo(70 * FRAME);
+
+    Map<String, Object> onSound = Map.of("tie", "sound", "item", laid.get("id").asString());
+    Map<String, Object> circle = Map.of("id", id, "at", onSound, "frames", 48);
+    assertThat(cut.tryEdit("land-title", circle).detail()).contains("lands on this one itself");
+    cut.edit(
+        "land-title", Map.of("id", id, "at", Map.of("tie", "free", "frame", 90), "frames", 48));
+    assertThat(mix().at("/laid/0/place/landing").asLong()).isEqualTo(90 * FRAME);
+    assertThat(cut.film.at("/landings/0/on/0").asString()).isEqualTo(id);
   }
 
   @Test

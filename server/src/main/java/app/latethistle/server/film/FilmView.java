@@ -27,6 +27,7 @@ import java.util.List;
  * @param shapes it can leave in, its own first
  * @param laid how many sounds lie beside the cut
  * @param titled how many titles it has
+ * @param landings where sounds and titles land, so that others can land there
  */
 record FilmView(
     long revision,
@@ -42,6 +43,7 @@ record FilmView(
     List<SoundView> sounds,
     int laid,
     int titled,
+    List<LandingView> landings,
     List<MarkerView> markers,
     List<ProblemView> problems,
     List<OutsideView> outside,
@@ -122,6 +124,16 @@ record FilmView(
   /** A sound that goes its own way. */
   record SoundView(
       String name, String label, long takeId, JointView start, long length, double gain) {}
+
+  /**
+   * Where a sound or a title lands.
+   *
+   * @param kind "sound" or "title", as a tie names it
+   * @param name for people
+   * @param frame of the film, with a fraction where a sound lands within one
+   * @param on the sounds and titles that it lands on itself; they cannot land on it
+   */
+  record LandingView(String kind, String item, String name, double frame, List<String> on) {}
 
   record MarkerView(String name, JointView at, String note, String by, boolean done) {}
 

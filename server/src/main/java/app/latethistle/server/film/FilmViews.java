@@ -2,7 +2,10 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.Hits;
+import app.latethistle.core.film.LandedOn;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Reasons;
@@ -10,6 +13,7 @@ import app.latethistle.core.film.SongUse;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.SoundPlace;
 import app.latethistle.core.film.Tie;
+import app.latethistle.core.film.TitlePlace;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Dial;
 import app.latethistle.core.look.Framing;
@@ -24,6 +28,7 @@ import app.latethistle.core.voice.Stress;
 import app.latethistle.server.film.FilmView.ClockView;
 import app.latethistle.server.film.FilmView.HeardWord;
 import app.latethistle.server.film.FilmView.JointView;
+import app.latethistle.server.film.FilmView.LandingView;
 import app.latethistle.server.film.FilmView.MarkerView;
 import app.latethistle.server.film.FilmView.OutsideView;
 import app.latethistle.server.film.FilmView.OverlayView;
@@ -99,6 +104,7 @@ class FilmViews {
         sounds(state, shots),
         film.sounds().size(),
         film.titles().size(),
+        landings(state),
         markers(state),
         problems(state, placed),
         cuts.outside(state).stream()
@@ -275,6 +281,33 @@ class FilmViews {
                   s.how().gain());
             })
         .toList();
+  }
+
+  private static List<LandingView> landings(FilmState state) {
+    FrameRate rate = state.production().rate();
+    Film film = state.film();
+    List<LandingView> landings = new ArrayList<>();
+    for (FilmSound sound : film.sounds()) {
+      SoundPlace place = state.cutting().beside().sounds().get(sound.id());
+      if (place != null) {
+        String name =
+            sound.what() instanceof SoundMaterial.OfFile file ? file.name() : "a clip\u2019s sound";
+        double frame = Samples.toSeconds(place.landing()) * rate.perSecond();
+        landings.add(landing(film, "sound", sound.id(), name, frame));
+      }
+    }
+    for (FilmTitle title : film.titles()) {
+      TitlePlace place = state.cutting().beside().titles().get(title.id());
+      if (place != null) {
+        String name = title.words().text().lines().findFirst().orElse("");
+        landings.add(landing(film, "title", title.id(), name, (double) place.landing()));
+      }
+    }
+    return landings;
+  }
+
+  private static LandingView landing(Film film, String kind, String id, String name, double frame) {
+    return new LandingView(kind, id, name, frame, LandedOn.of(film, id).stream().sorted().toList());
   }
 
   private static List<MarkerView> markers(FilmState state) {

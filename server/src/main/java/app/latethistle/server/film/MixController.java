@@ -9,9 +9,11 @@ import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.ItemKind;
+import app.latethistle.core.film.LandedOn;
 import app.latethistle.core.film.Landing;
 import app.latethistle.core.film.Put;
 import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.Stay;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.sound.Bus;
 import app.latethistle.core.sound.DuckingRule;
@@ -49,12 +51,17 @@ class MixController {
   /** Beds come and go in half a second. */
   private static final Fade BED = new Fade(Fade.Shape.EQUAL_POWER, 24_000);
 
+  private static final Manner AMBIENCE = Manner.PLAIN.withGain(PROPOSED).withFades(BED, BED);
+
   private final FilmService films;
   private final FilmEdits edits;
   private final MixViews views;
   private final SoundShelf shelf;
+  private final LookViews looks;
 
-  MixController(FilmService films, FilmEdits edits, MixViews views, SoundShelf shelf) {
+  MixController(
+      FilmService films, FilmEdits edits, MixViews views, SoundShelf shelf, LookViews looks) {
+    this.looks = looks;
     this.films = films;
     this.edits = edits;
     this.views = views;
@@ -84,6 +91,13 @@ class MixController {
 
   /** Lays a sound on each cut from one frame to another. */
   record OnCuts(long revision, long sound, long from, long to) {}
+
+  /**
+   * Lays a sound through the place of a shot: wherever shots follow each other that are there.
+   *
+   * @param item the shot, by its id in the film
+   */
+  record ThroughPlace(long revision, long sound, String item) {}
 
   record SetRule(long revision, DuckingRule rule) {}
 
@@ -140,7 +154,12 @@ class MixController {
     return edits.make(
         productionId,
         l.revision(),
-        film -> SetAspect.of(Aspect.LANDING, l.id(), landing(l.at(), l.offset(), l.until())));
+        film -> {
+          Landing landing = landing(l.at(), l.offset(), l.until());
+          LandedOn.free(film.film(), l.id(), landing.at());
+          landing.until().ifPresent(until -> LandedOn.free(film.film(), l.id(), until));
+          return SetAspect.of(Aspect.LANDING, l.id(), landing);
+        });
   }
 
   @PostMapping("/nudge-sounds")
@@ -267,6 +286,34 @@ class MixController {
             throw new Refused("There is no cut from frame " + o.from() + " to " + o.to() + ".");
           }
           return together("lay a sound on each cut", all);
+        });
+  }
+
+  /** It goes from cut to cut, and crosses over from what was heard before in half a second. */
+  @PostMapping("/sound-through-place")
+  FilmView throughPlace(@PathVariable long productionId, @RequestBody ThroughPlace t) {
+    SoundRow sound = shelf.get(productionId, t.sound());
+    Map<String, String> places = looks.places(productionId);
+    return edits.make(
+        productionId,
+        t.revision(),
+        film -> {
+          String place = places.getOrDefault(film.shot(t.item()).shot(), "");
+          if (place.isEmpty()) {
+            throw new Refused(
+                "The story does not say where that shot is; write it in Story first.");
+          }
+          Film now = film.film();
+          List<Edit> all = new ArrayList<>();
+          for (Stay stay : Stay.of(now, shot -> place.equals(places.get(shot)))) {
+            FilmSound bed =
+                new FilmSound(
+                    now.freshId("sound"), sound.material(), stay.landing(BED.samples()), AMBIENCE);
+            Edit edit = Put.sound(bed);
+            all.add(edit);
+            now = edit.apply(now);
+          }
+          return together("lay a sound through a place", all);
         });
   }
 

@@ -7,9 +7,11 @@ import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.ItemKind;
+import app.latethistle.core.film.LandedOn;
 import app.latethistle.core.film.Put;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.Standing;
+import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.time.FrameRate;
@@ -134,12 +136,13 @@ class WordsController {
     return edits.make(
         productionId,
         l.revision(),
-        film ->
-            SetAspect.of(
-                Aspect.STANDING,
-                film.title(l.id()).id(),
-                new Standing(
-                    l.at().get(), l.frames(), Optional.ofNullable(l.until()).map(TieView::get))));
+        film -> {
+          Optional<Tie> until = Optional.ofNullable(l.until()).map(TieView::get);
+          Standing standing = new Standing(l.at().get(), l.frames(), until);
+          LandedOn.free(film.film(), l.id(), standing.lands());
+          until.ifPresent(tie -> LandedOn.free(film.film(), l.id(), tie));
+          return SetAspect.of(Aspect.STANDING, film.title(l.id()).id(), standing);
+        });
   }
 
   @PostMapping("/titles-out")
