@@ -72,61 +72,61 @@ export function RangePanel({
       )}
       {shown && (
         <>
-          <GreySlider
-            label="Hue"
-            value={shown.hue}
-            least={0}
-            most={359}
-            unit="°"
-            onMove={(hue) => onMove(withShown({ ...shown, hue }))}
-            onSet={(hue) => onSet(withShown({ ...shown, hue }))}
+          <FiveSliders
+            five={shown.basics}
+            onMove={(basics) => onMove(withShown({ ...shown, basics }))}
+            onSet={(basics) => onSet(withShown({ ...shown, basics }))}
           />
-          <GreySlider
-            label="Width"
-            hint="To either side; 180 is every hue, and grey"
-            value={shown.width}
-            least={0}
-            most={180}
-            unit="°"
-            onMove={(width) => onMove(withShown({ ...shown, width }))}
-            onSet={(width) => onSet(withShown({ ...shown, width }))}
-          />
-          <FromTo
-            label="Colour"
-            most={MOST_CHROMA}
-            value={[shown.weakest, shown.strongest]}
-            onMove={([weakest, strongest]) => onMove(withShown({ ...shown, weakest, strongest }))}
-            onSet={([weakest, strongest]) => onSet(withShown({ ...shown, weakest, strongest }))}
-          />
-          <FromTo
-            label="Brightness"
-            most={100}
-            value={[shown.darkest, shown.lightest]}
-            onMove={([darkest, lightest]) => onMove(withShown({ ...shown, darkest, lightest }))}
-            onSet={([darkest, lightest]) => onSet(withShown({ ...shown, darkest, lightest }))}
-          />
-          <GreySlider
-            label="Softness"
-            value={shown.softness}
-            least={0}
-            most={100}
-            unit="%"
-            onMove={(softness) => onMove(withShown({ ...shown, softness }))}
-            onSet={(softness) => onSet(withShown({ ...shown, softness }))}
-          />
+          <Box sx={{ borderTop: `1px solid ${grey.rule}`, mt: 1, pt: 1 }}>
+            <GreySlider
+              label="Hue"
+              value={shown.hue}
+              least={0}
+              most={359}
+              unit="°"
+              onMove={(hue) => onMove(withShown({ ...shown, hue }))}
+              onSet={(hue) => onSet(withShown({ ...shown, hue }))}
+            />
+            <GreySlider
+              label="Width"
+              hint="To either side; 180 is every hue, and grey"
+              value={shown.width}
+              least={0}
+              most={180}
+              unit="°"
+              onMove={(width) => onMove(withShown({ ...shown, width }))}
+              onSet={(width) => onSet(withShown({ ...shown, width }))}
+            />
+            <FromTo
+              label="Colour"
+              most={MOST_CHROMA}
+              value={[shown.weakest, shown.strongest]}
+              onMove={([weakest, strongest]) => onMove(withShown({ ...shown, weakest, strongest }))}
+              onSet={([weakest, strongest]) => onSet(withShown({ ...shown, weakest, strongest }))}
+            />
+            <FromTo
+              label="Brightness"
+              most={100}
+              value={[shown.darkest, shown.lightest]}
+              onMove={([darkest, lightest]) => onMove(withShown({ ...shown, darkest, lightest }))}
+              onSet={([darkest, lightest]) => onSet(withShown({ ...shown, darkest, lightest }))}
+            />
+            <GreySlider
+              label="Softness"
+              value={shown.softness}
+              least={0}
+              most={100}
+              unit="%"
+              onMove={(softness) => onMove(withShown({ ...shown, softness }))}
+              onSet={(softness) => onSet(withShown({ ...shown, softness }))}
+            />
+          </Box>
           <WherePanel
             where={shown.where}
             onMask={(kind) => onMask(open, kind)}
             onMove={(where) => onMove(withShown({ ...shown, where }))}
             onSet={(where) => onSet(withShown({ ...shown, where }))}
           />
-          <Box sx={{ borderTop: `1px solid ${grey.rule}`, mt: 1, pt: 1 }}>
-            <FiveSliders
-              five={shown.basics}
-              onMove={(basics) => onMove(withShown({ ...shown, basics }))}
-              onSet={(basics) => onSet(withShown({ ...shown, basics }))}
-            />
-          </Box>
           <Button sx={greyButton} onClick={() => onSet(ranges.filter((_, i) => i !== open))}>
             Take this range out
           </Button>

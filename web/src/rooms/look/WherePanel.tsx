@@ -44,7 +44,7 @@ export function WherePanel({
           label="Of the picture"
           value={where.of}
           options={[
-            { value: "ALL", name: "everywhere" },
+            { value: "ALL", name: "all of it" },
             { value: "SUBJECT", name: "subject", hint: "What was cut out of the take" },
             { value: "BACKGROUND", name: "behind it", hint: "What is behind the subject" },
           ]}

@@ -4,6 +4,7 @@ import app.latethistle.core.look.Cdl;
 import app.latethistle.core.look.Correction;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What brings a shot to look like the key shot.
@@ -12,7 +13,8 @@ import java.util.List;
  * found by least squares with what does not fit weighed down (Cauchy's weights); what the five
  * cannot say goes into a list. Where they share none, what the two show explains part of any
  * difference: the likeliest five are sought, given how much shots differ by what they show and how
- * much by how they were made, and where they are very unlike little is done.
+ * much by how they were made, and where they are very unlike little is done. So it is where places
+ * of one shape differ by more than clips do for how they were made.
  *
  * @param correction of the shot
  * @param by what it was found from
@@ -52,6 +54,12 @@ public record Match(Correction correction, By by) {
 
   private static final int ROUNDS = 4;
 
+  /**
+   * In standard deviations: one clip in hundreds differs by more for how it was made, so that what
+   * it shows is the likelier reason.
+   */
+  private static final double FARTHEST = 3;
+
   /** Windows that places are believed from. */
   private static final int ENOUGH = 50;
 
@@ -69,17 +77,33 @@ public record Match(Correction correction, By by) {
         SharedPlaces.of(Landmarks.of(picture), key.landmarks())
             .map(there -> PairedColours.of(picture, key.picture(), there))
             .orElse(List.of());
-    return pairs.size() >= ENOUGH
-        ? new Match(byPlaces(pairs), By.PLACES)
-        : new Match(byWhole(key.summary(), Summary.samples(shot), strength), By.WHOLE);
+    return Optional.of(pairs)
+        .filter(some -> some.size() >= ENOUGH)
+        .flatMap(Match::byPlaces)
+        .map(correction -> new Match(correction, By.PLACES))
+        .orElseGet(
+            () -> new Match(byWhole(key.summary(), Summary.samples(shot), strength), By.WHOLE));
   }
 
-  private static Correction byPlaces(List<PairedColours> pairs) {
-    double[] five = robust(pairs, new double[5], USUAL, n -> Grading.of(five(n), Cdl.NONE));
+  /** Empty where the places are of one shape and of other things, as two doors are. */
+  private static Optional<Correction> byPlaces(List<PairedColours> pairs) {
+    double[] none = new double[5];
+    double[] five = robust(pairs, none, USUAL, n -> Grading.of(five(n), Cdl.NONE));
     Correction plain = Correction.of(five(five).rounded());
     Exact rounded = Exact.of(plain.basics());
     double[] list = robust(pairs, Lists.NEUTRAL, USUAL_LIST, n -> Grading.of(rounded, Lists.of(n)));
-    return plain.withCdl(Lists.of(list));
+    return isLikely(five, none, USUAL) && isLikely(list, Lists.NEUTRAL, USUAL_LIST)
+        ? Optional.of(plain.withCdl(Lists.of(list)))
+        : Optional.empty();
+  }
+
+  private static boolean isLikely(double[] numbers, double[] start, double[] usual) {
+    for (int i = 0; i < numbers.length; i++) {
+      if (Math.abs(numbers[i] - start[i]) > FARTHEST * usual[i]) {
+        return false;
+      }
+    }
+    return true;
   }
 
   private interface Made {

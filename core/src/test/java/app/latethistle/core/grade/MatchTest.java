@@ -53,6 +53,26 @@ class MatchTest {
     assertThat(distance(shot.graded(Grading.of(match.correction())), shot)).isLessThan(4);
   }
 
+  /** As two doors may be that differ by their paint alone. */
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, 3, 4})
+  void doesNotPaintOverWhatHasOneShapeAndOtherColours(int seed) {
+    Painted painted = new Painted(seed);
+    ColourPicture key = painted.part(0, 0, 400, 240);
+    ColourPicture red = painted.part(20, 10, 400, 240);
+    int[] turned = new int[red.count()];
+    for (int i = 0; i < turned.length; i++) {
+      int rgb = red.at(i);
+      turned[i] = (rgb & 0xff) << 16 | (rgb >> 16 & 0xff) << 8 | (rgb >> 8 & 0xff);
+    }
+    ColourPicture shot = new ColourPicture(red.width(), red.height(), turned);
+
+    Match match = Match.between(List.of(key), List.of(shot));
+
+    assertThat(match.by()).isEqualTo(Match.By.WHOLE);
+    assertThat(distance(shot.graded(Grading.of(match.correction())), shot)).isLessThan(4);
+  }
+
   @Test
   void aPictureMatchesItself() {
     ColourPicture picture = new Painted(9).part(0, 0, 400, 240);
