@@ -14,7 +14,8 @@ export default defineConfig({
     rollupOptions: { input: { index: "index.html", watch: "watch.html" } },
   },
   test: {
-    environment: "jsdom",
+    // A page is made only for the tests that say they need one.
+    environment: "node",
     reporters: ["default", ["junit", { outputFile: "target/surefire-reports/TEST-web.xml" }]],
   },
 });

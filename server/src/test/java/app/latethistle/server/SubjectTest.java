@@ -98,8 +98,10 @@ class SubjectTest {
 
     // Cut out anew, the film that shows it is another one; thrown away, its whole picture stays.
     long revision = cut.api.get(cut.path + "/film").json().get("revision").asLong();
-    cut.api.post(path, guides(0, stroke("AROUND", 100, 100, 400, 600)));
-    assertThat(done().get("cut").asString()).isNotEqualTo(hash);
+    Api.Answer anew = cut.api.post(path, guides(0, stroke("AROUND", 100, 100, 400, 600)));
+    assertThat(anew.status()).as(anew.text()).isEqualTo(201);
+    JsonNode other = done();
+    assertThat(other.get("cut").asString()).as(other.toString()).isNotEqualTo(hash);
     cut.api.until(cut.path + "/film", f -> f.get("revision").asLong() > revision);
     assertThat(checks()).doesNotContain("not cut out of its take");
     assertThat(cut.api.delete(path).status()).isEqualTo(204);
