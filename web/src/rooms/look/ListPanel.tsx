@@ -70,7 +70,8 @@ export function ListPanel({
       </Box>
       <Box sx={{ fontSize: 13, color: grey.text2, mt: 3 }}>
         Done after the numbers, tones and curves. A match that finds places both shots show puts
-        here what the five numbers cannot say.
+        here what the five numbers cannot say. What is meant in a part of the picture is in no file:
+        a table does not know where a colour lies.
       </Box>
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, mt: 3 }}>
         <FileButton accept=".cc,.ccc,.cdl,.cube" onFile={onBringIn}>

@@ -139,8 +139,9 @@ function Strength({ value, onChange }: { value: number; onChange: (to: number) =
 }
 
 function measuredFrom(look: Look): string {
-  if (look.groups.length > 0) return "key shots";
-  return look.still ? "the key still" : "the key shot";
+  const still = look.still?.name;
+  if (look.groups.length > 0) return still ? `key shots, led to ${still}` : "key shots";
+  return still ?? "the key shot";
 }
 
 function standing(look: Look, far: readonly LookShot[]): string {

@@ -219,9 +219,7 @@ function Judging({
               value={compared}
               options={[
                 { value: "before", name: "as it came" },
-                ...(key && key.shot !== shown
-                  ? [{ value: "key" as const, name: key.name, hint: "K" }]
-                  : []),
+                ...(key ? [{ value: "key" as const, name: key.name, hint: "K" }] : []),
                 ...versions.map((v) => ({
                   value: `v${v.id}` as const,
                   name: v.name,

@@ -51,7 +51,7 @@ interface Props {
 
 /** What is done to the colour of the shot that is shown, and to the film's. */
 export function ShotPanel(props: Props) {
-  const { production, look, shown, chosenKey, selected, actions, side, stretch } = props;
+  const { production, look, shown, selected, actions, side, stretch } = props;
   const overShots = props.overShots && stretch !== null;
   const { trial } = actions;
   const now: ColourCorrection =
@@ -182,7 +182,7 @@ export function ShotPanel(props: Props) {
                 onLevel={(strength) => actions.level(selected, strength)}
               />
             )}
-            {chosenKey && shown.layer === 0 && <FromKey {...props} chosenKey={chosenKey} />}
+            {hasKey(look) && shown.layer === 0 && <FromKey {...props} />}
           </>
         )}
       </Box>
@@ -246,15 +246,18 @@ function ShotActs({ look, shown, last, selected, actions }: Props) {
   );
 }
 
-function FromKey({ shown, chosenKey, far, onChoose }: Props & { chosenKey: Key }) {
-  const { name, title } = chosenKey;
+const MEASURED = "The others are measured from it.";
+
+function FromKey({ shown, chosenKey, far, onChoose }: Props) {
   return (
     <Box sx={{ mt: 3, pt: 2, borderTop: `1px solid ${grey.rule}`, fontSize: 14 }}>
-      <Box sx={{ fontWeight: 600 }}>
-        {name.charAt(0).toUpperCase() + name.slice(1)}
-        {title && `, ${title}`}
-      </Box>
-      <Box sx={{ color: grey.text2 }}>{away(shown, chosenKey)}</Box>
+      {chosenKey && (
+        <Box sx={{ fontWeight: 600 }}>
+          {chosenKey.name.charAt(0).toUpperCase() + chosenKey.name.slice(1)}
+          {chosenKey.title && `, ${chosenKey.title}`}
+        </Box>
+      )}
+      <Box sx={{ color: grey.text2 }}>{chosenKey ? away(shown) : MEASURED}</Box>
       {far.length > 0 && (
         <Box sx={{ mt: 2, display: "flex", flexWrap: "wrap", alignItems: "center", gap: 2 }}>
           Furthest now:
@@ -269,7 +272,10 @@ function FromKey({ shown, chosenKey, far, onChoose }: Props & { chosenKey: Key }
   );
 }
 
-function away(shown: LookShot, key: Key): string {
-  if (shown === key.shot || !shown.before || !shown.now) return "The others are measured from it.";
+function away(shown: LookShot): string {
+  if (shown.keyOf === "GROUP") {
+    return "Its group is measured from this shot, and led towards that.";
+  }
+  if (!shown.before || !shown.now) return MEASURED;
   return `${shown.label} came ${shown.before.whole.toFixed(1)} away from it and is ${shown.now.whole.toFixed(1)} away now (CIEDE2000).`;
 }

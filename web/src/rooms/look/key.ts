@@ -14,18 +14,24 @@ export interface Key {
 /** Whether anything is chosen that all shots are to look like. */
 export const hasKey = (look: Look) => look.key !== null || look.still !== null;
 
-/** What a shot is to look like: its group's key, or the film's. */
+/**
+ * What a shot is to look like: its group's key, or the film's, towards which keys of groups are led;
+ * null for the film's key itself.
+ */
 export function keyOf(production: number, look: Look, shot: LookShot): Key | null {
-  const key =
-    look.shots.find((s) => s.group === shot.group && s.group !== null && s.keyOf !== "NONE") ??
-    look.shots.find((s) => s.item === look.key);
+  const ofGroup = look.shots.find(
+    (s) => s.group === shot.group && s.group !== null && s.keyOf !== "NONE",
+  );
+  const key = ofGroup && ofGroup !== shot ? ofGroup : look.shots.find((s) => s.item === look.key);
   if (key) {
-    return {
-      shot: key,
-      name: `key shot ${key.label}`,
-      title: key.title,
-      url: stillUrl(production, look.revision, key.frame),
-    };
+    return key === shot
+      ? null
+      : {
+          shot: key,
+          name: `key shot ${key.label}`,
+          title: key.title,
+          url: stillUrl(production, look.revision, key.frame),
+        };
   }
   if (!look.still) return null;
   const { name, picture } = look.still;

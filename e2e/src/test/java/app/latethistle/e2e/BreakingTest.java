@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -27,6 +28,9 @@ class BreakingTest {
   private Browsers browsers;
 
   @TempDir Path folder;
+
+  /** Some seconds of a master on a busy machine. */
+  private static final double RENDER_MS = 90_000;
 
   @BeforeAll
   void start() {
@@ -136,7 +140,10 @@ class BreakingTest {
 
   private void killedInMidRender(Page page, Steps steps) throws IOException {
     Locator row = steps.order("Survivor");
-    assertThat(row).containsText(Pattern.compile("(9[7-9]|[1-9]\\d\\d) of \\d+ frames"));
+    assertThat(row)
+        .containsText(
+            Pattern.compile("(9[7-9]|[1-9]\\d\\d) of \\d+ frames"),
+            new LocatorAssertions.ContainsTextOptions().setTimeout(RENDER_MS));
     application.kill();
     Locator gone = page.getByText("Late Thistle does not answer");
     assertThat(gone).isVisible();

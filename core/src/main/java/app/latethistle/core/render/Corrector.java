@@ -18,7 +18,7 @@ import java.util.Optional;
  * one for each range that is meant in a part of it.
  */
 final class Corrector {
-  /** The longer side at which masks are drawn: their edges are softer than a pixel of it. */
+  /** The longer side at which masks are drawn at most: a hard edge is two pixels of 1920 wide. */
   private static final int MASKED_AT = 960;
 
   private final Layer.Corrected layer;
@@ -81,7 +81,8 @@ final class Corrector {
       everywhere = range.in(PicturePart.WHOLE);
       weights = new PartWeights(where, drawn.width(), drawn.height());
       this.subject = where.of() == Matte.Part.ALL ? Optional.empty() : subject;
-      PictureShape shape = atMost(take);
+      int longest = Math.min(MASKED_AT, Math.max(drawn.width(), drawn.height()));
+      PictureShape shape = atMost(take, longest);
       masks =
           where.masks().isEmpty()
               ? null
@@ -98,8 +99,8 @@ final class Corrector {
     }
   }
 
-  private static PictureShape atMost(PictureShape take) {
-    double scale = Math.min(1, (double) MASKED_AT / Math.max(take.width(), take.height()));
+  private static PictureShape atMost(PictureShape take, int longest) {
+    double scale = Math.min(1, (double) longest / Math.max(take.width(), take.height()));
     return new PictureShape(
         even(take.width() * scale), even(take.height() * scale), take.pixelAspect());
   }
