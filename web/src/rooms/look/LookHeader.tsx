@@ -9,7 +9,7 @@ import { FileButton } from "./FileButton";
 import { GreyToggle } from "./GreyToggle";
 import { NameForm } from "./NameForm";
 import { grey, greyButton } from "./grey";
-import { hasKey } from "./key";
+import { hasKey, shortened } from "./key";
 import type { LookActions } from "./useLookActions";
 
 /** How alike the film's shots are, groups of them, and the match of all. */
@@ -139,7 +139,7 @@ function Strength({ value, onChange }: { value: number; onChange: (to: number) =
 }
 
 function measuredFrom(look: Look): string {
-  const still = look.still?.name;
+  const still = look.still && shortened(look.still.name);
   if (look.groups.length > 0) return still ? `key shots, led to ${still}` : "key shots";
   return still ?? "the key shot";
 }

@@ -11,6 +11,12 @@ export interface Key {
   url: string;
 }
 
+const LONGEST = 24;
+
+/** A file's name as far as there is room for it. */
+export const shortened = (name: string) =>
+  name.length > LONGEST ? `${name.slice(0, LONGEST - 1)}\u2026` : name;
+
 /** Whether anything is chosen that all shots are to look like. */
 export const hasKey = (look: Look) => look.key !== null || look.still !== null;
 
@@ -37,7 +43,7 @@ export function keyOf(production: number, look: Look, shot: LookShot): Key | nul
   const { name, picture } = look.still;
   return {
     shot: null,
-    name: `key still ${name}`,
+    name: `key still ${shortened(name)}`,
     title: "",
     url: keyStillUrl(production, picture),
   };
