@@ -156,18 +156,21 @@ public final class Compositor {
 
   /** A frame of a layer: the canvas, or a reel's own frame. */
   private Frame draw(Layer layer, long k) throws IOException {
+    return draw(seen(layer, k));
+  }
+
+  private Frame draw(Seen seen) throws IOException {
+    Layer layer = seen.layer;
+    long k = seen.k;
     if (layer instanceof Layer.Footage footage) {
       return reels.get(footage).draw(k);
     }
     if (layer instanceof Layer.Sequence sequence) {
       Layer.Passage passage = sequence.passageAt(k);
-      return passage == null ? part(sequence.at(k), k) : draw(sequence, passage, k);
+      return passage == null ? black() : draw(sequence, passage, k);
     }
     if (layer instanceof Layer.Stack stack) {
       return draw(stack, k);
-    }
-    if (layer instanceof Layer.Excerpt excerpt) {
-      return draw(excerpt.layer(), k + excerpt.from());
     }
     if (layer instanceof Layer.Written written) {
       return draw(written, k);
@@ -185,16 +188,12 @@ public final class Compositor {
           .draw(draw(correct.layer(), k), k, reels::get);
     }
     if (layer instanceof Layer.Treated treated) {
-      return treated.range().contains(k) ? draw(treated, k) : draw(treated.layer(), k);
+      return draw(treated, k);
     }
     if (layer instanceof Layer.Faded faded) {
-      Frame frame = draw(faded.layer(), k);
-      double gain = faded.fade().gain(k, faded.length());
-      if (gain >= 1) {
-        return frame;
-      }
-      Fade.toBlack(ours(frame), gain);
-      return canvas;
+      Frame frame = ours(draw(faded.layer(), k));
+      Fade.toBlack(frame, faded.fade().gain(k, faded.length()));
+      return frame;
     }
     return black();
   }
@@ -208,7 +207,7 @@ public final class Compositor {
         && under.parts().isEmpty()) {
       return treater.draw(draw(under.layer(), seen.k), k, under.correction());
     }
-    return treater.draw(draw(seen.layer, seen.k), k, Correction.NONE);
+    return treater.draw(draw(seen), k, Correction.NONE);
   }
 
   /** A layer and one of its frames. */
