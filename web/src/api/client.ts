@@ -226,16 +226,24 @@ export const uncorrectedUrl = (production: number, revision: number, frame: numb
 export const keyStillUrl = (production: number, picture: string) =>
   `${under(production)}/film/look/stills/${picture}.png`;
 
-/** Brings in a still that shots can be made to look like. */
-export async function bringInStill(production: number, file: File): Promise<KeyStill> {
-  const answer = await fetch(
-    `${under(production)}/film/look/stills?name=${encodeURIComponent(file.name)}`,
-    { method: "POST", body: file, headers: { "X-XSRF-TOKEN": csrfToken() } },
-  );
+/** Sends a file as the body of a request, and answers what is told of it. */
+export async function sendFile(url: string, file: File): Promise<unknown> {
+  const answer = await fetch(url, {
+    method: "POST",
+    body: file,
+    headers: { "X-XSRF-TOKEN": csrfToken() },
+  });
   const told: unknown = await answer.json().catch(() => null);
   if (!answer.ok) throw new Error(sentenceOf(answer.status, told));
-  return told as KeyStill;
+  return told;
 }
+
+/** Brings in a still that shots can be made to look like. */
+export const bringInStill = (production: number, file: File) =>
+  sendFile(
+    `${under(production)}/film/look/stills?name=${encodeURIComponent(file.name)}`,
+    file,
+  ) as Promise<KeyStill>;
 
 /** A frame of the film as it would be with a shot corrected otherwise. */
 export function correctedUrl(

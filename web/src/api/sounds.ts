@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNotice } from "../parts/notice";
-import { answerTo, api, csrfToken, sentenceOf } from "./client";
+import { answerTo, api, sendFile } from "./client";
 import { keys } from "./queries";
 import { readAnew } from "./readAnew";
 
@@ -87,15 +87,9 @@ export function useGetSounds(id: number) {
     onSettled,
   });
   const bringIn = useMutation({
-    mutationFn: async (file: File) => {
-      const name = file.webkitRelativePath || file.name;
-      const answer = await fetch(
-        `/api/productions/${id}/sounds/files?name=${encodeURIComponent(name)}&source=brought%20in`,
-        { method: "POST", body: file, headers: { "X-XSRF-TOKEN": csrfToken() } },
-      );
-      if (!answer.ok) {
-        throw new Error(sentenceOf(answer.status, await answer.json().catch(() => null)));
-      }
+    mutationFn: (file: File) => {
+      const name = encodeURIComponent(file.webkitRelativePath || file.name);
+      return sendFile(`/api/productions/${id}/sounds/files?name=${name}&source=brought%20in`, file);
     },
     onError: (error) => tell(error.message, "wrong"),
     onSettled,

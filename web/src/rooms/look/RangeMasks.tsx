@@ -2,7 +2,7 @@ import type { ColourCorrection, Film, LookShot, Mask } from "../../api/client";
 import { MaskHandles } from "../score/MaskHandles";
 import { placedOf, takeBox } from "../score/takeBox";
 import type { Sides } from "../score/views";
-import type { LookActions } from "./useLookActions";
+import { triedOn, type LookActions } from "./useLookActions";
 
 /** The masks of a range, on the shot's picture. */
 export function RangeMasks({
@@ -20,9 +20,7 @@ export function RangeMasks({
   range: number;
   actions: LookActions;
 }) {
-  const { trial } = actions;
-  const now: ColourCorrection =
-    trial?.of === "shot" && trial.item === shown.item ? trial.correction : shown.correction;
+  const now = triedOn(actions.trial, shown);
   const masks = now.ranges[range]?.where.masks ?? [];
   const shot = placedOf(film, shown.item);
   if (!shot || masks.length === 0) return null;

@@ -4,9 +4,10 @@ import Slider from "@mui/material/Slider";
 import { useState } from "react";
 import type { ColourRange, Mask } from "../../api/client";
 import { useSoon } from "../../parts/useSoon";
+import { MASK_NAMES } from "../score/masks";
 import { FiveSliders } from "./FiveSliders";
 import { GreySlider } from "./GreySlider";
-import { MASK_NAMES, WherePanel } from "./WherePanel";
+import { WherePanel } from "./WherePanel";
 import { grey, greyButton } from "./grey";
 
 const MOST_RANGES = 4;

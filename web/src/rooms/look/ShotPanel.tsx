@@ -1,12 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import {
-  gradeUrl,
-  looksUrl,
-  type ColourCorrection,
-  type Look,
-  type LookShot,
-} from "../../api/client";
+import { gradeUrl, looksUrl, type Look, type LookShot } from "../../api/client";
 import { fraunces } from "../../theme";
 import { CurvePanel } from "./CurvePanel";
 import { FinishPanel } from "./FinishPanel";
@@ -20,7 +14,7 @@ import { isCurved, isListed, isToned } from "./corrections";
 import { grey, greyButton } from "./grey";
 import { hasKey, type Key } from "./key";
 import type { Stretch } from "./stretch";
-import type { LookActions } from "./useLookActions";
+import { triedOn, type LookActions } from "./useLookActions";
 
 export type Side = "numbers" | "tones" | "curves" | "ranges" | "list" | "finish";
 
@@ -54,8 +48,7 @@ export function ShotPanel(props: Props) {
   const { production, look, shown, selected, actions, side, stretch } = props;
   const overShots = props.overShots && stretch !== null;
   const { trial } = actions;
-  const now: ColourCorrection =
-    trial?.of === "shot" && trial.item === shown.item ? trial.correction : shown.correction;
+  const now = triedOn(trial, shown);
   const tried = (item: string) =>
     trial?.of === "finish" && trial.item === item ? trial.treatments : null;
   const finish = tried("") ?? look.finish;

@@ -1,19 +1,11 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { ColourRange, Mask } from "../../api/client";
-import { withMask } from "../score/masks";
+import { MASK_KINDS, MASK_NAMES, MOST_MASKS, withMask } from "../score/masks";
 import { GreySlider } from "./GreySlider";
 import { GreyToggle } from "./GreyToggle";
 import { grey, greyButton } from "./grey";
 
-export const MASK_NAMES: Record<Mask["kind"], string> = {
-  RECTANGLE: "rectangle",
-  ELLIPSE: "ellipse",
-  OUTLINE: "outline",
-};
-
-const KINDS = Object.keys(MASK_NAMES) as Mask["kind"][];
-const MOST_MASKS = 4;
 const MOST_SOFTNESS = 500;
 
 type Where = ColourRange["where"];
@@ -54,7 +46,7 @@ export function WherePanel({
       <Box sx={{ display: "flex", alignItems: "center", gap: 2, minHeight: 34 }}>
         <Box sx={{ width: 84, flex: "none", mr: 1 }}>In a mask</Box>
         {masks.length < MOST_MASKS &&
-          KINDS.map((kind) => (
+          MASK_KINDS.map((kind) => (
             <Button
               key={kind}
               sx={greyButton}

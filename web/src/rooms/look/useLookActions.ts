@@ -18,6 +18,10 @@ export type Trial =
   | { of: "shot"; item: string; correction: ColourCorrection }
   | { of: "finish"; item: string; treatments: readonly Treatment[] };
 
+/** A shot's correction as it is tried, or as it is. */
+export const triedOn = (trial: Trial | null, shot: LookShot): ColourCorrection =>
+  trial?.of === "shot" && trial.item === shot.item ? trial.correction : shot.correction;
+
 /** What the room does to the film. */
 export function useLookActions(production: number, look: Look, shown: LookShot) {
   const edit = useFilmEdit(production);

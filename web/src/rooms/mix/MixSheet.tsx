@@ -11,7 +11,7 @@ import { goTo } from "../score/playing";
 import { useRulers } from "../score/useRulers";
 import { MixStave } from "./MixStave";
 import { LETTER, isLong, marksOf } from "./marks";
-import { catches, frameOf, freeAt, nearest, sampleOf } from "./moments";
+import { catches, frameOf, freeAt, nearest, sampleOf, type Caught } from "./moments";
 import { ROWS, lidGain, lidY } from "./parts";
 import type { MixActions } from "./useMixActions";
 
@@ -27,7 +27,15 @@ interface Props {
 
 type Drag =
   | { kind: "seek" }
-  | { kind: "sound"; id: string; fromX: number; landing: number; moved: boolean }
+  | {
+      kind: "sound";
+      id: string;
+      fromX: number;
+      landing: number;
+      /** What it can be caught by. */
+      all: readonly Caught[];
+      moved: boolean;
+    }
   | { kind: "lid"; line: string; moved: boolean };
 
 /** How near, in pixels, the pointer takes hold of something, and is caught by a moment. */
@@ -79,7 +87,14 @@ export function MixSheet({ production, film, mix, heard, chosen, onChoose, actio
     if (sound?.place) {
       onChoose(sound.id, e.shiftKey);
       const landing = frameOf(sound.place.landing, fps);
-      drag.current = { kind: "sound", id: sound.id, fromX: e.clientX, landing, moved: false };
+      drag.current = {
+        kind: "sound",
+        id: sound.id,
+        fromX: e.clientX,
+        landing,
+        all: catches(film, sound.id),
+        moved: false,
+      };
       return;
     }
     const line = lineAt(at.ruler, at.x, at.y);
@@ -115,7 +130,7 @@ export function MixSheet({ production, film, mix, heard, chosen, onChoose, actio
       if (now.moved) {
         const frame = at.ruler.frame(at.x);
         const reach = at.ruler.frame(at.x + REACH) - frame;
-        const caught = e.altKey ? null : nearest(catches(film, now.id), frame, reach);
+        const caught = e.altKey ? null : nearest(now.all, frame, reach);
         setMoving({ id: now.id, frame: caught?.frame ?? frame });
       }
     }
@@ -130,7 +145,7 @@ export function MixSheet({ production, film, mix, heard, chosen, onChoose, actio
       if (several) {
         actions.nudge(chosen, sampleOf(moving.frame - now.landing, fps));
       } else if (sound) {
-        const caught = e.altKey ? null : nearest(catches(film, now.id), moving.frame, 0.01);
+        const caught = e.altKey ? null : nearest(now.all, moving.frame, 0.01);
         actions.land(sound, caught?.tie ?? freeAt(moving.frame));
       }
     }

@@ -10,7 +10,7 @@ import { NumberField } from "../../parts/NumberField";
 import { decimal } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
 import { hear, hearAround } from "./hearing";
-import { RATE, catches, frameOf, freeAt, onCut } from "./moments";
+import { RATE, frameOf, freeAt, onCut } from "./moments";
 import { TiesThere } from "./TiesThere";
 import { panOf } from "./pan";
 import type { MixActions } from "./useMixActions";
@@ -47,7 +47,6 @@ export function SoundCard({ production, film, sound, chosen, actions, onLike }: 
   const fps = production.framesPerSecond;
   const { how } = sound;
   const landing = sound.place ? frameOf(sound.place.landing, fps) : null;
-  const all = catches(film, sound.id);
   const change = (to: Partial<SoundManner>) => actions.change(chosen, (own) => ({ ...own, ...to }));
   const step = (way: 1 | -1) => actions.step(sound, way);
   const cut = film.shots.find(
@@ -121,7 +120,8 @@ export function SoundCard({ production, film, sound, chosen, actions, onLike }: 
       </Line>
       {landing !== null && (
         <TiesThere
-          all={all}
+          film={film}
+          of={sound.id}
           frame={landing}
           now={sound.at}
           onTie={(tie) => actions.land(sound, tie)}

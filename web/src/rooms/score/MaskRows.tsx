@@ -5,14 +5,8 @@ import type { Mask, Matte, Placed } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
-import { withMask } from "./masks";
+import { MASK_KINDS, MASK_NAMES, MOST_MASKS, withMask } from "./masks";
 import type { ScoreActions } from "./useScoreActions";
-
-const KINDS: Record<Mask["kind"], string> = {
-  RECTANGLE: "rectangle",
-  ELLIPSE: "ellipse",
-  OUTLINE: "outline",
-};
 
 /** Which part of a picture stays, and how the light under it comes round its edge. */
 export function MaskRows({ shot, actions }: { shot: Placed; actions: ScoreActions }) {
@@ -30,17 +24,17 @@ export function MaskRows({ shot, actions }: { shot: Placed; actions: ScoreAction
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 2 }}>
         <Box sx={{ width: 44, color: ink.ink2 }}>Mask</Box>
-        {matte.masks.length < 4 &&
-          (Object.keys(KINDS) as Mask["kind"][]).map((kind) => (
+        {matte.masks.length < MOST_MASKS &&
+          MASK_KINDS.map((kind) => (
             <Button
               key={kind}
-              title={`What lies in ${kind === "RECTANGLE" ? "a" : "an"} ${KINDS[kind]} stays`}
+              title={`What lies in ${kind === "RECTANGLE" ? "a" : "an"} ${MASK_NAMES[kind]} stays`}
               onClick={() => {
                 actions.addMask(shot.id, kind);
                 set({ onPicture: "masks" });
               }}
             >
-              {KINDS[kind]}
+              {MASK_NAMES[kind]}
             </Button>
           ))}
         <Box sx={{ flex: 1 }} />
@@ -63,7 +57,7 @@ export function MaskRows({ shot, actions }: { shot: Placed; actions: ScoreAction
           aria-label={`Mask ${i + 1}`}
           sx={{ display: "flex", alignItems: "center", gap: 2 }}
         >
-          <Box sx={{ width: 60 }}>{KINDS[mask.kind]}</Box>
+          <Box sx={{ width: 60 }}>{MASK_NAMES[mask.kind]}</Box>
           <NumberField
             label="soft"
             unit="%"

@@ -5,6 +5,17 @@ interface Spot {
   y: number;
 }
 
+export const MASK_NAMES: Record<Mask["kind"], string> = {
+  RECTANGLE: "rectangle",
+  ELLIPSE: "ellipse",
+  OUTLINE: "outline",
+};
+
+export const MASK_KINDS = Object.keys(MASK_NAMES) as Mask["kind"][];
+
+/** Masks that lie on a picture at most. */
+export const MOST_MASKS = 4;
+
 /** Corners that an ellipse is drawn with. */
 const ROUND = 48;
 

@@ -18,7 +18,7 @@ import { NumberField } from "../../parts/NumberField";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { TiesThere } from "../mix/TiesThere";
-import { catches, freeAt, onCut } from "../mix/moments";
+import { freeAt, onCut } from "../mix/moments";
 import { Choice } from "./Choice";
 import { ContrastBars } from "./ContrastBars";
 import { MovementFields } from "./MovementFields";
@@ -257,7 +257,8 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
       </Row>
       {title.place && (
         <TiesThere
-          all={catches(film, title.id)}
+          film={film}
+          of={title.id}
           frame={title.place.landing}
           now={title.at}
           onTie={(tie) => actions.land(title, tie)}

@@ -4,7 +4,7 @@ import type { Film, Production, Title, Words } from "../../api/client";
 import { useSize } from "../../parts/useSize";
 import { useRoom } from "../../store";
 import { face, ink } from "../../theme";
-import { catches, freeAt, nearest } from "../mix/moments";
+import { catches, freeAt, nearest, type Caught } from "../mix/moments";
 import { PictureBand } from "../score/PictureBand";
 import { PlayheadLine } from "../score/PlayheadLine";
 import { bandOf } from "../score/band";
@@ -27,7 +27,16 @@ interface Props {
   actions: WordsActions;
 }
 
-type Drag = { kind: "seek" } | { kind: "title"; id: string; fromX: number; moved: boolean };
+type Drag =
+  | { kind: "seek" }
+  | {
+      kind: "title";
+      id: string;
+      fromX: number;
+      /** What it can be caught by. */
+      all: readonly Caught[];
+      moved: boolean;
+    };
 
 const REACH = 8;
 
@@ -65,7 +74,13 @@ export function WordsSheet(props: Props) {
       );
       if (title) {
         onTitle(title.id);
-        drag.current = { kind: "title", id: title.id, fromX: e.clientX, moved: false };
+        drag.current = {
+          kind: "title",
+          id: title.id,
+          fromX: e.clientX,
+          all: catches(film, title.id),
+          moved: false,
+        };
         return;
       }
     } else if (at.y < ROWS.picture - 2) {
@@ -89,7 +104,7 @@ export function WordsSheet(props: Props) {
       now.moved ||= Math.abs(e.clientX - now.fromX) > 4;
       if (now.moved) {
         const reach = at.ruler.frame(at.x + REACH) - frame;
-        const caught = e.altKey ? null : nearest(catches(film, now.id), frame, reach);
+        const caught = e.altKey ? null : nearest(now.all, frame, reach);
         setMoving({ id: now.id, frame: Math.round(caught?.frame ?? frame) });
       }
     }
@@ -99,7 +114,7 @@ export function WordsSheet(props: Props) {
     drag.current = null;
     const title = words.titles.find((t) => t.id === moving?.id);
     if (now?.kind === "title" && now.moved && moving && title) {
-      const caught = e.altKey ? null : nearest(catches(film, now.id), moving.frame, 0.6);
+      const caught = e.altKey ? null : nearest(now.all, moving.frame, 0.6);
       actions.land(title, caught?.tie ?? freeAt(moving.frame));
     }
     setMoving(null);
