@@ -78,7 +78,7 @@ const story = (over: Partial<Story> = {}): Story => ({
     exclusions: [],
   },
   lexicon: { bell: { name: "bell", search: "bell single" } },
-  sounds: [{ shot: 1, name: "bell", search: "bell single", state: "WANTED" }],
+  sounds: [{ shot: 1, name: "bell", search: "bell single" }],
   givenOut: [],
   ...over,
 });
@@ -252,14 +252,16 @@ describe("sheets, sounds and board", () => {
     });
   });
 
-  it("moves a sound from wanted to found", () => {
+  it("tells how far each sound has come in Mix", () => {
+    const wanted = [
+      { shot: "010", item: null, name: "bell", search: "bell single", state: "FOUND", laid: null },
+    ];
+    client.setQueryData(keys.film(3), { revision: 4 });
+    client.setQueryData(keys.mix(3, 4), { wanted });
     render(inside(<SoundsTab production={production} story={story()} change={change} />));
-    expect(screen.getByText("1 wanted, 0 found, 0 placed")).toBeTruthy();
-    fireEvent.click(screen.getByText("found"));
-    expect(change.mock.calls[0]?.[0]).toMatchObject({
-      path: "sounds",
-      values: { sounds: [{ name: "bell", state: "FOUND" }] },
-    });
+    expect(screen.getByText("0 wanted, 1 found, 0 placed")).toBeTruthy();
+    expect(screen.getByText("on the shelf")).toBeTruthy();
+    expect(screen.getByText("its shot is not in the cut")).toBeTruthy();
   });
 
   it("holds a place for every shot without a take", () => {

@@ -1,24 +1,36 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
+import { Link } from "react-router";
+import { useFilm } from "../../api/queries";
+import { useMix } from "../../api/sounds";
 import { KeptText } from "../../parts/KeptText";
-import type { Lexicon, SoundIdea } from "../../api/client";
+import type { Lexicon, SoundIdea, WantedSound } from "../../api/client";
 import { fraunces, ink } from "../../theme";
 import type { StoryProps } from "./props";
 
-const STATES = ["WANTED", "FOUND", "PLACED"] as const;
+/** How far a sound has come, and what is done next. */
+const STATES: Record<WantedSound["state"], string> = {
+  WANTED: "nothing on the shelf fits",
+  FOUND: "on the shelf",
+  PLACED: "laid in its shot",
+};
 
-/** The sounds the shots call for, what to search for, and how far each has come. */
-export function SoundsTab({ story, change }: StoryProps) {
+const key = (shot: string | undefined, name: string) => `${shot}/${name}`;
+
+/** The sounds the shots call for, what to search for, and how far each has come in Mix. */
+export function SoundsTab({ production, story, change }: StoryProps) {
+  const film = useFilm(production.id).data;
+  const mix = useMix(production.id, film?.revision).data;
+  const states = mix && new Map(mix.wanted.map((w) => [key(w.shot, w.name), w]));
   const put = (index: number, to: Partial<SoundIdea>) =>
     void change({
       method: "PUT",
       path: "sounds",
       values: { sounds: story.sounds.map((s, i) => (i === index ? { ...s, ...to } : s)) },
     });
-  const count = (state: string) => story.sounds.filter((s) => s.state === state).length;
+  const count = (state: WantedSound["state"]) =>
+    mix?.wanted.filter((s) => s.state === state).length ?? 0;
   return (
     <Box sx={{ height: "100%", display: "flex" }}>
       <Box sx={{ flex: 1, overflow: "auto" }} data-testid="sounds">
@@ -64,18 +76,7 @@ export function SoundsTab({ story, change }: StoryProps) {
                 value={s.search}
                 onChange={(search) => put(i, { search })}
               />
-              <ToggleButtonGroup
-                exclusive
-                aria-label={`State of ${s.name}`}
-                value={s.state}
-                onChange={(_, to: SoundIdea["state"] | null) => to && put(i, { state: to })}
-              >
-                {STATES.map((state) => (
-                  <ToggleButton key={state} value={state}>
-                    {state.toLowerCase()}
-                  </ToggleButton>
-                ))}
-              </ToggleButtonGroup>
+              <SoundState wanted={states?.get(key(shot?.number, s.name))} name={s.name} />
             </Box>
           );
         })}
@@ -92,9 +93,37 @@ export function SoundsTab({ story, change }: StoryProps) {
       >
         <Box sx={{ mb: 3 }}>
           {count("WANTED")} wanted, {count("FOUND")} found, {count("PLACED")} placed
+          <Button
+            component={Link}
+            to={`/productions/${production.id}/mix`}
+            size="small"
+            sx={{ ml: 2 }}
+          >
+            Lay them in Mix
+          </Button>
         </Box>
         <Words story={story} change={change} />
       </Box>
+    </Box>
+  );
+}
+
+/** How far a sound has come, and where it is looked for. */
+function SoundState({ wanted, name }: { wanted: WantedSound | undefined; name: string }) {
+  const state = wanted?.state ?? "WANTED";
+  return (
+    <Box
+      aria-label={`State of ${name}`}
+      sx={{
+        display: "flex",
+        gap: 2,
+        color: state === "PLACED" ? ink.moss : state === "WANTED" ? ink.rust : ink.ink,
+      }}
+    >
+      {STATES[state]}
+      {wanted && wanted.item == null && state !== "WANTED" && (
+        <Box sx={{ color: ink.ink2 }}>its shot is not in the cut</Box>
+      )}
     </Box>
   );
 }

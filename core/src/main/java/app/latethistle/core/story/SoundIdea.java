@@ -12,20 +12,11 @@ import java.util.Map;
  * @param shot the shot's id
  * @param name as the list shows it
  * @param search words to search for it with
- * @param state how far it has come
  */
-public record SoundIdea(int shot, String name, String search, State state) {
-  /** How far a sound has come. */
-  public enum State {
-    WANTED,
-    FOUND,
-    PLACED
-  }
-
+public record SoundIdea(int shot, String name, String search) {
   /**
    * The sound list of the shots: each shot's own ideas, with what is kept of the list before
-   * (search words the person changed, states) and with searches proposed by the lexicon for the
-   * others.
+   * (search words the person changed) and with searches proposed by the lexicon for the others.
    */
   public static List<SoundIdea> listFor(
       List<StoryShot> shots, Lexicon lexicon, List<SoundIdea> before) {
@@ -35,10 +26,7 @@ public record SoundIdea(int shot, String name, String search, State state) {
     for (StoryShot shot : shots) {
       for (String name : shot.sounds()) {
         SoundIdea known = kept.get(key(shot.id(), name));
-        list.add(
-            known != null
-                ? known
-                : new SoundIdea(shot.id(), name, search(name, lexicon), State.WANTED));
+        list.add(known != null ? known : new SoundIdea(shot.id(), name, search(name, lexicon)));
       }
     }
     return list;

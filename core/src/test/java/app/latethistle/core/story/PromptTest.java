@@ -204,10 +204,10 @@ class PromptTest {
                     "",
                     0)),
             Lexicon.USUAL,
-            List.of(new SoundIdea(4, "Bell", "ship bell", SoundIdea.State.FOUND)));
+            List.of(new SoundIdea(4, "Bell", "ship bell")));
     assertThat(list)
         .containsExactly(
-            new SoundIdea(4, "Bell", "ship bell", SoundIdea.State.FOUND),
-            new SoundIdea(4, "kettle of fog", "kettle of fog", SoundIdea.State.WANTED));
+            new SoundIdea(4, "Bell", "ship bell"),
+            new SoundIdea(4, "kettle of fog", "kettle of fog"));
   }
 }

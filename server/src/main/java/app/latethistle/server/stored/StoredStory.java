@@ -146,7 +146,7 @@ public final class StoredStory {
 
   private record Sound(String name, String search) {}
 
-  private record Idea(int shot, String name, String search, String state) {}
+  private record Idea(int shot, String name, String search) {}
 
   /** A story as text. */
   public static String write(Story s) {
@@ -162,9 +162,7 @@ public final class StoredStory {
                 new Shots(s.shots().shots().stream().map(Shot::of).toList()),
                 Sheet.of(s.sheets()),
                 Sounds.of(s.lexicon()),
-                s.sounds().stream()
-                    .map(i -> new Idea(i.shot(), i.name(), i.search(), i.state().name()))
-                    .toList(),
+                s.sounds().stream().map(i -> new Idea(i.shot(), i.name(), i.search())).toList(),
                 s.givenOut())));
   }
 
@@ -185,9 +183,7 @@ public final class StoredStory {
         new ShotList(s.shots.shots.stream().map(Shot::get).toList()),
         s.sheets.get(),
         s.lexicon.get(),
-        s.sounds.stream()
-            .map(i -> new SoundIdea(i.shot, i.name, i.search, SoundIdea.State.valueOf(i.state)))
-            .toList(),
+        s.sounds.stream().map(i -> new SoundIdea(i.shot, i.name, i.search)).toList(),
         s.givenOut);
   }
 }
