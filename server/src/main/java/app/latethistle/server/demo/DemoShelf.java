@@ -307,8 +307,8 @@ class DemoShelf {
             long heard = films.state(id).production().revision();
             films.edit(id, heard, s -> new Replace(DemoLook.of(s), "join and move the demo"));
             compose(id);
-            sound(id);
           }
+          sound(id);
           write(id);
           FilmState made = films.state(id);
           boolean night = made.production().title().equals(NightPost.TITLE);
@@ -338,7 +338,10 @@ class DemoShelf {
     int downbeat = state.grid().firstDownbeat();
     List<String> lines =
         state.cutting().voice().lines().stream().map(VoiceClock.Spoken::id).toList();
-    Film sounding = DemoSounds.of(state.film(), shelf::made, named, downbeat, lines);
+    Film sounding =
+        state.production().title().equals(NightPost.TITLE)
+            ? DemoSounds.nightPost(state.film(), shelf::made, named, downbeat, lines)
+            : DemoSounds.saltCarousel(state.film(), shelf::made, named);
     films.edit(
         id, state.production().revision(), s -> new Replace(sounding, "lay the demo's sounds"));
   }

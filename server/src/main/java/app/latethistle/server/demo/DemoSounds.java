@@ -4,11 +4,13 @@ import app.latethistle.core.film.Balance;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Landing;
+import app.latethistle.core.film.MusicTurn;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.sound.Fade;
 import app.latethistle.core.sound.Manner;
 import app.latethistle.core.sound.Repeat;
 import app.latethistle.core.sound.Room;
+import app.latethistle.core.sound.SteppingAside;
 import app.latethistle.core.sound.VoiceCare;
 import app.latethistle.server.material.SoundRow;
 import java.util.ArrayList;
@@ -16,7 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** The sounds of "Night Post", from the shelf: on its cuts, its bars and its words. */
+/** The sounds of both demos, from the shelf: on their cuts, their bars and their words. */
 final class DemoSounds {
   private static final Fade SOFT = new Fade(Fade.Shape.EQUAL_POWER, 24_000);
 
@@ -28,6 +30,8 @@ final class DemoSounds {
 
   private static final long HALF_A_SECOND = 24_000;
 
+  private static final SteppingAside LAST = new SteppingAside(6, 600);
+
   private final Shelf shelf;
   private final Map<String, String> shots;
   private final List<FilmSound> laid = new ArrayList<>();
@@ -38,20 +42,58 @@ final class DemoSounds {
   }
 
   /**
-   * A film with its sounds.
+   * "Night Post" with its sounds; the music stops for a beat before bar 17 and makes room for the
+   * last boom.
    *
    * @param shots the names of shots in the film by their numbers
    * @param downbeat the song's first
    * @param lines the names of the voice's lines, in order
    */
-  static Film of(
+  static Film nightPost(
       Film film, Shelf shelf, Map<String, String> shots, int downbeat, List<String> lines) {
     DemoSounds sounds = new DemoSounds(shelf, shots);
     sounds.valley(downbeat);
     sounds.balloon(downbeat);
     sounds.village(downbeat, lines);
-    Balance balance = film.balance().withCare(VoiceCare.GENTLE);
-    return film.withSounds(sounds.laid).withBalance(balance);
+    Tie drop = beat(downbeat, 17);
+    Balance balance =
+        film.balance()
+            .withCare(VoiceCare.GENTLE)
+            .withTurns(
+                List.of(
+                    new MusicTurn(MusicTurn.Kind.STOP, Tie.onBeat(downbeat + 4 * 16 - 1), drop)));
+    return film.withSounds(sounds.laid).withBalance(balance.withAsked(sounds.asked()));
+  }
+
+  /**
+   * "Salt Carousel" with what is heard of the plain and the fair; the music grows dull before the
+   * carousel turns.
+   */
+  static Film saltCarousel(Film film, Shelf shelf, Map<String, String> shots) {
+    DemoSounds sounds = new DemoSounds(shelf, shots);
+    sounds.bed("wind, soft", "010", "030", quiet(-10));
+    Repeat walking = new Repeat(6, 30_000, 60, 7);
+    sounds.hit("step on gravel", sounds.cut("020"), 0, quiet(-14).withRepeat(walking));
+    sounds.bed("fairground, far", "020", "040", quiet(-12).withDistance(70));
+    sounds.hit("switch clicks", sounds.cut("030"), HALF_A_SECOND, quiet(-10));
+    sounds.hit("lamp oil catches", sounds.cut("040"), 0, quiet(-12).withPan(-40));
+    sounds.bed("gears", "050", "070", quiet(-16));
+    sounds.hit("wood creaks", sounds.cut("060"), HALF_A_SECOND, quiet(-12).withPan(20));
+    sounds.hit("chain rattles", sounds.cut("070"), 0, quiet(-12));
+    sounds.hit("whoosh, airy", sounds.cut("070"), HALF_A_SECOND, quiet(-14).withPan(-30));
+    sounds.bed("motor hums", "080", "090", quiet(-16).withDistance(40));
+    sounds.hit("glass rings", sounds.cut("090"), 0, quiet(-12).withRoom(Room.HALL));
+    sounds.hit("riser, 2 s", sounds.cut("100"), 0, quiet(-14));
+    sounds.hit("impact, wood", sounds.cut("100"), 0, quiet(-12));
+    sounds.bed("wind, soft", "110", Film.END, quiet(-8));
+    sounds.hit("handbell", sounds.cut("120"), 0, quiet(-14).withDistance(80).withRoom(Room.VALLEY));
+    return film.withSounds(sounds.laid)
+        .withBalance(
+            film.balance()
+                .withTurns(
+                    List.of(
+                        new MusicTurn(
+                            MusicTurn.Kind.MUFFLE, sounds.cut("040"), sounds.cut("050")))));
   }
 
   private void valley(int downbeat) {
@@ -98,6 +140,11 @@ final class DemoSounds {
     hit("letters fall", cut("180"), 4 * HALF_A_SECOND, quiet(-9));
     hit("burner, long", cut("190"), 0, quiet(-12).withDistance(40));
     hit("boom, far", cut("190"), 0, quiet(-9));
+  }
+
+  /** The music steps aside for the boom that ends the film. */
+  private Map<String, SteppingAside> asked() {
+    return laid.isEmpty() ? Map.of() : Map.of(laid.get(laid.size() - 1).id(), LAST);
   }
 
   private static Manner quiet(double gain) {
