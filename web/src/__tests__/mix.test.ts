@@ -1,5 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { LaidSound } from "../api/client";
+import { bendsOf, busGain, busY, isInBand, lineAt } from "../rooms/mix/busLine";
+import { offersAt } from "../rooms/mix/turns";
 import { marksOf } from "../rooms/mix/marks";
 import {
   catches,
@@ -33,6 +35,7 @@ function sound(id: string, frame: number, name: string, kind = "HIT"): LaidSound
     says: "",
     place: { start: landing, landing, end: landing + 48_000 },
     over: "",
+    asked: null,
     how: {} as LaidSound["how"],
   };
 }
@@ -142,5 +145,55 @@ describe("loudness", () => {
     expect(loudnessY(TARGET + 2)).toBeLessThan(loudnessY(TARGET));
     expect(loudnessY(20)).toBeGreaterThanOrEqual(190);
     expect(loudnessY(-90)).toBeLessThanOrEqual(218);
+  });
+});
+
+describe("the line of a bus", () => {
+  const point = (frame: number | null, gain: number) => ({
+    at: onCut(""),
+    gain,
+    says: "",
+    sample: frame === null ? null : frame * 2000,
+  });
+
+  it("is drawn where its gain is, and dragged back to it", () => {
+    for (const bus of ["MUSIC", "VOICE", "SOUNDS", "CLIPS"] as const) {
+      for (const gain of [12, 0, -6.5, -36]) {
+        expect(busGain(bus, busY(bus, gain))).toBe(gain);
+        expect(isInBand(bus, busY(bus, gain))).toBe(true);
+      }
+      // What is softer than its row can show lies on its edge.
+      expect(busGain(bus, busY(bus, -60))).toBe(-36);
+    }
+  });
+
+  it("goes evenly from point to point and stays as it is outside them", () => {
+    const bends = bendsOf([point(40, -12), point(null, 3), point(20, 0)], FPS);
+    expect(bends.map((b) => b.point)).toEqual([2, 0]);
+    expect(lineAt(bends, 0)).toBe(0);
+    expect(lineAt(bends, 30)).toBeCloseTo(-6);
+    expect(lineAt(bends, 90)).toBe(-12);
+    expect(lineAt([], 5)).toBe(0);
+    expect(lineAt(bendsOf([point(20, -4)], FPS), 3)).toBe(-4);
+  });
+});
+
+describe("what the music may do", () => {
+  it("ends with the next bar, a beat or a bar before it", () => {
+    const { frames, firstDownbeat, beatsPerBar } = film.clock;
+    const bar = firstDownbeat + beatsPerBar * 2;
+    const [stop, dull] = offersAt(film, (frames[bar] ?? 0) - 1, FPS);
+    expect(stop?.says).toBe("stop for a beat before bar 3");
+    expect(stop?.turn.from.beat).toBe(bar - 1);
+    expect(dull?.turn.from.beat).toBe(bar - beatsPerBar);
+    expect([stop?.turn.until.beat, dull?.turn.until.beat]).toEqual([bar, bar]);
+  });
+
+  it("is counted from the playhead where there are no beats", () => {
+    const silent = { ...film, clock: { ...film.clock, frames: [] } };
+    const [stop, dull] = offersAt(silent, 100, FPS);
+    expect(stop?.turn.from.frame).toBe(88);
+    expect(dull?.turn.from.frame).toBe(52);
+    expect(offersAt(silent, 3, FPS)).toEqual([]);
   });
 });

@@ -61,6 +61,7 @@ export type LookShot = Schemas["LookShot"];
 export type KeyStill = Schemas["KeyStill"];
 export type Mix = Schemas["MixView"];
 export type LaidSound = Schemas["Laid"];
+export type SteppingAside = Schemas["SteppingAside"];
 export type SoundManner = Schemas["Manner"];
 export type HeardMix = Schemas["HeardMix"];
 export type ShelfSound = Schemas["ShelfSound"];

@@ -33,6 +33,18 @@ export const useHeardMix = (id: number, revision: number | undefined) =>
     staleTime: Infinity,
   });
 
+/** A laid sound as it is heard in the film, with nothing else. */
+export const aloneUrl = (id: number, revision: number, sound: string) =>
+  `/api/productions/${id}/film/hear-sound.wav?${new URLSearchParams({ sound, at: String(revision) })}`;
+
+/** A line by itself, with what is done to it or without, equally loud. */
+export const lineUrl = (id: number, revision: number, line: string, cared: boolean) =>
+  `/api/productions/${id}/film/hear-line.wav?${new URLSearchParams({
+    line,
+    cared: String(cared),
+    at: String(revision),
+  })}`;
+
 export type SoundKind = "HIT" | "BED" | "RISER" | "MOVE";
 
 /** What sounds are sought by. */

@@ -48,6 +48,21 @@ export function actOf(groups: readonly KeyGroup[], name: string): Act | undefine
   return undefined;
 }
 
+/** Does something as a letter that was held is let go. */
+export function useRelease(letter: string, act: () => void) {
+  const now = useRef(act);
+  useEffect(() => {
+    now.current = act;
+  });
+  useEffect(() => {
+    const release = (e: KeyboardEvent) => {
+      if (e.key.toLowerCase() === letter && !isTyping(e)) now.current();
+    };
+    window.addEventListener("keyup", release);
+    return () => window.removeEventListener("keyup", release);
+  }, [letter]);
+}
+
 interface Keys {
   /** The tables of what is on the page now. */
   tables: readonly (readonly KeyGroup[])[];

@@ -372,6 +372,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/ask-aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["aside"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/bend-lid": {
         parameters: {
             query?: never;
@@ -798,6 +814,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["group_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/hear-line.wav": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["line"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/hear-sound.wav": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sound_3"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1540,6 +1588,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/set-point": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["point"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/set-rule": {
         parameters: {
             query?: never;
@@ -1998,6 +2062,38 @@ export interface paths {
         get: operations["sight"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/turn-music": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["turn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/turn-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["turnOut"];
         delete?: never;
         options?: never;
         head?: never;
@@ -4179,6 +4275,12 @@ export interface components {
             became: "TAKE" | "SONG" | "KNOWN";
             says: string;
         };
+        AskAside: {
+            asked: components["schemas"]["SteppingAside"] | null;
+            items: string[];
+            /** Format: int64 */
+            revision: number;
+        };
         AskSound: {
             words: string;
         };
@@ -4701,6 +4803,7 @@ export interface components {
             gain: number;
             /** Format: int64 */
             sample: number | null;
+            says: string;
         };
         Family: {
             bold: boolean;
@@ -4995,6 +5098,7 @@ export interface components {
             usual: components["schemas"]["Passing"];
         };
         Laid: {
+            asked: components["schemas"]["SteppingAside"] | null;
             at: components["schemas"]["TieView"];
             how: components["schemas"]["Manner"];
             id: string;
@@ -5452,6 +5556,7 @@ export interface components {
             /** Format: int64 */
             revision: number;
             rule: components["schemas"]["DuckingRule"];
+            turns: components["schemas"]["Turning"][];
             wanted: components["schemas"]["Wanted"][];
         };
         Moment: {
@@ -5869,11 +5974,6 @@ export interface components {
             /** Format: int32 */
             to: number;
         };
-        PointAt: {
-            at: components["schemas"]["TieView"];
-            /** Format: double */
-            gain: number;
-        };
         PresetSaid: {
             name: string;
             said: components["schemas"]["OutputSaid"];
@@ -6238,7 +6338,6 @@ export interface components {
             bus: "MUSIC" | "CLIPS" | "VOICE" | "SOUNDS";
             /** Format: double */
             gain: number;
-            line: components["schemas"]["PointAt"][];
             muted: boolean;
             /** Format: int64 */
             revision: number;
@@ -6291,6 +6390,16 @@ export interface components {
             places: number[];
             /** Format: int64 */
             revision: number;
+        };
+        SetPoint: {
+            at: components["schemas"]["TieView"] | null;
+            /** @enum {string} */
+            bus: "MUSIC" | "CLIPS" | "VOICE" | "SOUNDS";
+            /** Format: double */
+            gain: number;
+            /** Format: int64 */
+            revision: number;
+            was: components["schemas"]["TieView"] | null;
         };
         SetRule: {
             /** Format: int64 */
@@ -6556,8 +6665,6 @@ export interface components {
             search: string;
             /** Format: int32 */
             shot: number;
-            /** @enum {string} */
-            state: "WANTED" | "FOUND" | "PLACED";
         };
         SoundView: {
             /** Format: double */
@@ -6648,6 +6755,12 @@ export interface components {
             /** Format: int64 */
             step: number;
             theirs: boolean;
+        };
+        SteppingAside: {
+            /** Format: double */
+            by: number;
+            /** Format: int32 */
+            held: number;
         };
         StorageView: {
             /** Format: int64 */
@@ -6887,6 +7000,7 @@ export interface components {
             remedies: components["schemas"]["SightRemedy"][];
         };
         TitleView: {
+            asked: components["schemas"]["SteppingAside"] | null;
             at: components["schemas"]["TieView"];
             boxes: components["schemas"]["WordBox"][];
             /** Format: int64 */
@@ -6967,6 +7081,33 @@ export interface components {
             green: number;
             /** Format: double */
             red: number;
+        };
+        Turn: {
+            from: components["schemas"]["TieView"];
+            /** @enum {string} */
+            kind: "STOP" | "MUFFLE";
+            until: components["schemas"]["TieView"];
+        };
+        TurnMusic: {
+            /** Format: int64 */
+            revision: number;
+            turn: components["schemas"]["Turn"];
+        };
+        TurnOut: {
+            /** Format: int64 */
+            revision: number;
+            turn: components["schemas"]["Turn"];
+        };
+        Turning: {
+            /** Format: int64 */
+            end: number | null;
+            from: components["schemas"]["TieView"];
+            /** @enum {string} */
+            kind: "STOP" | "MUFFLE";
+            says: string;
+            /** Format: int64 */
+            start: number | null;
+            until: components["schemas"]["TieView"];
         };
         TwoSongsView: {
             /** Format: double */
@@ -7782,6 +7923,32 @@ export interface operations {
             };
         };
     };
+    aside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskAside"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     bend: {
         parameters: {
             query?: never;
@@ -8464,6 +8631,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    line: {
+        parameters: {
+            query: {
+                line: string;
+                cared: boolean;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "audio/wav": string;
+                };
+            };
+        };
+    };
+    sound_3: {
+        parameters: {
+            query: {
+                sound: string;
+            };
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "audio/wav": string;
                 };
             };
         };
@@ -9640,6 +9856,32 @@ export interface operations {
             };
         };
     };
+    point: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetPoint"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
     rule: {
         parameters: {
             query?: never;
@@ -10365,6 +10607,58 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TitleSight"];
+                };
+            };
+        };
+    };
+    turn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TurnMusic"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    turnOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TurnOut"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
                 };
             };
         };

@@ -2,17 +2,27 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import Slider from "@mui/material/Slider";
-import type { BusFader, HeardMix, Mix } from "../../api/client";
+import { Fragment } from "react";
+import type { BusFader, Film, HeardMix, Mix, Production } from "../../api/client";
+import { lineUrl } from "../../api/sounds";
 import { NumberField } from "../../parts/NumberField";
 import { decimal } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
+import { LinePoints } from "./LinePoints";
+import { TurnRows } from "./TurnRows";
+import type { Bus } from "./busLine";
+import { hear } from "./hearing";
 import { TARGET } from "./parts";
 import type { MixActions } from "./useMixActions";
 
 interface Props {
-  production: number;
+  production: Production;
+  film: Film;
   mix: Mix;
   heard: HeardMix | undefined;
+  /** The bus whose line is drawn, or null. */
+  lined: Bus | null;
+  onLine: (bus: Bus | null) => void;
   actions: MixActions;
 }
 
@@ -26,9 +36,12 @@ const NAMES: Record<BusFader["bus"], string> = {
 const ORDER: readonly BusFader["bus"][] = ["VOICE", "MUSIC", "SOUNDS", "CLIPS"];
 
 /** The buses, the rule by which music steps aside, what is done to the voice, and how it stands. */
-export function LevelsPanel({ production, mix, heard, actions }: Props) {
+export function LevelsPanel(props: Props) {
+  const { production, film, mix, heard, lined, onLine, actions } = props;
   const { rule, care } = mix;
-  const files = `/api/productions/${production}/film`;
+  const fps = production.framesPerSecond;
+  const files = `/api/productions/${production.id}/film`;
+  const cares = care.rumble || care.even + care.hiss + care.sharp + care.breaths > 0;
   const alone = (bus: BusFader["bus"]) => mix.buses.every((b) => b.muted === (b.bus !== bus));
   return (
     <Box sx={{ px: 3, py: 2, overflow: "auto", flex: 1, minHeight: 0 }}>
@@ -37,53 +50,70 @@ export function LevelsPanel({ production, mix, heard, actions }: Props) {
         const bus = mix.buses.find((b) => b.bus === name);
         if (!bus) return null;
         return (
-          <Box key={name} sx={{ display: "flex", alignItems: "center", gap: 2, minHeight: 32 }}>
-            <Box sx={{ width: 52 }}>{NAMES[name]}</Box>
-            <Slider
-              size="small"
-              key={bus.gain}
-              defaultValue={bus.gain}
-              min={-30}
-              max={12}
-              step={0.5}
-              marks={[{ value: 0 }]}
-              aria-label={`Level of ${NAMES[name]}`}
-              onChangeCommitted={(_, gain) => actions.bus(bus, { gain: gain as number })}
-              sx={{ flex: 1 }}
-            />
-            <NumberField
-              label={`Level of ${NAMES[name]}`}
-              unit="dB"
-              digits={1}
-              value={bus.gain}
-              bare
-              onChange={(gain) => actions.bus(bus, { gain })}
-            />
-            <Button
-              size="small"
-              aria-pressed={bus.muted}
-              sx={press(bus.muted)}
-              onClick={() => actions.bus(bus, { muted: !bus.muted })}
-            >
-              mute
-            </Button>
-            <Button
-              size="small"
-              aria-pressed={alone(name)}
-              sx={press(alone(name))}
-              onClick={() => {
-                const only = !alone(name);
-                for (const other of mix.buses) {
-                  const muted = only && other.bus !== name;
-                  if (other.muted !== muted) actions.bus(other, { muted });
-                }
-              }}
-            >
-              alone
-            </Button>
-          </Box>
+          <Fragment key={name}>
+            <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, minHeight: 32 }}>
+              <Box sx={{ width: 46 }}>{NAMES[name]}</Box>
+              <Slider
+                size="small"
+                key={bus.gain}
+                defaultValue={bus.gain}
+                min={-30}
+                max={12}
+                step={0.5}
+                marks={[{ value: 0 }]}
+                aria-label={`Level of ${NAMES[name]}`}
+                onChangeCommitted={(_, gain) => actions.bus(bus, { gain: gain as number })}
+                sx={{ flex: 1 }}
+              />
+              <NumberField
+                label={`Level of ${NAMES[name]}`}
+                unit="dB"
+                digits={1}
+                value={bus.gain}
+                bare
+                onChange={(gain) => actions.bus(bus, { gain })}
+              />
+              <Button
+                size="small"
+                aria-pressed={bus.muted}
+                sx={press(bus.muted)}
+                onClick={() => actions.bus(bus, { muted: !bus.muted })}
+              >
+                mute
+              </Button>
+              <Button
+                size="small"
+                aria-pressed={alone(name)}
+                sx={press(alone(name))}
+                onClick={() => {
+                  const only = !alone(name);
+                  for (const other of mix.buses) {
+                    const muted = only && other.bus !== name;
+                    if (other.muted !== muted) actions.bus(other, { muted });
+                  }
+                }}
+              >
+                alone
+              </Button>
+              <Button
+                size="small"
+                aria-pressed={lined === name}
+                aria-label={`Line of ${NAMES[name]}`}
+                title="Its level from moment to moment, drawn on the staves"
+                sx={{ ...press(lined === name), width: 44 }}
+                onClick={() => onLine(lined === name ? null : name)}
+              >
+                line{bus.line.length > 0 && ` ${bus.line.length}`}
+              </Button>
+            </Box>
+            {lined === name && (
+              <LinePoints film={film} bus={bus} name={NAMES[name]} fps={fps} actions={actions} />
+            )}
+          </Fragment>
         );
       })}
+      <Title>The music itself</Title>
+      <TurnRows film={film} mix={mix} fps={fps} actions={actions} />
       <Title>Music steps aside</Title>
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: "6px 12px" }}>
         <NumberField
@@ -190,10 +220,16 @@ export function LevelsPanel({ production, mix, heard, actions }: Props) {
       {heard?.voice.map((line) => (
         <Box key={line.id} sx={{ display: "flex", gap: 2, minHeight: 20 }}>
           <Box sx={{ width: 46, color: ink.ink2 }}>line {line.number}</Box>
-          <Box sx={{ width: 90 }}>{decimal(line.over)} LU over</Box>
+          <Box sx={{ width: 80 }}>{decimal(line.over)} LU over</Box>
           <Box sx={{ flex: 1, color: line.hard.length > 0 ? ink.rust : ink.ink2 }}>
             {line.hard.length === 0 ? "clear" : `hard to hear: ${line.hard.join(", ")}`}
           </Box>
+          {cares && (
+            <>
+              <HearLine production={production.id} film={film} line={line} cared={false} />
+              <HearLine production={production.id} film={film} line={line} cared />
+            </>
+          )}
         </Box>
       ))}
       {heard?.voice.length === 0 && <Box sx={{ color: ink.ink2 }}>Nobody speaks in the film.</Box>}
@@ -210,6 +246,28 @@ export function LevelsPanel({ production, mix, heard, actions }: Props) {
         </Button>
       </Box>
     </Box>
+  );
+}
+
+/** Plays a line by itself, as it was read or with what is done to it, equally loud. */
+function HearLine(props: {
+  production: number;
+  film: Film;
+  line: HeardMix["voice"][number];
+  cared: boolean;
+}) {
+  const { production, film, line, cared } = props;
+  const how = cared ? "cared for" : "as read";
+  return (
+    <Button
+      size="small"
+      aria-label={`Line ${line.number} ${how}`}
+      title="Both are heard equally loud"
+      sx={{ minWidth: 0, px: 1, minHeight: 20, py: 0, fontSize: 12 }}
+      onClick={() => hear(lineUrl(production, film.revision, line.id, cared))}
+    >
+      {how}
+    </Button>
   );
 }
 

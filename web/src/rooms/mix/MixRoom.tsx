@@ -3,7 +3,7 @@ import Button from "@mui/material/Button";
 import { useState } from "react";
 import type { Film, Mix, Production, ShelfSound } from "../../api/client";
 import { useFilm } from "../../api/queries";
-import { soundUrl, useHeardMix, useMix, type SoundSearch } from "../../api/sounds";
+import { aloneUrl, useHeardMix, useMix, type SoundSearch } from "../../api/sounds";
 import { NoFilm } from "../../parts/NoFilm";
 import { NotYet } from "../../parts/NotYet";
 import { useRoomProduction } from "../../parts/useRoomProduction";
@@ -19,6 +19,7 @@ import { MixTransport } from "./MixTransport";
 import { ShelfPanel } from "./ShelfPanel";
 import { SoundCard } from "./SoundCard";
 import { WantedStrip } from "./WantedStrip";
+import type { Bus } from "./busLine";
 import { hear, hearAround } from "./hearing";
 import { frameOf, onCut } from "./moments";
 import { useMixActions } from "./useMixActions";
@@ -43,6 +44,7 @@ function Mixing({ production, film, mix }: { production: Production; film: Film;
   const [wanted, setWanted] = useState<number | null>(null);
   const [search, setSearch] = useState<SoundSearch>({ words: "", kind: null, like: null });
   const [picked, setPicked] = useState<ShelfSound | null>(null);
+  const [lined, setLined] = useState<Bus | null>(null);
   const [tab, setTab] = useState<"shelf" | "levels">("shelf");
   const fps = production.framesPerSecond;
   const there = chosen.filter((id) => mix.laid.some((s) => s.id === id));
@@ -86,7 +88,7 @@ function Mixing({ production, film, mix }: { production: Production; film: Film;
     choose,
     hearThere,
     hearAlone: () => {
-      if (sound?.sound != null) hear(soundUrl(production.id, sound.sound));
+      if (sound?.place) hear(aloneUrl(production.id, film.revision, sound.id));
     },
     levels: () => setTab((now) => (now === "shelf" ? "levels" : "shelf")),
     actions,
@@ -104,6 +106,7 @@ function Mixing({ production, film, mix }: { production: Production; film: Film;
             heard={heard}
             chosen={there}
             onChoose={choose}
+            lined={tab === "levels" ? lined : null}
             actions={actions}
           />
         </Box>
@@ -139,7 +142,15 @@ function Mixing({ production, film, mix }: { production: Production; film: Film;
             ))}
           </Box>
           {tab === "levels" ? (
-            <LevelsPanel production={production.id} mix={mix} heard={heard} actions={actions} />
+            <LevelsPanel
+              production={production}
+              film={film}
+              mix={mix}
+              heard={heard}
+              lined={lined}
+              onLine={setLined}
+              actions={actions}
+            />
           ) : (
             <>
               <WantedStrip mix={mix} at={wanted} onChoose={look} onLay={actions.propose} />

@@ -1,5 +1,5 @@
 import Box from "@mui/material/Box";
-import { useMemo, useRef, useState, type PointerEvent } from "react";
+import { useMemo, useRef, useState, type MouseEvent, type PointerEvent } from "react";
 import type { Film, HeardMix, Mix, Production } from "../../api/client";
 import { usePeaks } from "../../api/queries";
 import { useSize } from "../../parts/useSize";
@@ -10,6 +10,15 @@ import type { Ruler } from "../score/layout";
 import { goTo } from "../score/playing";
 import { useRulers } from "../score/useRulers";
 import { MixStave } from "./MixStave";
+import {
+  bendsOf,
+  busGain,
+  busY,
+  isInBand,
+  lineAt as lineAtFrame,
+  type Bend,
+  type Bus,
+} from "./busLine";
 import { LETTER, isLong, marksOf } from "./marks";
 import { catches, frameOf, freeAt, nearest, sampleOf, type Caught } from "./moments";
 import { ROWS, lidGain, lidY } from "./parts";
@@ -22,6 +31,8 @@ interface Props {
   heard: HeardMix | undefined;
   chosen: readonly string[];
   onChoose: (id: string | null, more: boolean) => void;
+  /** The bus whose line is drawn and dragged, or null. */
+  lined: Bus | null;
   actions: MixActions;
 }
 
@@ -36,13 +47,15 @@ type Drag =
       all: readonly Caught[];
       moved: boolean;
     }
-  | { kind: "lid"; line: string; moved: boolean };
+  | { kind: "lid"; line: string; moved: boolean }
+  | { kind: "point"; point: number; all: readonly Caught[] };
 
 /** How near, in pixels, the pointer takes hold of something, and is caught by a moment. */
 const REACH = 8;
 
 /** The film on staves, as it is heard: sounds are dragged to where they land, the lid up and down. */
-export function MixSheet({ production, film, mix, heard, chosen, onChoose, actions }: Props) {
+export function MixSheet(props: Props) {
+  const { production, film, mix, heard, chosen, onChoose, lined, actions } = props;
   const [box, size] = useSize({ width: 904, height: 640 });
   const fps = production.framesPerSecond;
   const wish = useRoom((s) => s.barsPerLine);
@@ -53,8 +66,10 @@ export function MixSheet({ production, film, mix, heard, chosen, onChoose, actio
   const drag = useRef<Drag | null>(null);
   const [moving, setMoving] = useState<{ id: string; frame: number } | null>(null);
   const [bending, setBending] = useState<{ line: string; gain: number } | null>(null);
+  const [dragged, setDragged] = useState<(Bend & { point: number }) | null>(null);
+  const bus = mix.buses.find((b) => b.bus === lined) ?? null;
 
-  const locate = (e: PointerEvent) => {
+  const locate = (e: MouseEvent) => {
     const edge = surface.current?.getBoundingClientRect();
     const x = e.clientX - (edge?.left ?? 0);
     const y = e.clientY - (edge?.top ?? 0);
@@ -78,11 +93,29 @@ export function MixSheet({ production, film, mix, heard, chosen, onChoose, actio
       return within && Math.abs(y - lidY(l.gain)) <= REACH;
     });
 
+  /** The point of the drawn line that is there, or one more where the line itself is; null beside it. */
+  const pointAt = (ruler: Ruler, x: number, y: number): number | null => {
+    if (bus === null) return null;
+    const bends = bendsOf(bus.line, fps);
+    const near = bends.find(
+      (b) =>
+        Math.abs(ruler.x(b.at) - x) <= REACH && Math.abs(busY(bus.bus, b.decibels) - y) <= REACH,
+    );
+    if (near) return near.point;
+    const on = Math.abs(y - busY(bus.bus, lineAtFrame(bends, ruler.frame(x)))) <= REACH;
+    return on && isInBand(bus.bus, y) ? bus.line.length : null;
+  };
+
   const down = (e: PointerEvent) => {
     const at = locate(e);
     if (!at || e.button !== 0) return;
     (document.activeElement as HTMLElement | null)?.blur();
     surface.current?.setPointerCapture(e.pointerId);
+    const point = pointAt(at.ruler, at.x, at.y);
+    if (point !== null) {
+      drag.current = { kind: "point", point, all: catches(film, null) };
+      return;
+    }
     const sound = soundAt(at.ruler, at.x, at.y);
     if (sound?.place) {
       onChoose(sound.id, e.shiftKey);
@@ -112,16 +145,28 @@ export function MixSheet({ production, film, mix, heard, chosen, onChoose, actio
     const now = drag.current;
     if (!at) return;
     if (!now) {
-      const over = soundAt(at.ruler, at.x, at.y)
-        ? "grab"
-        : lineAt(at.ruler, at.x, at.y)
-          ? "ns-resize"
-          : "default";
+      const over =
+        pointAt(at.ruler, at.x, at.y) !== null
+          ? "move"
+          : soundAt(at.ruler, at.x, at.y)
+            ? "grab"
+            : lineAt(at.ruler, at.x, at.y)
+              ? "ns-resize"
+              : "default";
       if (surface.current) surface.current.style.cursor = over;
       return;
     }
     if (now.kind === "seek") {
       goTo(film, Math.floor(at.ruler.frame(at.x)));
+    } else if (now.kind === "point") {
+      const frame = at.ruler.frame(at.x);
+      const reach = at.ruler.frame(at.x + REACH) - frame;
+      const caught = e.altKey ? null : nearest(now.all, frame, reach);
+      setDragged({
+        point: now.point,
+        at: caught?.frame ?? Math.round(frame),
+        decibels: busGain(bus?.bus ?? "MUSIC", at.y),
+      });
     } else if (now.kind === "lid") {
       now.moved = true;
       setBending({ line: now.line, gain: lidGain(at.y) });
@@ -149,9 +194,27 @@ export function MixSheet({ production, film, mix, heard, chosen, onChoose, actio
         actions.land(sound, caught?.tie ?? freeAt(moving.frame));
       }
     }
+    if (now?.kind === "point" && dragged && bus) {
+      const caught = e.altKey ? null : nearest(now.all, dragged.at, 0.01);
+      const was = bus.line[now.point]?.at ?? null;
+      actions.point(bus.bus, was, caught?.tie ?? freeAt(dragged.at), dragged.decibels);
+    }
     if (now?.kind === "lid" && now.moved && bending) actions.bend(bending.line, bending.gain);
+    rest();
+  };
+
+  const rest = () => {
     setMoving(null);
     setBending(null);
+    setDragged(null);
+  };
+
+  /** Takes a point of the drawn line out. */
+  const twice = (e: MouseEvent) => {
+    const at = locate(e);
+    const point = at && pointAt(at.ruler, at.x, at.y);
+    const there = point == null ? undefined : bus?.line[point];
+    if (bus && there) actions.point(bus.bus, there.at, null, 0);
   };
 
   return (
@@ -175,10 +238,10 @@ export function MixSheet({ production, film, mix, heard, chosen, onChoose, actio
         onPointerDown={down}
         onPointerMove={move}
         onPointerUp={up}
+        onDoubleClick={twice}
         onPointerCancel={() => {
           drag.current = null;
-          setMoving(null);
-          setBending(null);
+          rest();
         }}
       >
         {rulers.map((ruler, i) => (
@@ -195,6 +258,8 @@ export function MixSheet({ production, film, mix, heard, chosen, onChoose, actio
             isLast={i === rulers.length - 1}
             chosen={chosen}
             moving={moving}
+            lined={bus}
+            dragged={dragged}
             bending={bending}
           />
         ))}

@@ -1,5 +1,5 @@
 import { memo, useMemo } from "react";
-import type { Film, HeardMix, LaidSound, Mix, Production } from "../../api/client";
+import type { BusFader, Film, HeardMix, LaidSound, Mix, Production } from "../../api/client";
 import { face, ink } from "../../theme";
 import { highest, type Outline } from "../cues/peaks";
 import { PictureBand } from "../score/PictureBand";
@@ -8,9 +8,12 @@ import { VoiceLane } from "../score/VoiceLane";
 import { bandOf } from "../score/band";
 import { SHEET, type Ruler } from "../score/layout";
 import { shotsOn } from "../score/staves";
+import { BusLine } from "./BusLine";
 import { LidLine } from "./LidLine";
 import { LoudnessRow } from "./LoudnessRow";
 import { SoundMark } from "./SoundMark";
+import { TurnMarks } from "./TurnMarks";
+import { bendsOf, lineAt, type Bend } from "./busLine";
 import { gainAt } from "./lid";
 import { marksOf } from "./marks";
 import { frameOf, headOf, sampleOf } from "./moments";
@@ -29,6 +32,10 @@ interface Props {
   chosen: readonly string[];
   /** A sound while it is dragged, and the frame at which it would land. */
   moving: { id: string; frame: number } | null;
+  /** The bus whose line is drawn, or null. */
+  lined: BusFader | null;
+  /** A point of that line while it is dragged, or null. */
+  dragged: (Bend & { point: number }) | null;
   /** A line while music under it is dragged, and its gain. */
   bending: { line: string; gain: number } | null;
 }
@@ -60,6 +67,7 @@ export const MixStave = memo(function MixStave(props: Props) {
         <Bars film={film} ruler={ruler} />
         <Music {...props} />
         <LidLine mix={mix} ruler={ruler} fps={fps} bending={props.bending} />
+        <TurnMarks mix={mix} ruler={ruler} fps={fps} />
         <VoiceLane film={film} ruler={ruler} parts={PARTS} />
         <line x1={SHEET.lead} x2={right} y1={ROWS.hits} y2={ROWS.hits} stroke={ink.rule2} />
         <g fontSize={12} fontFamily={face.sans}>
@@ -72,6 +80,9 @@ export const MixStave = memo(function MixStave(props: Props) {
             />
           ))}
         </g>
+        {props.lined && (
+          <BusLine bus={props.lined} ruler={ruler} fps={fps} dragged={props.dragged} />
+        )}
         {heard && <LoudnessRow heard={heard} ruler={ruler} fps={fps} />}
         <line
           x1={SHEET.lead}
@@ -180,7 +191,8 @@ function Music({ film, mix, outline, ruler, production }: Props) {
     if (!outline) return null;
     const fps = production.framesPerSecond;
     const music = mix.buses.find((b) => b.bus === "MUSIC");
-    const level = music ? (music.muted ? 0 : 10 ** (music.gain / 20)) : 1;
+    const line = music ? bendsOf(music.line, fps) : [];
+    const level = music?.muted ? 0 : 10 ** ((music?.gain ?? 0) / 20);
     const bends = mix.lid.map((b) => ({ at: frameOf(b.sample, fps), decibels: b.decibels }));
     const path = (values: Uint8Array, ducked: boolean) => {
       let d = "";
@@ -188,7 +200,7 @@ function Music({ film, mix, outline, ruler, production }: Props) {
       for (let x = from; x <= ruler.right; x += 2) {
         const frame = ruler.frame(x);
         const at = film.songStart + frame / fps;
-        const gain = ducked ? 10 ** (gainAt(bends, frame) / 20) : 1;
+        const gain = 10 ** ((lineAt(line, frame) + (ducked ? gainAt(bends, frame) : 0)) / 20);
         const loud = highest(values, outline.perSecond, at, at + 0.05) * gain * level;
         d += `L${x.toFixed(1)} ${(ROWS.musicEnd - musicHeight(loud)).toFixed(1)}`;
       }

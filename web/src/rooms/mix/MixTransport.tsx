@@ -1,5 +1,7 @@
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import type { Film, Production } from "../../api/client";
+import { switchMono, useMono } from "../../parts/mono";
 import { barBeat, timecode } from "../../parts/time";
 import { useRoom } from "../../store";
 import { face, ink } from "../../theme";
@@ -10,6 +12,7 @@ import { useScrubSound } from "../score/useScrubSound";
 /** The picture, small, with where it is and the button that plays. */
 export function MixTransport({ production, film }: { production: Production; film: Film }) {
   const frame = useRoom((s) => s.frame);
+  const mono = useMono((s) => s.on);
   useScrubSound(production, film);
   return (
     <Box sx={{ display: "flex", flex: "none", borderBottom: `1px solid ${ink.rule2}` }}>
@@ -23,7 +26,23 @@ export function MixTransport({ production, film }: { production: Production; fil
         <Box sx={{ fontSize: 12, color: ink.ink2, mb: 1 }}>min:sec:frame</Box>
         <Box sx={{ fontFamily: face.mono, fontSize: 18 }}>{barBeat(film.clock, frame)}</Box>
         <Box sx={{ fontSize: 12, color: ink.ink2, mb: 1 }}>bar.beat</Box>
-        <PlayButton size={34} />
+        <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
+          <PlayButton size={34} />
+          <Button
+            size="small"
+            aria-pressed={mono}
+            title="Both sides as one, as a small loudspeaker plays them (M)"
+            onClick={switchMono}
+            sx={{
+              minWidth: 0,
+              px: 1.5,
+              bgcolor: mono ? ink.thistleWash : "transparent",
+              color: mono ? ink.thistleDeep : ink.ink,
+            }}
+          >
+            mono
+          </Button>
+        </Box>
       </Box>
     </Box>
   );

@@ -5,10 +5,13 @@ import Select from "@mui/material/Select";
 import Slider from "@mui/material/Slider";
 import type { ReactNode } from "react";
 import type { Film, LaidSound, Production, SoundManner } from "../../api/client";
-import { soundUrl } from "../../api/sounds";
+import { aloneUrl } from "../../api/sounds";
 import { NumberField } from "../../parts/NumberField";
 import { decimal } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
+import { AsideFields } from "./AsideFields";
+import { FadeField } from "./FadeField";
+import { SoundFilters } from "./SoundFilters";
 import { hear, hearAround } from "./hearing";
 import { RATE, frameOf, freeAt, onCut } from "./moments";
 import { TiesThere } from "./TiesThere";
@@ -53,17 +56,6 @@ export function SoundCard({ production, film, sound, chosen, actions, onLike }: 
     (s) => landing !== null && s.start <= landing + 0.5 && s.end > landing + 0.5,
   );
   const after = film.shots[(cut?.place ?? -2) + 1];
-  const cutLow = how.equaliser.bands.find((b) => b.kind === "LOW_CUT")?.hertz ?? 0;
-  const cutHigh = how.equaliser.bands.find((b) => b.kind === "HIGH_CUT")?.hertz ?? 0;
-  const filter = (kind: "LOW_CUT" | "HIGH_CUT", hertz: number) =>
-    change({
-      equaliser: {
-        bands: [
-          ...how.equaliser.bands.filter((b) => b.kind !== kind),
-          ...(hertz > 0 ? [{ kind, hertz, gain: 0, q: Math.SQRT1_2 }] : []),
-        ],
-      },
-    });
   return (
     <Box
       component="section"
@@ -213,20 +205,8 @@ export function SoundCard({ production, film, sound, chosen, actions, onLike }: 
         </Button>
       </Line>
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: "4px 12px", py: 1 }}>
-        <NumberField
-          label="Fade in"
-          unit="s"
-          digits={2}
-          value={how.in.samples / RATE}
-          onChange={(s) => change({ in: { shape: "EQUAL_POWER", samples: Math.round(s * RATE) } })}
-        />
-        <NumberField
-          label="out"
-          unit="s"
-          digits={2}
-          value={how.out.samples / RATE}
-          onChange={(s) => change({ out: { shape: "EQUAL_POWER", samples: Math.round(s * RATE) } })}
-        />
+        <FadeField label="Fade in" fade={how.in} onChange={(to) => change({ in: to })} />
+        <FadeField label="out" fade={how.out} onChange={(to) => change({ out: to })} />
         <NumberField
           label="Length"
           unit="%"
@@ -240,22 +220,6 @@ export function SoundCard({ production, film, sound, chosen, actions, onLike }: 
           digits={1}
           value={how.time.pitch}
           onChange={(pitch) => change({ time: { ...how.time, pitch } })}
-        />
-        <NumberField
-          label="Low cut"
-          unit="Hz"
-          digits={0}
-          value={cutLow}
-          zero="off"
-          onChange={(hertz) => filter("LOW_CUT", hertz)}
-        />
-        <NumberField
-          label="High cut"
-          unit="Hz"
-          digits={0}
-          value={cutHigh}
-          zero="off"
-          onChange={(hertz) => filter("HIGH_CUT", hertz)}
         />
         <NumberField
           label="Times"
@@ -281,6 +245,8 @@ export function SoundCard({ production, film, sound, chosen, actions, onLike }: 
           onChange={(s) => change({ repeat: { ...how.repeat, every: Math.round(s * RATE) } })}
         />
       </Box>
+      <SoundFilters how={how} onChange={(bands) => change({ equaliser: { bands } })} />
+      <AsideFields asked={sound.asked} onAsk={(asked) => actions.aside(chosen, asked)} />
       <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap" }}>
         {landing !== null && (
           <Button
@@ -291,19 +257,19 @@ export function SoundCard({ production, film, sound, chosen, actions, onLike }: 
             Hear it there
           </Button>
         )}
+        {sound.place && (
+          <Button
+            size="small"
+            onClick={() => hear(aloneUrl(production.id, film.revision, sound.id))}
+            title="As it is heard in the film, with nothing else (hold A)"
+          >
+            Alone
+          </Button>
+        )}
         {sound.sound != null && (
-          <>
-            <Button
-              size="small"
-              onClick={() => hear(soundUrl(production.id, sound.sound ?? 0))}
-              title="Its own file, alone (A)"
-            >
-              Alone
-            </Button>
-            <Button size="small" onClick={() => onLike(sound.sound ?? 0)}>
-              Others like it
-            </Button>
-          </>
+          <Button size="small" onClick={() => onLike(sound.sound ?? 0)}>
+            Others like it
+          </Button>
         )}
         <Box sx={{ flex: 1 }} />
         <Button size="small" title="Delete" onClick={() => actions.out(chosen)}>

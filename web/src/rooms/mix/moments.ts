@@ -28,6 +28,8 @@ const NONE = {
 /** A tie to a cut, by the shot it begins; "" is the film's end. */
 export const onCut = (item: string): Tie => ({ ...NONE, tie: "cut", item });
 
+export const beatTie = (beat: number): Tie => ({ ...NONE, tie: "beat", beat, offset: 0 });
+
 export const freeAt = (frame: number): Tie => ({
   ...NONE,
   tie: "free",
@@ -62,7 +64,7 @@ export function catches(film: Film, of: string | null): Caught[] {
   const { firstDownbeat, beatsPerBar } = film.clock;
   const beats = film.clock.frames.map((frame, beat) => ({
     frame,
-    tie: { ...NONE, tie: "beat", beat, offset: 0 },
+    tie: beatTie(beat),
     name:
       (beat - firstDownbeat) % beatsPerBar === 0
         ? `bar ${(beat - firstDownbeat) / beatsPerBar + 1}`

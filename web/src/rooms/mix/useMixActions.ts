@@ -1,7 +1,8 @@
 import { useState } from "react";
-import type { BusFader, LaidSound, Mix, SoundManner, Tie } from "../../api/client";
+import type { BusFader, LaidSound, Mix, SoundManner, SteppingAside, Tie } from "../../api/client";
 import { useFilmEdit, type FilmEdit } from "../../api/queries";
 import { nextFor } from "./moments";
+import type { NewTurn } from "./turns";
 
 /** What the room does to the film. */
 export function useMixActions(production: number, mix: Mix) {
@@ -62,17 +63,21 @@ export function useMixActions(production: number, mix: Mix) {
       void make({ name: "set-voice-care", values: { care: { ...mix.care, ...to } } }),
     bend: (line: string, gain: number | null) =>
       void make({ name: "bend-lid", values: { line, gain } }),
-    bus: (fader: BusFader, to: Partial<Pick<BusFader, "gain" | "muted">>) =>
-      void make({
-        name: "set-bus",
-        values: {
-          bus: fader.bus,
-          gain: fader.gain,
-          muted: fader.muted,
-          line: fader.line.map(({ at, gain }) => ({ at, gain })),
-          ...to,
-        },
-      }),
+    bus: ({ bus, gain, muted }: BusFader, to: Partial<Pick<BusFader, "gain" | "muted">>) =>
+      void make({ name: "set-bus", values: { bus, gain, muted, ...to } }),
+    /**
+     * Puts a point on a bus's line.
+     *
+     * @param was the tie of the point that it takes the place of, or null
+     * @param at its tie; null takes the other out
+     */
+    point: (bus: BusFader["bus"], was: Tie | null, at: Tie | null, gain: number) =>
+      void make({ name: "set-point", values: { bus, was, at, gain } }),
+    /** Music and clips step aside for these, or no longer. */
+    aside: (items: readonly string[], asked: SteppingAside | null) =>
+      void make({ name: "ask-aside", values: { items: [...items], asked } }),
+    turn: (turn: NewTurn) => void make({ name: "turn-music", values: { turn } }),
+    turnOut: (turn: NewTurn) => void make({ name: "turn-out", values: { turn } }),
   };
 }
 

@@ -1,5 +1,6 @@
 import type { Film, Mix } from "../../api/client";
-import { useKeys } from "../../parts/keys";
+import { useKeys, useRelease } from "../../parts/keys";
+import { switchMono } from "../../parts/mono";
 import { playKeys } from "../score/playKeys";
 import { goTo } from "../score/playing";
 import { hush } from "./hearing";
@@ -38,13 +39,23 @@ export function useMixKeys(props: Props) {
     actions.step(sound, way);
     return undefined;
   };
+  useRelease("a", hush);
   useKeys([
     {
       name: "Play",
       keys: [
         ...playKeys(film, hush),
         { shown: "H", says: "the film around the chosen sound", acts: { H: props.hearThere } },
-        { shown: "A", says: "the chosen sound alone", acts: { A: props.hearAlone } },
+        {
+          shown: "hold A",
+          says: "the chosen sound alone, as it is in the film",
+          acts: {
+            A: (e) => {
+              if (!e.repeat) props.hearAlone();
+            },
+          },
+        },
+        { shown: "M", says: "both sides as one, or apart", acts: { M: switchMono } },
       ],
     },
     {

@@ -3,6 +3,7 @@ import Hls from "hls.js";
 import { useCallback, useEffect, useRef, useState, type ReactNode } from "react";
 import { filmUrl, inShape, stillUrl, type Film, type Production } from "../../api/client";
 import { Still } from "../../parts/Still";
+import { useHeardSides } from "../../parts/mono";
 import { useNotice } from "../../parts/notice";
 import { useSize } from "../../parts/useSize";
 import { useRoom } from "../../store";
@@ -109,6 +110,7 @@ function Player({ production, film, shown, onRunning }: PlayerProps) {
   const shape = useRoom((s) => s.shape);
   const source = filmUrl(production.id, inShape(film.revision, shape));
   const length = film.length;
+  useHeardSides(video, playing);
   const hls = useRef<{ source: string; player: Hls } | null>(null);
 
   useEffect(

@@ -17,6 +17,7 @@ import { boxIn, useWordChoices } from "../../api/words";
 import { NumberField } from "../../parts/NumberField";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
+import { AsideFields } from "../mix/AsideFields";
 import { TiesThere } from "../mix/TiesThere";
 import { freeAt, onCut } from "../mix/moments";
 import { Choice } from "./Choice";
@@ -296,6 +297,7 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
           </Small>
         )}
       </Box>
+      <AsideFields asked={title.asked} onAsk={(asked) => actions.aside(title.id, asked)} />
       {sight && (
         <Box sx={{ borderTop: `1px solid ${ink.rule}`, pt: 2 }}>
           <Box sx={{ display: "flex" }}>

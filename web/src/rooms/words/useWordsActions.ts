@@ -1,4 +1,4 @@
-import type { Tie, Title, TitleChange } from "../../api/client";
+import type { SteppingAside, Tie, Title, TitleChange } from "../../api/client";
 import { useFilmEdit, type FilmEdit } from "../../api/queries";
 import type { EditValues } from "../../api/queries";
 import { nextFor } from "../mix/moments";
@@ -38,6 +38,9 @@ export function useWordsActions(production: number) {
         name: "land-title",
         values: { id: title.id, at: title.at, frames: Math.max(1, Math.round(frames)), until },
       }),
+    /** Music and clips step aside as it lands, or no longer. */
+    aside: (title: string, asked: SteppingAside | null) =>
+      void make({ name: "ask-aside", values: { items: [title], asked } }),
     out: (titles: readonly string[]) =>
       void make({ name: "titles-out", values: { titles: [...titles] } }),
     write: (language: string, line: string, text: string | null) =>

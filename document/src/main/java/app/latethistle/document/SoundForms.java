@@ -4,6 +4,7 @@ import app.latethistle.core.film.Balance;
 import app.latethistle.core.film.BusLevel;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Landing;
+import app.latethistle.core.film.MusicTurn;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.sound.Bus;
 import app.latethistle.core.sound.DuckingRule;
@@ -12,6 +13,7 @@ import app.latethistle.core.sound.Fade;
 import app.latethistle.core.sound.Manner;
 import app.latethistle.core.sound.Repeat;
 import app.latethistle.core.sound.Room;
+import app.latethistle.core.sound.SteppingAside;
 import app.latethistle.core.sound.Timing;
 import app.latethistle.core.sound.VoiceCare;
 import app.latethistle.core.time.SampleRange;
@@ -194,15 +196,30 @@ public final class SoundForms {
 
   /** How sounds stand to each other. */
   public record Balanced(
-      Map<String, Fader> buses, Rule ducking, Map<String, Double> byHand, Care voice) {
+      Map<String, Fader> buses,
+      Rule ducking,
+      Map<String, Double> byHand,
+      Care voice,
+      Map<String, Aside> asked,
+      List<Turn> turns) {
+    /** Nothing said: all is as it usually is. */
+    public static final Balanced USUAL = new Balanced(null, null, null, null, null, null);
+
     public static Balanced of(Balance balance) {
       if (balance.equals(Balance.USUAL)) {
         return null;
       }
       Map<String, Fader> buses = new LinkedHashMap<>();
       balance.levels().forEach((bus, level) -> buses.put(bus.name(), Fader.of(level)));
+      Map<String, Aside> asked = new LinkedHashMap<>();
+      balance.asked().forEach((id, aside) -> asked.put(id, Aside.of(aside)));
       return new Balanced(
-          buses, Rule.of(balance.rule()), balance.byHand(), Care.of(balance.care()));
+          buses,
+          Rule.of(balance.rule()),
+          balance.byHand(),
+          Care.of(balance.care()),
+          asked.isEmpty() ? null : asked,
+          balance.turns().isEmpty() ? null : balance.turns().stream().map(Turn::of).toList());
     }
 
     public Balance get() {
@@ -214,7 +231,39 @@ public final class SoundForms {
           levels,
           ducking == null ? DuckingRule.USUAL : ducking.get(),
           Say.or(byHand, Map.of()),
-          voice == null ? VoiceCare.NONE : voice.get());
+          voice == null ? VoiceCare.NONE : voice.get(),
+          aside(),
+          Say.or(turns).stream().map(Turn::get).toList());
+    }
+
+    private Map<String, SteppingAside> aside() {
+      Map<String, SteppingAside> all = new LinkedHashMap<>();
+      if (asked != null) {
+        asked.forEach((id, aside) -> all.put(id, aside.get()));
+      }
+      return all;
+    }
+  }
+
+  /** How music steps aside for a sound or a title. */
+  public record Aside(double by, int held) {
+    static Aside of(SteppingAside aside) {
+      return new Aside(aside.by(), aside.held());
+    }
+
+    SteppingAside get() {
+      return new SteppingAside(by, held);
+    }
+  }
+
+  /** What happens to the music for a while. */
+  public record Turn(String kind, TieForm from, TieForm until) {
+    static Turn of(MusicTurn turn) {
+      return new Turn(turn.kind().name(), TieForm.of(turn.from()), TieForm.of(turn.until()));
+    }
+
+    MusicTurn get() {
+      return new MusicTurn(Say.one(MusicTurn.Kind.class, kind), from.get(), until.get());
     }
   }
 

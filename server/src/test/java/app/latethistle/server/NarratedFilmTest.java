@@ -1,16 +1,25 @@
 package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import app.latethistle.media.Container;
+import app.latethistle.media.SoundMeasure;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
 /** Films that are cut on the voice as well as on the music. */
 class NarratedFilmTest {
+  @TempDir Path folder;
+
   private static final String SCRIPT =
       "## The jetty\n\nMaren (V.O.): The water came at night, and it really stayed.\n";
 
@@ -155,5 +164,30 @@ class NarratedFilmTest {
       assertThat(cut.shot(i).get("start")).isEqualTo(calm.get("shots").get(i).get("start"));
     }
     assertThat(cut.film.get("length")).isEqualTo(calm.get("length"));
+  }
+
+  /** As read and cared for, a line is equally loud, so that the care alone is judged. */
+  @Test
+  void aLineIsHeardAsReadAndCaredForEquallyLoud() throws IOException {
+    EditedFilm cut = spoken();
+    Map<String, Object> care =
+        Map.of("rumble", true, "even", 80, "hiss", 60, "sharp", 60, "breaths", 60);
+    cut.edit("set-voice-care", Map.of("care", care));
+    String line =
+        cut.path
+            + "/film/hear-line.wav?line="
+            + cut.film.at("/voice/0/line").asString()
+            + "&cared=";
+    byte[] plain = cut.api.get(line + "false").bytes();
+    byte[] cared = cut.api.get(line + "true").bytes();
+    assertThat(cared).isNotEqualTo(plain).hasSameSizeAs(plain);
+    assertThat(loudness(cared)).isCloseTo(loudness(plain), within(0.3)).isBetween(-18.0, -16.0);
+    assertThat(cut.api.get(cut.path + "/film/hear-line.wav?line=none&cared=true").detail())
+        .isEqualTo("That line is not heard in the film.");
+  }
+
+  private double loudness(byte[] wave) throws IOException {
+    Path file = Files.write(folder.resolve("line.wav"), wave);
+    return SoundMeasure.of(file, Container.WAV).integrated();
   }
 }

@@ -150,16 +150,61 @@ class SoundTest {
     assertThat(before.get("truePeak").asDouble()).isLessThan(-0.9);
     assertThat(before.get("shortTerm").size())
         .isCloseTo(cut.film.get("length").asInt() * 10 / 24, within(1));
-    cut.edit("set-bus", Map.of("bus", "MUSIC", "gain", -6, "muted", false, "line", List.of()));
+    cut.edit("set-bus", Map.of("bus", "MUSIC", "gain", -6, "muted", false));
     JsonNode after = cut.api.get(cut.path + "/film/mix/heard").json();
     assertThat(after.get("integrated").asDouble() - before.get("integrated").asDouble())
         .isCloseTo(-6, within(0.3));
+    assertThat(cut.tryEdit("set-bus", Map.of("bus", "MUSIC", "gain", 40, "muted", false)).detail())
+        .isEqualTo("A gain is from -60 to 12 dB, not 40.");
+  }
+
+  /** A bus's line keeps its points by what they are tied to; the music turns, and steps aside. */
+  @Test
+  void aLevelIsDrawnTheMusicTurnsAndAHitIsGivenRoom() {
+    Map<String, Object> beat = Map.of("tie", "beat", "beat", 4, "offset", 0);
+    Map<String, Object> next = Map.of("tie", "beat", "beat", 8, "offset", 0);
+    cut.edit("set-point", Map.of("bus", "MUSIC", "at", beat, "gain", -3));
+    cut.edit("set-point", Map.of("bus", "MUSIC", "at", next, "gain", -9));
+    cut.edit("set-bus", Map.of("bus", "MUSIC", "gain", -6, "muted", false));
+    cut.edit("set-point", Map.of("bus", "MUSIC", "was", beat, "at", onCut(item(1)), "gain", -4));
+    JsonNode music = mix().get("buses").valueStream().filter(SoundTest::isMusic).findFirst().get();
+    assertThat(music.get("gain").asDouble()).isEqualTo(-6);
+    assertThat(music.get("line").valueStream().map(p -> p.get("gain").asDouble()))
+        .containsExactly(-9.0, -4.0);
+    assertThat(music.at("/line/1/says").asString()).startsWith("cut into ");
+
+    Map<String, Object> stop = Map.of("kind", "STOP", "from", beat, "until", next);
+    cut.edit("turn-music", Map.of("turn", stop));
+    cut.edit("turn-music", Map.of("turn", Map.of("kind", "MUFFLE", "from", beat, "until", next)));
+    assertThat(mix().at("/turns/0/end").asLong() - mix().at("/turns/0/start").asLong())
+        .isPositive();
+    assertThat(mix().at("/turns/0/says").asString()).contains("bar");
+    cut.edit("turn-out", Map.of("turn", stop));
+    assertThat(mix().get("turns").valueStream().map(t -> t.get("kind").asString()))
+        .containsExactly("MUFFLE");
+
+    lay(asked("boom").get(0).get("id").asLong(), onCut(item(2)), null);
+    String boom = mix().at("/laid/0/id").asString();
+    cut.edit("ask-aside", Map.of("items", List.of(boom), "asked", Map.of("by", 12, "held", 300)));
+    assertThat(mix().at("/laid/0/asked/by").asDouble()).isEqualTo(12);
+    assertThat(mix().get("lid").valueStream().mapToDouble(b -> b.get("decibels").asDouble()))
+        .anyMatch(lowest -> lowest <= -12);
     assertThat(
             cut.tryEdit(
-                    "set-bus",
-                    Map.of("bus", "MUSIC", "gain", 40, "muted", false, "line", List.of()))
+                    "ask-aside",
+                    Map.of("items", List.of(boom), "asked", Map.of("by", 90, "held", 1)))
                 .detail())
-        .isEqualTo("A gain is from -60 to 12 dB, not 40.");
+        .isEqualTo("Music steps aside by 0 to 30 dB, not by 90.");
+
+    Api.Answer alone = cut.api.get(cut.path + "/film/hear-sound.wav?sound=" + boom);
+    assertThat(alone.type()).isEqualTo("audio/wav");
+    assertThat(alone.bytes().length).isGreaterThan(6 * 24_000);
+    assertThat(cut.api.get(cut.path + "/film/hear-sound.wav?sound=none").detail())
+        .contains("not heard in the film");
+  }
+
+  private static boolean isMusic(JsonNode bus) {
+    return bus.get("bus").asString().equals("MUSIC");
   }
 
   @Test

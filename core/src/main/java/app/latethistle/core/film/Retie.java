@@ -41,6 +41,7 @@ public final class Retie {
                             new Overlay.Ties(nearest.apply(o.start()), nearest.apply(o.end()))))
                 .toList())
         .withSounds(film.sounds().stream().map(s -> s.withLanding(s.when().map(nearest))).toList())
+        .withTitles(film.titles().stream().map(t -> t.withStanding(t.when().map(nearest))).toList())
         .withBalance(film.balance().map(nearest))
         .withMarkers(film.markers().stream().map(m -> m.withAt(nearest.apply(m.at()))).toList());
   }

@@ -1,6 +1,7 @@
 package app.latethistle.core.mix;
 
 import app.latethistle.core.sound.DuckingRule;
+import app.latethistle.core.sound.SteppingAside;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import java.util.ArrayList;
@@ -11,14 +12,14 @@ import java.util.function.LongUnaryOperator;
 
 /**
  * How far music and clips step aside for the voice: under each line by what the rule needs there,
- * or by what was set by hand; down before it, up again once nothing more follows. Where nobody
- * speaks it is 0.
+ * or by what was set by hand; down before it, up again once nothing more follows; and as far as
+ * something else asks. Where nobody speaks or asks it is 0.
  *
  * @param lines each line that is heard, in the order they are
  * @param lid the gain that follows from them
  */
 public record Ducking(List<Low> lines, LevelLine lid) {
-  /** Nobody speaks. */
+  /** Nobody speaks or asks. */
   public static final Ducking NONE = new Ducking(List.of(), LevelLine.FLAT);
 
   /**
@@ -82,6 +83,24 @@ public record Ducking(List<Low> lines, LevelLine lid) {
       }
     }
     return new Ducking(lows, new LevelLine(ordered(points)));
+  }
+
+  /**
+   * The same, and aside as far as something else asks for it from a sample on.
+   *
+   * @param landing the sample at which it is to be down
+   */
+  public Ducking aside(DuckingRule rule, long landing, SteppingAside asked) {
+    long early = Samples.ofSeconds(rule.early() / 1000.0);
+    long late = Samples.ofSeconds(rule.late() / 1000.0);
+    long end = landing + Samples.ofSeconds(asked.held() / 1000.0);
+    List<LevelLine.Point> points =
+        List.of(
+            new LevelLine.Point(landing - early, 0),
+            new LevelLine.Point(landing, -asked.by()),
+            new LevelLine.Point(end, -asked.by()),
+            new LevelLine.Point(end + late, 0));
+    return new Ducking(lines, lid.lower(new LevelLine(ordered(points))));
   }
 
   /** Points whose samples never go back: what two lines at once want is the later one's. */

@@ -118,4 +118,22 @@ public sealed interface Effect {
       key.put(how.hiss()).put(how.sharp()).put(how.breaths());
     }
   }
+
+  /** It grows dull towards its end. */
+  record Muffled() implements Effect {
+    @Override
+    public SoundSource.Sound on(SoundSource.Sound sound) {
+      return new MuffledSound(sound);
+    }
+
+    @Override
+    public long tail() {
+      return 0;
+    }
+
+    @Override
+    public void writeKey(KeyWriter key) {
+      key.put("muffled");
+    }
+  }
 }

@@ -3,11 +3,13 @@ package app.latethistle.core.mix;
 import app.latethistle.core.film.Balance;
 import app.latethistle.core.film.BusLevel;
 import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.signal.Loudness;
 import app.latethistle.core.signal.LoudnessTrace;
 import app.latethistle.core.sound.Bus;
+import app.latethistle.core.sound.SteppingAside;
 import app.latethistle.core.sound.VoiceCare;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
@@ -16,6 +18,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.Set;
 import java.util.function.Supplier;
 
@@ -72,7 +75,15 @@ public final class FilmMix {
     return new FilmMix(film, sounding, song, readings).mix();
   }
 
-  /** How the film's music steps aside for its voice. */
+  /** A sound that is laid, as it is heard in the film, with nothing else. */
+  public static Mix alone(Resolved film, Set<String> sounding, String sound) {
+    return new Mix(
+        new LaidSounds(film, sounding).parts(s -> s.id().equals(sound)),
+        film.rate().sampleOf(film.cutting().length()),
+        0);
+  }
+
+  /** How the film's music steps aside for its voice, and for what else asks. */
   public static Ducking ducking(
       Resolved film, Optional<Song> song, List<Optional<Reading>> readings) {
     return new FilmMix(film, Set.of(), song, readings).ducking();
@@ -83,15 +94,8 @@ public final class FilmMix {
     Balance balance = film.film().balance();
     long length = rate.sampleOf(film.cutting().length());
     List<Part> parts = new ArrayList<>();
-    song.ifPresent(
-        heard ->
-            parts.add(
-                new Part(
-                    Bus.MUSIC,
-                    heard.media,
-                    new SampleRange(0, length),
-                    new Course.Straight(film.film().music().start()),
-                    0)));
+    MusicTurns turns = new MusicTurns(film);
+    song.ifPresent(heard -> parts.addAll(turns.parts(heard.media)));
     parts.addAll(new FilmSounds(film, sounding).parts());
     parts.addAll(voice(balance.care()));
     parts.removeIf(part -> balance.level(part.bus()).muted());
@@ -99,6 +103,7 @@ public final class FilmMix {
     for (Bus bus : Bus.values()) {
       lines.put(bus, line(bus));
     }
+    lines.merge(Bus.MUSIC, turns.stops(), LevelLine::plus);
     return new Mix(
         parts,
         length,
@@ -106,7 +111,7 @@ public final class FilmMix {
         Level.AS_MIXED,
         new Mix.Faders(
             lines,
-            balance.level(Bus.VOICE).muted() ? LevelLine.FLAT : ducking().lid(),
+            (balance.level(Bus.VOICE).muted() ? aside(Ducking.NONE) : ducking()).lid(),
             balance.rule().speechBand()));
   }
 
@@ -157,9 +162,29 @@ public final class FilmMix {
         needs.add(new Ducking.Need(line.id(), at, needed(at, spoken, music)));
       }
     }
-    return needs.isEmpty()
-        ? Ducking.NONE
-        : Ducking.of(balance.rule(), balance.byHand(), needs, this::beatBefore);
+    return aside(
+        needs.isEmpty()
+            ? Ducking.NONE
+            : Ducking.of(balance.rule(), balance.byHand(), needs, this::beatBefore));
+  }
+
+  /** The same, and aside for the sounds and titles that ask for it. */
+  private Ducking aside(Ducking voice) {
+    Balance balance = film.film().balance();
+    Ducking all = voice;
+    for (Map.Entry<String, SteppingAside> asked : balance.asked().entrySet()) {
+      OptionalLong landing = landing(asked.getKey());
+      if (landing.isPresent()) {
+        all = all.aside(balance.rule(), landing.getAsLong(), asked.getValue());
+      }
+    }
+    return all;
+  }
+
+  private OptionalLong landing(String id) {
+    Tie.OnItem.Kind kind =
+        film.film().title(id).isPresent() ? Tie.OnItem.Kind.TITLE : Tie.OnItem.Kind.SOUND;
+    return film.sampleOf(new Tie.OnItem(kind, id));
   }
 
   /** What a line asks of the music under it; as much as it stands over it where none is known. */

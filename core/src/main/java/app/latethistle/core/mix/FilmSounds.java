@@ -46,7 +46,7 @@ public final class FilmSounds {
         add(parts, overlay.placement(), range, NOWHERE, NOWHERE);
       }
     }
-    parts.addAll(new LaidSounds(film, sounding).parts());
+    parts.addAll(new LaidSounds(film, sounding).parts(sound -> true));
     return parts;
   }
 

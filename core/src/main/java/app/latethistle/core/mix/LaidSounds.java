@@ -14,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.SplittableRandom;
+import java.util.function.Predicate;
 
 /** The parts of what is laid beside a film's cut. */
 final class LaidSounds {
@@ -31,9 +32,10 @@ final class LaidSounds {
     this.sounding = sounding;
   }
 
-  List<Part> parts() {
+  /** The parts of those sounds of the film that are meant. */
+  List<Part> parts(Predicate<FilmSound> meant) {
     List<Part> parts = new ArrayList<>();
-    for (FilmSound sound : film.film().sounds()) {
+    for (FilmSound sound : film.film().sounds().stream().filter(meant).toList()) {
       SoundPlace place = film.cutting().beside().sounds().get(sound.id());
       String media = media(sound);
       if (place != null && media != null) {

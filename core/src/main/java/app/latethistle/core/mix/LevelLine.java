@@ -3,8 +3,14 @@ package app.latethistle.core.mix;
 import app.latethistle.core.key.KeyWriter;
 import app.latethistle.core.sound.Decibels;
 import app.latethistle.core.time.SampleRange;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.function.DoubleBinaryOperator;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A gain over the film: evenly in decibels from point to point, before the first and after the last
@@ -48,6 +54,42 @@ public record LevelLine(List<Point> points) {
     Point to = points.get(after);
     double share = (double) (sample - from.sample) / (to.sample - from.sample);
     return from.decibels + share * (to.decibels - from.decibels);
+  }
+
+  /** Both gains at once. */
+  LevelLine plus(LevelLine other) {
+    return joined(other, (a, b) -> a + b, samplesOf(other));
+  }
+
+  /** The lower of two gains everywhere. */
+  LevelLine lower(LevelLine other) {
+    SortedSet<Long> samples = samplesOf(other);
+    long before = Long.MIN_VALUE;
+    for (long sample : List.copyOf(samples)) {
+      if (before != Long.MIN_VALUE) {
+        double was = at(before) - other.at(before);
+        double is = at(sample) - other.at(sample);
+        if (was * is < 0) {
+          samples.add(before + Math.round((double) (sample - before) * was / (was - is)));
+        }
+      }
+      before = sample;
+    }
+    return joined(other, Math::min, samples);
+  }
+
+  private SortedSet<Long> samplesOf(LevelLine other) {
+    return Stream.concat(points.stream(), other.points.stream())
+        .map(Point::sample)
+        .collect(Collectors.toCollection(TreeSet::new));
+  }
+
+  private LevelLine joined(LevelLine other, DoubleBinaryOperator as, Collection<Long> samples) {
+    if (points.isEmpty() && other.points.isEmpty()) {
+      return FLAT;
+    }
+    return new LevelLine(
+        samples.stream().map(s -> new Point(s, as.applyAsDouble(at(s), other.at(s)))).toList());
   }
 
   /** The mean of the gain over a range, of ten places in it, in decibels. */

@@ -80,6 +80,13 @@ public final class Biquad {
         a + 1 - (a - 1) * cos - root);
   }
 
+  /** This filter going on where another was, for one whose frequency moves. */
+  public Biquad after(Biquad before) {
+    z1 = before.z1;
+    z2 = before.z2;
+    return this;
+  }
+
   /** The next sample. */
   public double next(double x) {
     double y = b0 * x + z1;

@@ -10,6 +10,7 @@ import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Films;
 import app.latethistle.core.film.Landing;
+import app.latethistle.core.film.MusicTurn;
 import app.latethistle.core.film.Narration;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
@@ -23,6 +24,7 @@ import app.latethistle.core.signal.LoudnessTrace;
 import app.latethistle.core.sound.Bus;
 import app.latethistle.core.sound.DuckingRule;
 import app.latethistle.core.sound.Manner;
+import app.latethistle.core.sound.SteppingAside;
 import app.latethistle.core.sound.VoiceCare;
 import app.latethistle.core.time.SampleRange;
 import java.io.IOException;
@@ -272,5 +274,109 @@ class FilmMixTest {
     Film film =
         film().withBalance(Balance.USUAL.withLevel(Bus.MUSIC, new BusLevel(0, true, List.of())));
     assertThat(mix(spoken(film)).parts()).extracting(Part::bus).containsOnly(Bus.VOICE);
+  }
+
+  private static Balance turned(MusicTurn.Kind kind) {
+    return Balance.USUAL.withTurns(
+        List.of(new MusicTurn(kind, Tie.free(48), Tie.free(72)))); // 2 s to 3 s
+  }
+
+  private Mix music(Balance balance) {
+    return mix(spoken(film().withBalance(balance))).only(EnumSet.of(Bus.MUSIC));
+  }
+
+  /** Silent from one moment to another, and whole with the very sample at which it is back. */
+  @Test
+  void musicStopsAndIsWholeAgainToTheSample() throws IOException {
+    music(3);
+    SampleRange all = new SampleRange(0, 5 * RATE);
+    float[] plain = mixed(music(Balance.USUAL), all);
+    float[] stopped = mixed(music(turned(MusicTurn.Kind.STOP)), all);
+    assertThat(Arrays.copyOf(stopped, 2 * 2 * RATE)).isEqualTo(Arrays.copyOf(plain, 2 * 2 * RATE));
+    float[] silent = Arrays.copyOfRange(stopped, 2 * 2 * RATE + 960, 2 * 3 * RATE - 480);
+    assertThat(peak(silent)).isLessThan(1.0 / 32_768);
+    assertThat(Arrays.copyOfRange(stopped, 2 * 3 * RATE, 2 * 4 * RATE))
+        .isEqualTo(Arrays.copyOfRange(plain, 2 * 3 * RATE, 2 * 4 * RATE));
+  }
+
+  /** A high tone goes, a low one stays, and what comes after is as it was. */
+  @Test
+  void musicGrowsDullAndOpensAtOnce() throws IOException {
+    sounds.put("line", new float[(int) LINE.length()]);
+    SampleRange all = new SampleRange(0, 5 * RATE);
+    for (double hertz : new double[] {100, 3_000}) {
+      sounds.put("song", Tones.sine(hertz, 0.1, 0, 10 * RATE));
+      float[] plain = mixed(music(Balance.USUAL), all);
+      float[] dull = mixed(music(turned(MusicTurn.Kind.MUFFLE)), all);
+      assertThat(level(dull, 2.0, 4.2) / level(plain, 2.0, 4.2)).isCloseTo(1, within(0.01));
+      // Samples of both sides in turn: 5.8 is 2.9 s, where 491 Hz are left: -31.4 dB at 3 kHz.
+      double end = level(dull, 5.75, 5.85) / level(plain, 5.75, 5.85);
+      assertThat(20 * Math.log10(end)).isCloseTo(hertz < 1_000 ? 0 : -31.4, within(1.5));
+      assertThat(Arrays.copyOfRange(dull, 2 * 3 * RATE, 2 * 4 * RATE))
+          .isEqualTo(Arrays.copyOfRange(plain, 2 * 3 * RATE, 2 * 4 * RATE));
+    }
+  }
+
+  /** A sound that asks for room gets it as it lands, however the voice stands. */
+  @Test
+  void musicStepsAsideForASoundThatAsks() {
+    FilmSound hit =
+        new FilmSound(
+            "hit",
+            new SoundMaterial.OfFile("line", "hit", new SampleRange(0, RATE), 0, Optional.empty()),
+            Landing.on(Tie.free(48)),
+            Manner.PLAIN);
+    Film film =
+        film()
+            .withSounds(List.of(hit))
+            .withBalance(
+                Balance.USUAL.withAsked(
+                    Map.of("hit", new SteppingAside(6, 500), "gone", new SteppingAside(9, 500))));
+    LevelLine lid = FilmMix.ducking(Films.resolved(film), Optional.empty(), List.of()).lid();
+    assertThat(lid.at(2 * RATE - RATE / 4)).isZero();
+    assertThat(lid.at(2 * RATE)).isEqualTo(-6);
+    assertThat(lid.at(2 * RATE + RATE / 2)).isEqualTo(-6);
+    assertThat(lid.at(3 * RATE)).isZero();
+  }
+
+  /** What is asked for goes no deeper than the deeper of what lines and others ask. */
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3})
+  void theLowerOfTwoLinesIsLowerEverywhere(long seed) {
+    Random random = new Random(seed);
+    LevelLine one = line(random);
+    LevelLine other = line(random);
+    LevelLine lower = one.lower(other);
+    for (long at = 0; at < 100_000; at += 7) {
+      assertThat(lower.at(at)).isCloseTo(Math.min(one.at(at), other.at(at)), within(0.01));
+      assertThat(one.plus(other).at(at)).isCloseTo(one.at(at) + other.at(at), within(1e-9));
+    }
+  }
+
+  private static LevelLine line(Random random) {
+    return new LevelLine(
+        random
+            .longs(8, 0, 100_000)
+            .distinct()
+            .mapToObj(at -> new LevelLine.Point(at, -random.nextInt(30)))
+            .toList());
+  }
+
+  /** Alone, a sound has the samples it adds to the film. */
+  @Test
+  void aSoundAloneIsWhatItAddsToTheFilm() throws IOException {
+    music(1);
+    FilmSound hit =
+        new FilmSound(
+            "hit",
+            new SoundMaterial.OfFile("line", "hit", new SampleRange(0, RATE), 0, Optional.empty()),
+            Landing.on(Tie.free(24)),
+            Manner.PLAIN.withDistance(40));
+    Resolved film = spoken(film().withSounds(List.of(hit)));
+    SampleRange all = new SampleRange(0, 4 * RATE);
+    float[] alone = mixed(FilmMix.alone(film, Set.of(), "hit"), all);
+    assertThat(alone).isEqualTo(mixed(mix(film).only(EnumSet.of(Bus.SOUNDS)), all));
+    assertThat(peak(alone)).isPositive();
+    assertThat(FilmMix.alone(film, Set.of(), "other").parts()).isEmpty();
   }
 }

@@ -2,8 +2,6 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
-import app.latethistle.core.film.Balance;
-import app.latethistle.core.film.BusLevel;
 import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Film;
@@ -15,11 +13,8 @@ import app.latethistle.core.film.Put;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.Stay;
 import app.latethistle.core.film.Tie;
-import app.latethistle.core.sound.Bus;
-import app.latethistle.core.sound.DuckingRule;
 import app.latethistle.core.sound.Fade;
 import app.latethistle.core.sound.Manner;
-import app.latethistle.core.sound.VoiceCare;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.material.SoundRow;
 import app.latethistle.server.material.SoundShelf;
@@ -30,7 +25,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -38,7 +32,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The film's sounds: laid, landed, balanced, measured. */
+/** The film's sounds: laid, landed, measured. */
 @ServerOnly
 @RestController
 @RequestMapping("/api/productions/{productionId}/film")
@@ -98,18 +92,6 @@ class MixController {
    * @param item the shot, by its id in the film
    */
   record ThroughPlace(long revision, long sound, String item) {}
-
-  record SetRule(long revision, DuckingRule rule) {}
-
-  record SetCare(long revision, VoiceCare care) {}
-
-  /** Lowers music and clips under a line by hand; null by the rule again. */
-  record ByHand(long revision, String line, @Schema(nullable = true) Double gain) {}
-
-  /** A point of a bus's line. */
-  record PointAt(TieView at, double gain) {}
-
-  record SetBus(long revision, Bus bus, double gain, boolean muted, List<PointAt> line) {}
 
   @GetMapping("/mix")
   MixView mix(@PathVariable long productionId) {
@@ -315,53 +297,5 @@ class MixController {
           }
           return together("lay a sound through a place", all);
         });
-  }
-
-  @PostMapping("/set-rule")
-  FilmView rule(@PathVariable long productionId, @RequestBody SetRule s) {
-    return balance(
-        productionId, s.revision(), "change how music steps aside", b -> b.withRule(s.rule()));
-  }
-
-  @PostMapping("/set-voice-care")
-  FilmView care(@PathVariable long productionId, @RequestBody SetCare s) {
-    return balance(productionId, s.revision(), "care for the voice", b -> b.withCare(s.care()));
-  }
-
-  @PostMapping("/bend-lid")
-  FilmView bend(@PathVariable long productionId, @RequestBody ByHand h) {
-    return balance(
-        productionId,
-        h.revision(),
-        "lower music by hand",
-        b -> {
-          Map<String, Double> byHand = new LinkedHashMap<>(b.byHand());
-          if (h.gain() == null) {
-            byHand.remove(h.line());
-          } else {
-            byHand.put(h.line(), h.gain());
-          }
-          return b.withByHand(byHand);
-        });
-  }
-
-  @PostMapping("/set-bus")
-  FilmView bus(@PathVariable long productionId, @RequestBody SetBus s) {
-    List<BusLevel.Point> line =
-        s.line().stream().map(p -> new BusLevel.Point(p.at().get(), p.gain())).toList();
-    return balance(
-        productionId,
-        s.revision(),
-        "change a level",
-        b -> b.withLevel(s.bus(), new BusLevel(s.gain(), s.muted(), line)));
-  }
-
-  private FilmView balance(
-      long productionId, long revision, String label, UnaryOperator<Balance> change) {
-    return edits.make(
-        productionId,
-        revision,
-        film ->
-            SetAspect.of(Aspect.BALANCE, "", change.apply(film.film().balance())).called(label));
   }
 }

@@ -1,9 +1,11 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.film.MusicTurn;
 import app.latethistle.core.mix.MixReport;
 import app.latethistle.core.sound.Bus;
 import app.latethistle.core.sound.DuckingRule;
 import app.latethistle.core.sound.Manner;
+import app.latethistle.core.sound.SteppingAside;
 import app.latethistle.core.sound.VoiceCare;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -14,6 +16,7 @@ import java.util.List;
  * @param laid in the order they land
  * @param lines of the voice that are heard
  * @param lid what music and clips are lowered by, from point to point
+ * @param turns what happens to the music, in the film's order of them
  */
 record MixView(
     long revision,
@@ -24,6 +27,7 @@ record MixView(
     VoiceCare care,
     List<LineLow> lines,
     List<Bend> lid,
+    List<Turning> turns,
     List<Wanted> wanted) {
 
   /**
@@ -34,6 +38,7 @@ record MixView(
    * @param says what it lands on, in words
    * @param place null if what it is tied to is not there
    * @param over the shot it lands in, by its id; "" outside the film
+   * @param asked how music and clips step aside for it; null if they do not
    */
   record Laid(
       String id,
@@ -47,6 +52,7 @@ record MixView(
       String says,
       @Schema(nullable = true) LaidPlace place,
       String over,
+      @Schema(nullable = true) SteppingAside asked,
       Manner how) {}
 
   /** Samples of a sound's first, of what lands, and after its last. */
@@ -55,12 +61,32 @@ record MixView(
   /** A bus's level. */
   record Fader(Bus bus, double gain, boolean muted, List<FaderPoint> line) {}
 
-  /** A point of a level's line; its sample is null if what it is tied to is not there. */
-  record FaderPoint(TieView at, double gain, @Schema(nullable = true) Long sample) {}
+  /**
+   * A point of a level's line.
+   *
+   * @param says what it is tied to, in words
+   * @param sample null if what it is tied to is not there
+   */
+  record FaderPoint(TieView at, double gain, String says, @Schema(nullable = true) Long sample) {}
 
   /** A line, and what music and clips are lowered by under it. */
   record LineLow(
       String id, int number, long start, long end, double byRule, double gain, boolean byHand) {}
+
+  /**
+   * A turn of the music.
+   *
+   * @param says from what to what, in words
+   * @param start its first sample; null if what it is tied to is not there
+   * @param end the sample at which the music is as it was
+   */
+  record Turning(
+      MusicTurn.Kind kind,
+      TieView from,
+      TieView until,
+      String says,
+      @Schema(nullable = true) Long start,
+      @Schema(nullable = true) Long end) {}
 
   /** A point of the lid. */
   record Bend(long sample, double decibels) {}

@@ -10,6 +10,7 @@ import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.mix.Ducking;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.MixReport;
+import app.latethistle.core.mix.MusicTurns;
 import app.latethistle.core.sound.Bus;
 import app.latethistle.core.story.SoundIdea;
 import app.latethistle.core.story.Story;
@@ -77,13 +78,14 @@ class MixViews {
         state.production().revision(),
         film.rate().sampleOf(film.cutting().length()),
         laid,
-        Stream.of(Bus.values()).map(bus -> fader(film, bus)).toList(),
+        Stream.of(Bus.values()).map(bus -> fader(state, bus)).toList(),
         state.film().balance().rule(),
         state.film().balance().care(),
         lines(state, ducking),
         ducking.lid().points().stream()
             .map(p -> new MixView.Bend(p.sample(), p.decibels()))
             .toList(),
+        turns(state),
         wanted(state, known, laid));
   }
 
@@ -109,7 +111,25 @@ class MixViews {
         ties.says(state, sound.when().at()),
         place == null ? null : new MixView.LaidPlace(place.start(), place.landing(), place.end()),
         place == null ? "" : over(state, place.landing()),
+        state.film().balance().asked().get(sound.id()),
         sound.how());
+  }
+
+  private List<MixView.Turning> turns(FilmState state) {
+    MusicTurns turns = new MusicTurns(state.resolved());
+    return state.film().balance().turns().stream()
+        .map(
+            turn -> {
+              Optional<SampleRange> at = turns.range(turn);
+              return new MixView.Turning(
+                  turn.kind(),
+                  TieView.of(turn.from()),
+                  TieView.of(turn.until()),
+                  ties.says(state, turn.from()) + " to " + ties.says(state, turn.until()),
+                  at.map(SampleRange::start).orElse(null),
+                  at.map(SampleRange::end).orElse(null));
+            })
+        .toList();
   }
 
   private static String over(FilmState state, long sample) {
@@ -122,8 +142,9 @@ class MixViews {
     return place < 0 ? "" : state.film().placements().get(place).id();
   }
 
-  private static MixView.Fader fader(Resolved film, Bus bus) {
-    BusLevel level = film.film().balance().level(bus);
+  private MixView.Fader fader(FilmState state, Bus bus) {
+    Resolved film = state.resolved();
+    BusLevel level = state.film().balance().level(bus);
     return new MixView.Fader(
         bus,
         level.gain(),
@@ -133,7 +154,10 @@ class MixViews {
                 p -> {
                   OptionalLong at = film.sampleOf(p.at());
                   return new MixView.FaderPoint(
-                      TieView.of(p.at()), p.gain(), at.isPresent() ? at.getAsLong() : null);
+                      TieView.of(p.at()),
+                      p.gain(),
+                      ties.says(state, p.at()),
+                      at.isPresent() ? at.getAsLong() : null);
                 })
             .toList());
   }

@@ -1,6 +1,7 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.caption.Caption;
+import app.latethistle.core.sound.SteppingAside;
 import app.latethistle.core.words.CaptionKind;
 import app.latethistle.core.words.Lettering;
 import app.latethistle.core.words.Movement;
@@ -33,6 +34,7 @@ record WordsView(
    * @param needs seconds that it takes to read it
    * @param stays seconds that it stands whole
    * @param missing letters that no face has
+   * @param asked how music and clips step aside for it; null if they do not
    */
   record TitleView(
       String id,
@@ -48,7 +50,8 @@ record WordsView(
       @Schema(nullable = true) StandingPlace place,
       double needs,
       double stays,
-      List<String> missing) {}
+      List<String> missing,
+      @Schema(nullable = true) SteppingAside asked) {}
 
   /** Where words stand in a shape such as "16:9", in thousandths of the picture. */
   record WordBox(String shape, int x, int y, int width) {}

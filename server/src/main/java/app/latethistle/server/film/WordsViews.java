@@ -83,7 +83,8 @@ class WordsViews {
             : new WordsView.StandingPlace(place.start(), place.landing(), place.end()),
         t.words().readingSeconds(),
         place == null ? 0 : place.standsFor(t.movement(), state.production().rate()),
-        missing.stream().map(Character::toString).toList());
+        missing.stream().map(Character::toString).toList(),
+        state.film().balance().asked().get(t.id()));
   }
 
   private static List<WordsView.WordBox> boxes(FilmState state, ShapedBox box) {

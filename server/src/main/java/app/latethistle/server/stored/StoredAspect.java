@@ -197,8 +197,7 @@ final class StoredAspect<I, T, S> {
 
   /** The usual one is not written in a film, but it is in an edit. */
   private static SoundForms.Balanced balanced(Balance balance) {
-    return Optional.ofNullable(SoundForms.Balanced.of(balance))
-        .orElse(new SoundForms.Balanced(null, null, null, null));
+    return Optional.ofNullable(SoundForms.Balanced.of(balance)).orElse(SoundForms.Balanced.USUAL);
   }
 
   /** Those stored first said nothing: they were plain cuts. */

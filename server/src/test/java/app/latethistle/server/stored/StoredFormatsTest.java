@@ -20,6 +20,7 @@ import app.latethistle.core.film.Joint;
 import app.latethistle.core.film.Landing;
 import app.latethistle.core.film.Marker;
 import app.latethistle.core.film.Material;
+import app.latethistle.core.film.MusicTurn;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Put;
@@ -81,6 +82,7 @@ import app.latethistle.core.sound.Fade;
 import app.latethistle.core.sound.Manner;
 import app.latethistle.core.sound.Repeat;
 import app.latethistle.core.sound.Room;
+import app.latethistle.core.sound.SteppingAside;
 import app.latethistle.core.sound.Timing;
 import app.latethistle.core.sound.VoiceCare;
 import app.latethistle.core.story.Brief;
@@ -209,7 +211,9 @@ class StoredFormatsTest {
               Bus.SOUNDS, new BusLevel(-3, false, List.of(new BusLevel.Point(Tie.onBeat(2), -6))))
           .withRule(new DuckingRule(8, 300, 700, 900, true, true))
           .withByHand(Map.of("4", -2.0))
-          .withCare(VoiceCare.GENTLE);
+          .withCare(VoiceCare.GENTLE)
+          .withAsked(Map.of("sound", new SteppingAside(6, 400)))
+          .withTurns(List.of(new MusicTurn(MusicTurn.Kind.STOP, Tie.onBeat(3), Tie.onBeat(4))));
   private static final Marker MARKER = Marker.of("marker", Tie.free(90), "here the “door”");
   private static final FilmTitle TITLE = title();
   private static final FilmCaptions CAPTIONS = captions();

@@ -1,0 +1,46 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import type { Film, Mix } from "../../api/client";
+import { useRoom } from "../../store";
+import { ink } from "../../theme";
+import { TURNS, offersAt } from "./turns";
+import type { MixActions } from "./useMixActions";
+
+interface Props {
+  film: Film;
+  mix: Mix;
+  fps: number;
+  actions: MixActions;
+}
+
+/** What happens to the music itself, and what may before the next bar. */
+export function TurnRows({ film, mix, fps, actions }: Props) {
+  const frame = useRoom((s) => s.frame);
+  return (
+    <Box role="group" aria-label="Turns of the music">
+      {mix.turns.map((turn, i) => (
+        <Box key={i} sx={{ display: "flex", alignItems: "center", gap: 1, minHeight: 28 }}>
+          <Box sx={{ flex: 1, minWidth: 0, color: turn.start == null ? ink.rust : ink.ink }}>
+            {TURNS[turn.kind]}, {turn.says}
+            {turn.start == null && ": not in the film"}
+          </Box>
+          <Button
+            size="small"
+            aria-label={`Take out: ${TURNS[turn.kind]}, ${turn.says}`}
+            sx={{ minWidth: 0, px: 1.5, minHeight: 22 }}
+            onClick={() => actions.turnOut({ kind: turn.kind, from: turn.from, until: turn.until })}
+          >
+            ×
+          </Button>
+        </Box>
+      ))}
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1 }}>
+        {offersAt(film, frame, fps).map(({ says, turn }) => (
+          <Button key={says} size="small" onClick={() => actions.turn(turn)}>
+            {says}
+          </Button>
+        ))}
+      </Box>
+    </Box>
+  );
+}
