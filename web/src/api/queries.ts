@@ -35,6 +35,7 @@ export const keys = {
   transitions: ["transitions"] as const,
   treatments: ["treatments"] as const,
   finishes: ["finishes"] as const,
+  designs: ["title designs"] as const,
 };
 
 export const useShelf = () =>

@@ -1,4 +1,10 @@
-import { keepPreviousData, useQueries, useQuery, useQueryClient } from "@tanstack/react-query";
+import {
+  keepPreviousData,
+  useMutation,
+  useQueries,
+  useQuery,
+  useQueryClient,
+} from "@tanstack/react-query";
 import { useNotice } from "../parts/notice";
 import { answerTo, api, type Title, type TitleSight } from "./client";
 import { keys } from "./queries";
@@ -27,17 +33,33 @@ export const useWords = (
   });
 
 /** What titles can be made of. */
-export const useWordChoices = (id: number) =>
+export const useWordChoices = () =>
   useQuery({
-    queryKey: ["word choices"],
-    queryFn: () =>
-      answerTo(
-        api.GET("/api/productions/{productionId}/film/words/choices", {
-          params: { path: { productionId: id } },
-        }),
-      ),
+    queryKey: keys.designs,
+    queryFn: () => answerTo(api.GET("/api/title-designs")),
     staleTime: Infinity,
   });
+
+/** Keeps how a title is made to begin others with, or takes such a design off the list. */
+export function useKeepDesign() {
+  const client = useQueryClient();
+  const tell = useNotice((s) => s.tell);
+  const { mutate } = useMutation({
+    mutationFn: (act: () => Promise<unknown>) => act(),
+    onError: (error) => tell(error.message, "wrong"),
+    onSettled: () => readAnew(client, keys.designs),
+  });
+  return {
+    keep: (production: number, title: string, name: string) =>
+      mutate(() =>
+        answerTo(api.POST("/api/title-designs", { body: { production, title, name } })).then(() =>
+          tell(`“${name.trim()}” is among the designs of new titles.`, "said"),
+        ),
+      ),
+    remove: (name: string) =>
+      mutate(() => answerTo(api.DELETE("/api/title-designs", { params: { query: { name } } }))),
+  };
+}
 
 /** Where a title stands in a shape; in the film's own where nothing else is said. */
 export function boxIn(boxes: Title["boxes"], shape: string | null) {

@@ -110,7 +110,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_9"];
+        delete: operations["remove_10"];
         options?: never;
         head?: never;
         patch?: never;
@@ -157,7 +157,7 @@ export interface paths {
         };
         get: operations["all_5"];
         put?: never;
-        post: operations["keep_2"];
+        post: operations["keep_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -190,7 +190,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_8"];
+        delete: operations["remove_9"];
         options?: never;
         head?: never;
         patch?: never;
@@ -254,7 +254,7 @@ export interface paths {
         get: operations["one"];
         put?: never;
         post?: never;
-        delete: operations["remove_4"];
+        delete: operations["remove_5"];
         options?: never;
         head?: never;
         patch: operations["change_5"];
@@ -462,6 +462,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["look_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/caption-sounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sounds_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1405,7 +1421,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_3"];
+        post: operations["remove_4"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2141,7 +2157,7 @@ export interface paths {
         };
         get: operations["versions"];
         put?: never;
-        post: operations["keep_1"];
+        post: operations["keep_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2158,7 +2174,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_7"];
+        delete: operations["remove_8"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2188,22 +2204,6 @@ export interface paths {
             cookie?: never;
         };
         get: operations["words"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/productions/{productionId}/film/words/choices": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["choices"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3645,7 +3645,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["remove_2"];
+        post: operations["remove_3"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3725,7 +3725,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["keep"];
+        post: operations["keep_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3998,7 +3998,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_6"];
+        delete: operations["remove_7"];
         options?: never;
         head?: never;
         patch?: never;
@@ -4142,7 +4142,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        delete: operations["remove_5"];
+        delete: operations["remove_6"];
         options?: never;
         head?: never;
         patch?: never;
@@ -4159,6 +4159,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/title-designs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choices"];
+        put?: never;
+        post: operations["keep"];
+        delete: operations["remove_2"];
         options?: never;
         head?: never;
         patch?: never;
@@ -4438,6 +4454,8 @@ export interface components {
             /** Format: int64 */
             revision: number;
             shape: string | null;
+            /** @enum {string|null} */
+            speakers: "UNTOLD" | "NAMES" | "COLOURS" | null;
         };
         CaptionLook: {
             boxes: components["schemas"]["WordBox"][];
@@ -4447,6 +4465,16 @@ export interface components {
             lettering: components["schemas"]["Lettering"];
             /** Format: int32 */
             marked: number;
+            /** @enum {string} */
+            speakers: "UNTOLD" | "NAMES" | "COLOURS";
+        };
+        CaptionSounds: {
+            language: string;
+            /** Format: int64 */
+            revision: number;
+            texts: {
+                [key: string]: string;
+            };
         };
         CaptionView: {
             /** Format: int64 */
@@ -4467,6 +4495,14 @@ export interface components {
             read: string;
             text: string;
         };
+        CaptionedSound: {
+            crowded: boolean;
+            /** Format: int64 */
+            frame: number;
+            name: string;
+            sound: string;
+            text: string;
+        };
         CaptionsView: {
             captions: components["schemas"]["CaptionView"][];
             language: string;
@@ -4481,6 +4517,7 @@ export interface components {
             /** Format: double */
             perSecond: number;
             said: components["schemas"]["CaptionedLine"][];
+            sounds: components["schemas"]["CaptionedSound"][];
         };
         Carry: {
             /** Format: int32 */
@@ -5062,6 +5099,12 @@ export interface components {
             note: string | null;
             rejected: boolean | null;
             there: boolean | null;
+        };
+        KeepDesign: {
+            name: string;
+            /** Format: int64 */
+            production: number;
+            title: string;
         };
         KeepStyle: {
             name: string;
@@ -6997,6 +7040,7 @@ export interface components {
             needed: number;
             /** Format: double */
             outside: number;
+            over: string[];
             remedies: components["schemas"]["SightRemedy"][];
         };
         TitleView: {
@@ -7244,6 +7288,7 @@ export interface components {
         WordChoices: {
             designs: components["schemas"]["Design"][];
             families: components["schemas"]["Family"][];
+            own: components["schemas"]["Design"][];
         };
         WordEdge: {
             /** @enum {string} */
@@ -7446,7 +7491,7 @@ export interface operations {
             };
         };
     };
-    remove_9: {
+    remove_10: {
         parameters: {
             query?: never;
             header?: never;
@@ -7528,7 +7573,7 @@ export interface operations {
             };
         };
     };
-    keep_2: {
+    keep_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -7576,7 +7621,7 @@ export interface operations {
             };
         };
     };
-    remove_8: {
+    remove_9: {
         parameters: {
             query?: never;
             header?: never;
@@ -7706,7 +7751,7 @@ export interface operations {
             };
         };
     };
-    remove_4: {
+    remove_5: {
         parameters: {
             query?: never;
             header?: never;
@@ -8065,6 +8110,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["CaptionChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    sounds_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CaptionSounds"];
             };
         };
         responses: {
@@ -9544,7 +9615,7 @@ export interface operations {
             };
         };
     };
-    remove_3: {
+    remove_4: {
         parameters: {
             query?: never;
             header?: never;
@@ -10737,7 +10808,7 @@ export interface operations {
             };
         };
     };
-    keep_1: {
+    keep_2: {
         parameters: {
             query?: never;
             header?: never;
@@ -10761,7 +10832,7 @@ export interface operations {
             };
         };
     };
-    remove_7: {
+    remove_8: {
         parameters: {
             query?: never;
             header?: never;
@@ -10828,28 +10899,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WordsView"];
-                };
-            };
-        };
-    };
-    choices: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                productionId: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WordChoices"];
                 };
             };
         };
@@ -13213,7 +13262,7 @@ export interface operations {
             };
         };
     };
-    remove_2: {
+    remove_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -13355,7 +13404,7 @@ export interface operations {
             };
         };
     };
-    keep: {
+    keep_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -13846,7 +13895,7 @@ export interface operations {
             };
         };
     };
-    remove_6: {
+    remove_7: {
         parameters: {
             query?: never;
             header?: never;
@@ -14082,7 +14131,7 @@ export interface operations {
             };
         };
     };
-    remove_5: {
+    remove_6: {
         parameters: {
             query?: never;
             header?: never;
@@ -14121,6 +14170,68 @@ export interface operations {
                 content: {
                     "application/json": string;
                 };
+            };
+        };
+    };
+    choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WordChoices"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepDesign"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    remove_2: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -4,7 +4,7 @@ import ButtonBase from "@mui/material/ButtonBase";
 import OutlinedInput from "@mui/material/OutlinedInput";
 import { useDeferredValue, useState } from "react";
 import { designUrl, type Film, type Production, type Tie } from "../../api/client";
-import { useWordChoices } from "../../api/words";
+import { useKeepDesign, useWordChoices } from "../../api/words";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { catches, freeAt, nearest } from "../mix/moments";
@@ -21,7 +21,9 @@ export function DesignChoice(props: {
 }) {
   const { production, film, onTake, onClose } = props;
   const frame = useRoom((s) => s.frame);
-  const choices = useWordChoices(production.id).data;
+  const choices = useWordChoices().data;
+  const designs = useKeepDesign();
+  const own = new Set(choices?.own.map((d) => d.name));
   const [text, setText] = useState(production.title);
   const seen = useDeferredValue(text);
   const take = (design: string) => {
@@ -67,26 +69,44 @@ export function DesignChoice(props: {
           alignContent: "start",
         }}
       >
-        {choices?.designs.map((design) => (
-          <ButtonBase
-            key={design.name}
-            onClick={() => take(design.name)}
-            sx={{ display: "block", font: "inherit", textAlign: "left", borderRadius: 1 }}
-          >
-            <img
-              src={designUrl(production.id, film.revision, frame, design.name, seen.trim())}
-              alt=""
-              loading="lazy"
-              style={{
-                width: "100%",
-                aspectRatio: `${production.width} / ${production.height}`,
-                objectFit: "cover",
+        {[...(choices?.own ?? []), ...(choices?.designs ?? [])].map((design) => (
+          <Box key={design.name} sx={{ position: "relative" }}>
+            <ButtonBase
+              onClick={() => take(design.name)}
+              sx={{
                 display: "block",
-                backgroundColor: ink.well,
+                width: "100%",
+                font: "inherit",
+                textAlign: "left",
+                borderRadius: 1,
               }}
-            />
-            <Box sx={{ fontSize: 12, lineHeight: "16px", pt: 0.5 }}>{design.name}</Box>
-          </ButtonBase>
+            >
+              <img
+                src={designUrl(production.id, film.revision, frame, design.name, seen.trim())}
+                alt=""
+                loading="lazy"
+                style={{
+                  width: "100%",
+                  aspectRatio: `${production.width} / ${production.height}`,
+                  objectFit: "cover",
+                  display: "block",
+                  backgroundColor: ink.well,
+                }}
+              />
+              <Box sx={{ fontSize: 12, lineHeight: "16px", pt: 0.5 }}>{design.name}</Box>
+            </ButtonBase>
+            {own.has(design.name) && (
+              <Button
+                size="small"
+                aria-label={`Take the design ${design.name} off the list`}
+                title="Take it off the list; titles that began with it stay"
+                onClick={() => designs.remove(design.name)}
+                sx={{ position: "absolute", top: 4, right: 4, minWidth: 0, px: 1, minHeight: 20 }}
+              >
+                ×
+              </Button>
+            )}
+          </Box>
         ))}
       </Box>
     </Box>

@@ -22,6 +22,7 @@ import { TiesThere } from "../mix/TiesThere";
 import { freeAt, onCut } from "../mix/moments";
 import { Choice } from "./Choice";
 import { ContrastBars } from "./ContrastBars";
+import { KeepDesign } from "./KeepDesign";
 import { MovementFields } from "./MovementFields";
 import { hex, rgbOf, sized } from "./titles";
 import type { Draft } from "./useTitleDrafts";
@@ -53,7 +54,7 @@ const REMEDIES = { SHADOW: "Shadow", PLATE: "Plate", MOVE: "Move it clear" } as 
 
 /** All that is said of a title. */
 export function TitleCard({ production, film, title, sight, actions, onTry, onKeep }: Props) {
-  const choices = useWordChoices(production.id).data;
+  const choices = useWordChoices().data;
   const shape = useRoom((s) => s.shape);
   const lines = Math.min(production.width, production.height);
   const { lettering, movement } = title;
@@ -314,6 +315,15 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
               {sight.outside.toFixed(0)} px outside the area that is seen everywhere
             </Box>
           )}
+          {sight.over.length > 0 && (
+            <Box sx={{ color: ink.rust }}>
+              over the focus of{" "}
+              {film.shots
+                .filter((s) => sight.over.includes(s.id))
+                .map((s) => s.label)
+                .join(", ")}
+            </Box>
+          )}
           <Box sx={{ display: "flex", gap: 1, flexWrap: "wrap", py: 1 }}>
             {sight.remedies.map((remedy) => (
               <Button
@@ -349,6 +359,9 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
         <Button size="small" title="Delete" onClick={() => actions.out([title.id])}>
           Take out
         </Button>
+      </Row>
+      <Row>
+        <KeepDesign key={title.id} production={production.id} title={title.id} />
       </Row>
     </Box>
   );

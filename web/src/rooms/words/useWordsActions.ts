@@ -45,6 +45,9 @@ export function useWordsActions(production: number) {
       void make({ name: "titles-out", values: { titles: [...titles] } }),
     write: (language: string, line: string, text: string | null) =>
       void make({ name: "write-caption", values: { language, line, text } }),
+    /** Says something of sounds, by their ids; "" says nothing. */
+    sounds: (language: string, texts: Record<string, string>) =>
+      void make({ name: "caption-sounds", values: { language, texts } }),
     look: (values: EditValues<"caption-look">) => void make({ name: "caption-look", values }),
     language: (language: string, translated: boolean) =>
       make({ name: "add-language", values: { language, translated } }),

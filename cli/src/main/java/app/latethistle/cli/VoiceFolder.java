@@ -81,7 +81,13 @@ record VoiceFolder(Narration narration, List<Path> readings, List<Double> loudne
     Narration.Start start =
         index == 0 ? new Narration.Start.OnBar(1) : new Narration.Start.After(Delivery.USUAL_GAP);
     return new Narration.Line(
-        Integer.toString(line.number()), line.number(), line.text(), words, length, start);
+        Integer.toString(line.number()),
+        line.number(),
+        line.text(),
+        words,
+        length,
+        start,
+        line.speaker());
   }
 
   private static List<Path> files(Path folder) throws IOException {

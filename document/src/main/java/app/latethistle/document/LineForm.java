@@ -16,6 +16,7 @@ import java.util.List;
  * @param words of it, in samples of the reading as it is used
  * @param start what its first word is tied to; the end of the line before if it is not said
  * @param cuts what is left out of the file, in samples of it
+ * @param speaker who speaks it
  * @param loudness of the reading, in LUFS; it is heard as loud as it is if it is not said
  */
 public record LineForm(
@@ -26,6 +27,7 @@ public record LineForm(
     List<Word> words,
     Begin start,
     List<SamplesForm> cuts,
+    String speaker,
     Double loudness) {
 
   /** A word and where it is spoken. */
@@ -77,15 +79,16 @@ public record LineForm(
         line.words().stream().map(w -> new Word(w.text(), w.at().start(), w.at().end())).toList(),
         Begin.of(line.start()),
         SamplesForm.of(cuts),
+        line.speaker().isEmpty() ? null : line.speaker(),
         Double.isFinite(loudness) ? loudness : null);
   }
 
   Narration.Line get(int number) {
     List<Narration.Word> spoken = Say.or(words).stream().map(this::word).toList();
     Narration.Start begins = start == null ? new Narration.Start.After(0) : start.get();
-    return text == null
-        ? new Narration.Line(id, number, spoken, length, begins)
-        : new Narration.Line(id, number, text, spoken, length, begins);
+    Narration.Line heard = new Narration.Line(id, number, spoken, length, begins);
+    return new Narration.Line(
+        id, number, Say.or(text, heard.text()), spoken, length, begins, Say.or(speaker, ""));
   }
 
   private Narration.Word word(Word word) {
@@ -109,6 +112,6 @@ public record LineForm(
   }
 
   LineForm with(MediumForm other) {
-    return new LineForm(id, text, other, length, words, start, cuts, loudness);
+    return new LineForm(id, text, other, length, words, start, cuts, speaker, loudness);
   }
 }

@@ -11,6 +11,7 @@ import app.latethistle.core.words.ArrivalKind;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.CaptionKind;
 import app.latethistle.core.words.CaptionStyle;
+import app.latethistle.core.words.Design;
 import app.latethistle.core.words.Fill;
 import app.latethistle.core.words.LetterCase;
 import app.latethistle.core.words.Lettering;
@@ -20,6 +21,7 @@ import app.latethistle.core.words.Outline;
 import app.latethistle.core.words.Plate;
 import app.latethistle.core.words.Shadow;
 import app.latethistle.core.words.ShapedBox;
+import app.latethistle.core.words.Speakers;
 import app.latethistle.core.words.TitleKind;
 import app.latethistle.core.words.TitleWords;
 import app.latethistle.core.words.Unit;
@@ -81,6 +83,22 @@ public final class WordForms {
               Say.or(frames, USUAL_FRAMES),
               Optional.ofNullable(until).map(TieForm::get)),
           Say.or(layer, FilmTitle.TOP));
+    }
+  }
+
+  /** A title to begin with. */
+  public record Designed(String name, Said words, Lettered lettering, Placed box, Moving movement) {
+    public static Designed of(Design d) {
+      return new Designed(
+          d.name(),
+          Said.of(d.words()),
+          Lettered.of(d.lettering()),
+          Placed.of(d.box()),
+          Moving.of(d.movement()));
+    }
+
+    public Design get() {
+      return new Design(name, words.get(), lettering.get(), box.get(), movement.get());
     }
   }
 
@@ -245,11 +263,17 @@ public final class WordForms {
   }
 
   /** Captions in a language. */
-  public record Captions(String language, Map<String, String> texts, List<Own> own, Look style) {
+  public record Captions(
+      String language,
+      Map<String, String> texts,
+      Map<String, String> sounds,
+      List<Own> own,
+      Look style) {
     public static Captions of(FilmCaptions c) {
       return new Captions(
           c.language(),
           c.texts(),
+          c.sounds().isEmpty() ? null : c.sounds(),
           c.own().stream().map(o -> new Own(o.at().start(), o.at().end(), o.text())).toList(),
           Look.of(c.style()));
     }
@@ -258,6 +282,7 @@ public final class WordForms {
       return new FilmCaptions(
           language,
           new TreeMap<>(Say.or(texts, Map.of())),
+          new TreeMap<>(Say.or(sounds, Map.of())),
           Say.or(own).stream()
               .map(o -> new FilmCaptions.Own(new FrameRange(o.start, o.end), o.text))
               .toList(),
@@ -273,6 +298,7 @@ public final class WordForms {
       String kind,
       Lettered lettering,
       Boxes box,
+      String speakers,
       Colour marked,
       boolean burned,
       List<Sides> elsewhere) {
@@ -281,6 +307,7 @@ public final class WordForms {
           s.kind().name(),
           Lettered.of(s.lettering()),
           Boxes.of(s.box()),
+          s.speakers() == Speakers.UNTOLD ? null : s.speakers().name(),
           new Colour(s.marked()),
           s.burned(),
           s.elsewhere().stream().map(e -> new Sides(e.across(), e.down())).toList());
@@ -292,6 +319,7 @@ public final class WordForms {
           Say.or(CaptionKind.class, kind, usual.kind()),
           lettering == null ? usual.lettering() : lettering.get(),
           box == null ? usual.box() : box.get(),
+          Say.or(Speakers.class, speakers, Speakers.UNTOLD),
           marked == null ? usual.marked() : marked.rgb(),
           burned,
           new TreeSet<>(Say.or(elsewhere).stream().map(e -> Shape.of(e.across, e.down)).toList()));

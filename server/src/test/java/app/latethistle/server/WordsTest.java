@@ -205,6 +205,46 @@ class WordsTest {
     assertThat(words(cut, "").get("languages")).hasSize(1);
   }
 
+  /** Who speaks, and what else is heard, for those who do not hear. */
+  @Test
+  void captionsTellWhoSpeaksAndWhatElseIsHeard() {
+    EditedFilm cut = spoken();
+    cut.edit("caption-look", Map.of("language", "en", "speakers", "NAMES"));
+    JsonNode named = words(cut, "").get("captions");
+    assertThat(named.at("/look/speakers").asString()).isEqualTo("NAMES");
+    assertThat(named.at("/captions/0/lines/0").asString()).startsWith("Maren: The water");
+
+    long sound =
+        cut.api
+            .post(cut.path + "/sounds/ask", Map.of("words", "knock"))
+            .json()
+            .get(0)
+            .get("id")
+            .asLong();
+    long end =
+        named.get("captions").valueStream().mapToLong(c -> c.get("end").asLong()).max().getAsLong();
+    cut.edit(
+        "lay-sound",
+        Map.of("sound", sound, "at", Map.of("tie", "free", "frame", end + 20), "offset", 0));
+    JsonNode laid = words(cut, "").at("/captions/sounds/0");
+    assertThat(laid.get("text").asString()).isEmpty();
+    String id = laid.get("sound").asString();
+    cut.edit("caption-sounds", Map.of("language", "en", "texts", Map.of(id, "[somebody knocks]")));
+    JsonNode told = words(cut, "").get("captions");
+    assertThat(told.at("/sounds/0/crowded").asBoolean()).isFalse();
+    JsonNode last = told.get("captions").get(told.get("captions").size() - 1);
+    assertThat(last.get("lines").get(0).asString()).isEqualTo("[somebody knocks]");
+    assertThat(last.get("start").asLong()).isEqualTo(end + 20);
+    assertThat(cut.api.get(cut.path + "/film/captions.srt").text()).contains("[somebody knocks]");
+    assertThat(
+            cut.tryEdit(
+                    "caption-sounds", Map.of("language", "en", "texts", Map.of("none", "[rain]")))
+                .detail())
+        .isEqualTo("That sound is not in the film any more.");
+    cut.edit("caption-sounds", Map.of("language", "en", "texts", Map.of(id, "")));
+    assertThat(words(cut, "").at("/captions/sounds/0/text").asString()).isEmpty();
+  }
+
   @Test
   void captionsAreBrokenShorterInUprightPicturesAndBurnedWhereAsked() throws IOException {
     EditedFilm cut = spoken();
@@ -272,10 +312,40 @@ class WordsTest {
             "content", Base64.getEncoder().encodeToString(content)));
   }
 
+  /** How a title is made is kept under a name, and begins others in any production. */
+  @Test
+  void aTitleIsKeptAsADesignAndBeginsOthers() {
+    EditedFilm cut = cut();
+    add(cut, "Typed card", "lanterns", Map.of("tie", "free", "frame", 60));
+    change(cut, Map.of("box", Map.of("x", 300, "y", 700, "width", 500)));
+    Map<String, Object> kept =
+        Map.of("production", Long.valueOf(cut.path.replaceAll("\\D", "")), "title", "title");
+    assertThat(keep(cut, kept, "Low left").status()).isEqualTo(201);
+    assertThat(keep(cut, kept, "Narrow card").detail()).contains("ships with the application");
+    assertThat(keep(cut, kept, " ").detail()).contains("Give the design a name");
+
+    EditedFilm other = cut();
+    add(other, "Low left", "doors", Map.of("tie", "free", "frame", 30));
+    assertThat(title(other).at("/boxes/0/x").asInt()).isEqualTo(300);
+    assertThat(title(other).at("/words/text").asString()).isEqualTo("doors");
+    assertThat(other.api.get("/api/title-designs").json().get("own").toString())
+        .contains("Low left");
+    assertThat(other.api.delete("/api/title-designs?name=Low+left").status()).isEqualTo(204);
+    assertThat(other.api.get("/api/title-designs").json().get("own").toString())
+        .doesNotContain("Low left");
+    assertThat(title(other).at("/words/text").asString()).isEqualTo("doors");
+  }
+
+  private static Api.Answer keep(EditedFilm cut, Map<String, Object> title, String name) {
+    Map<String, Object> wanted = new HashMap<>(title);
+    wanted.put("name", name);
+    return cut.api.post("/api/title-designs", wanted);
+  }
+
   @Test
   void designsAndFacesAreThereToChooseFrom() {
     EditedFilm cut = cut();
-    JsonNode choices = cut.api.get(cut.path + "/film/words/choices").json();
+    JsonNode choices = cut.api.get("/api/title-designs").json();
     assertThat(choices.get("designs").size()).isGreaterThanOrEqualTo(16);
     assertThat(choices.get("families").size()).isGreaterThanOrEqualTo(14);
     long revision = cut.film.get("revision").asLong();

@@ -3,6 +3,7 @@ package app.latethistle.core.caption;
 import app.latethistle.core.film.Narration.Word;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -58,6 +59,13 @@ public record Caption(
   /** Letters a second that must be read. */
   public double perSecond(FrameRate rate) {
     return letters() / rate.secondsOf(at.length());
+  }
+
+  /** The same under a line more. */
+  Caption under(String first) {
+    List<String> more = new ArrayList<>(lines);
+    more.add(0, first);
+    return new Caption(line, at, more, words, faults);
   }
 
   /** The same for other frames. */

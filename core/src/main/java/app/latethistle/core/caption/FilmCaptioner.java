@@ -3,8 +3,10 @@ package app.latethistle.core.caption;
 import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.Narration.Word;
 import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.SoundPlace;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Shape;
+import app.latethistle.core.words.CaptionKind;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -42,23 +44,99 @@ public final class FilmCaptioner {
 
   /** The captions, in the order they are seen. */
   public List<Caption> captions() {
+    return labelled().captions;
+  }
+
+  /** Sounds that are said and for which there is no room, by their ids. */
+  public List<String> crowded() {
+    return labelled().crowded;
+  }
+
+  /** Captions with what is said of sounds among them. */
+  private record Labelled(List<Caption> captions, List<String> crowded) {}
+
+  private Labelled labelled() {
     List<Long> joints = film.cutting().frames();
     List<Long> cuts = joints.isEmpty() ? joints : joints.subList(1, joints.size());
-    if (!said.own().isEmpty()) {
-      return own(cuts);
+    List<Caption> spoken = said.own().isEmpty() ? spoken(cuts) : own(cuts);
+    if (said.sounds().isEmpty()) {
+      return new Labelled(spoken, List.of());
     }
+    boolean joins = said.style().kind() == CaptionKind.TWO_LINES;
+    SoundLabels labels = new SoundLabels(spoken, rules, film.rate(), joins);
+    List<Caption> all = labels.among(sounds(), cuts);
+    return new Labelled(all, labels.crowded());
+  }
+
+  private List<Caption> spoken(List<Long> cuts) {
     Captioner captioner = new Captioner(rules, film.rate());
-    List<SpokenLine> lines =
-        film.cutting().voice().lines().stream()
-            .filter(VoiceClock.Spoken::isHeard)
-            .map(line -> SpokenLine.of(line.id(), words(line)))
-            .filter(line -> !line.words().isEmpty())
-            .toList();
+    List<SpokenLine> lines = new ArrayList<>();
+    String before = null;
+    for (VoiceClock.Spoken line : film.cutting().voice().lines()) {
+      List<Word> words = line.isHeard() ? words(line) : List.of();
+      if (!words.isEmpty()) {
+        lines.add(SpokenLine.of(line.id(), told(words, line.speaker(), before)));
+        before = line.speaker();
+      }
+    }
     return switch (said.style().kind()) {
       case TWO_LINES, ONE_LINE -> captioner.twoLines(lines, cuts);
       case FEW_WORDS -> captioner.words(lines, FEWEST_WORDS, MOST_WORDS, List.of());
       case ONE_WORD -> captioner.words(lines, 1, 1, List.of());
     };
+  }
+
+  /**
+   * The words of a line, before the first of them who speaks it.
+   *
+   * @param before who spoke the line before; null for nobody
+   */
+  private List<Word> told(List<Word> words, String speaker, String before) {
+    if (speaker.isEmpty() || speaker.equals(before)) {
+      return words;
+    }
+    String sign =
+        switch (said.style().speakers()) {
+          case UNTOLD -> "";
+          case NAMES -> speaker + ": ";
+          case COLOURS -> before == null ? "" : "\u2013 ";
+        };
+    List<Word> told = new ArrayList<>(words);
+    told.set(0, new Word(sign + words.get(0).text(), words.get(0).at()));
+    return told;
+  }
+
+  /** Those who speak in the film, in the order they do first; nobody who is not named. */
+  public List<String> speakers() {
+    return film.cutting().voice().lines().stream()
+        .filter(VoiceClock.Spoken::isHeard)
+        .map(VoiceClock.Spoken::speaker)
+        .filter(speaker -> !speaker.isEmpty())
+        .distinct()
+        .toList();
+  }
+
+  /** Who speaks a caption; "" for nobody who is named. */
+  public String speaker(Caption caption) {
+    return film.cutting().voice().lines().stream()
+        .filter(line -> line.id().equals(caption.line()))
+        .map(VoiceClock.Spoken::speaker)
+        .findFirst()
+        .orElse("");
+  }
+
+  private List<SoundLabels.Label> sounds() {
+    List<SoundLabels.Label> labels = new ArrayList<>();
+    said.sounds()
+        .forEach(
+            (id, text) -> {
+              SoundPlace place = film.cutting().beside().sounds().get(id);
+              long frame = place == null ? -1 : film.rate().nearestFrame(place.landing());
+              if (frame >= 0 && frame < film.cutting().length()) {
+                labels.add(new SoundLabels.Label(id, frame, text));
+              }
+            });
+    return labels;
   }
 
   /** Lines that are heard and have no text in this language, by their ids. */

@@ -225,6 +225,15 @@ public final class Aspect<I, T> {
           FilmCaptions::texts,
           FilmCaptions::withTexts);
 
+  /** What captions say of sounds beside the voice. */
+  public static final Aspect<FilmCaptions, Map<String, String>> SOUND_TEXTS =
+      new Aspect<>(
+          "soundTexts",
+          "caption sounds",
+          ItemKind.CAPTIONS.kind(),
+          FilmCaptions::sounds,
+          FilmCaptions::withSounds);
+
   /** How captions look. */
   public static final Aspect<FilmCaptions, CaptionStyle> CAPTION_STYLE =
       new Aspect<>(
@@ -250,7 +259,8 @@ public final class Aspect<I, T> {
   private static final List<Aspect<FilmSound, ?>> OF_SOUNDS = List.of(LANDING, MANNER, MATERIAL);
   private static final List<Aspect<FilmTitle, ?>> OF_TITLES =
       List.of(WORDS, LETTERING, BOX, MOVEMENT, STANDING, TITLE_LAYER);
-  private static final List<Aspect<FilmCaptions, ?>> OF_CAPTIONS = List.of(TEXTS, CAPTION_STYLE);
+  private static final List<Aspect<FilmCaptions, ?>> OF_CAPTIONS =
+      List.of(TEXTS, SOUND_TEXTS, CAPTION_STYLE);
   private static final List<Aspect<Placement, ?>> OF_PLACEMENTS =
       List.of(SOURCE, RUN, FRAMING, TREATMENTS, MATTE, LEVELLING, CORRECTION, SOUND, LOCK, GROUP);
   private static final List<Aspect<Joint, ?>> OF_JOINTS = List.of(TIE, TRANSITION);

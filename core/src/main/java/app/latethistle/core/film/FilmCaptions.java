@@ -18,12 +18,18 @@ import java.util.regex.Pattern;
  * @param language as in BCP 47: "en", "de", "pt-BR"
  * @param texts of lines, by the line's id; a line that is not among them is captioned as it is read
  *     in the voice's own language, and not at all in others
+ * @param sounds what is said of sounds beside the voice, by their ids, for those who do not hear;
+ *     those that are not among them, and those that are gone, are not told
  * @param own captions of their own time, for what no line says; if there are any, no line is
  *     captioned
  * @param style how they look
  */
 public record FilmCaptions(
-    String language, SortedMap<String, String> texts, List<Own> own, CaptionStyle style) {
+    String language,
+    SortedMap<String, String> texts,
+    SortedMap<String, String> sounds,
+    List<Own> own,
+    CaptionStyle style) {
   /** The language that the voice is read in. */
   public static final String READ = "en";
 
@@ -48,12 +54,18 @@ public record FilmCaptions(
       throw new Refused("'" + language + "' names no language; write it like en, de or pt-BR.");
     }
     texts = Collections.unmodifiableSortedMap(new TreeMap<>(texts));
+    sounds = Collections.unmodifiableSortedMap(new TreeMap<>(sounds));
     own = own.stream().sorted(Comparator.comparingLong(o -> o.at().start())).toList();
   }
 
   /** As the lines are read. */
   public static FilmCaptions in(String language) {
-    return new FilmCaptions(language, Collections.emptySortedMap(), List.of(), CaptionStyle.USUAL);
+    return new FilmCaptions(
+        language,
+        Collections.emptySortedMap(),
+        Collections.emptySortedMap(),
+        List.of(),
+        CaptionStyle.USUAL);
   }
 
   /** Their name in the film. */
@@ -73,16 +85,21 @@ public record FilmCaptions(
 
   /** The same with other texts of lines. */
   public FilmCaptions withTexts(Map<String, String> other) {
-    return new FilmCaptions(language, new TreeMap<>(other), own, style);
+    return new FilmCaptions(language, new TreeMap<>(other), sounds, own, style);
+  }
+
+  /** The same with something else said of sounds. */
+  public FilmCaptions withSounds(Map<String, String> other) {
+    return new FilmCaptions(language, texts, new TreeMap<>(other), own, style);
   }
 
   /** The same with other captions of their own time. */
   public FilmCaptions withOwn(List<Own> other) {
-    return new FilmCaptions(language, texts, other, style);
+    return new FilmCaptions(language, texts, sounds, other, style);
   }
 
   /** The same with another look. */
   public FilmCaptions withStyle(CaptionStyle other) {
-    return new FilmCaptions(language, texts, own, other);
+    return new FilmCaptions(language, texts, sounds, own, other);
   }
 }

@@ -70,12 +70,19 @@ public record Narration(List<Line> lines) {
    * @param words of its reading, in samples of the reading as it is used
    * @param length of the reading in samples; 0 without one
    * @param start what its first word is tied to
+   * @param speaker who speaks it; "" where that is not told
    */
   public record Line(
-      String id, int number, String text, List<Word> words, long length, Start start) {
-    /** One that is written as it is read. */
+      String id,
+      int number,
+      String text,
+      List<Word> words,
+      long length,
+      Start start,
+      String speaker) {
+    /** One that is written as it is read, by somebody. */
     public Line(String id, int number, List<Word> words, long length, Start start) {
-      this(id, number, textOf(words), words, length, start);
+      this(id, number, textOf(words), words, length, start, "");
     }
 
     public Line {
@@ -83,7 +90,7 @@ public record Narration(List<Line> lines) {
     }
 
     Line startingOn(Start other) {
-      return new Line(id, number, text, words, length, other);
+      return new Line(id, number, text, words, length, other, speaker);
     }
 
     /** Where its first word begins in the reading, in samples. */

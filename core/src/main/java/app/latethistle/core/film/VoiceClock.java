@@ -29,6 +29,7 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
    * @param at from the first to after the last sample of its reading; empty without one
    * @param words each in samples of the film
    * @param missing what its start is tied to but which is not there, or ""
+   * @param speaker who speaks it; "" where that is not told
    */
   public record Spoken(
       String id,
@@ -36,7 +37,8 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
       String text,
       SampleRange at,
       List<Narration.Word> words,
-      String missing) {
+      String missing,
+      String speaker) {
     /** Whether it is heard at all. */
     public boolean isHeard() {
       return at.length() > 0;
@@ -83,7 +85,8 @@ public record VoiceClock(List<Spoken> lines, List<LineTimes.Overlap> overlaps) {
               line.text(),
               new SampleRange(shift, times.places().get(i).end()),
               line.words().stream().map(w -> shifted(w, shift)).toList(),
-              missing.get(i)));
+              missing.get(i),
+              line.speaker()));
     }
     return new VoiceClock(lines, times.overlaps());
   }

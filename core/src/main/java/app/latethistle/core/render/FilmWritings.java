@@ -12,6 +12,7 @@ import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.type.ClearPlace;
 import app.latethistle.core.type.Writing;
 import app.latethistle.core.type.WrittenCaption;
 import app.latethistle.core.type.WrittenTitle;
@@ -109,20 +110,26 @@ public final class FilmWritings {
   private List<WrittenCaption> captions(FilmCaptions said) {
     CaptionStyle style = said.style();
     boolean marks = style.kind() == CaptionKind.FEW_WORDS;
+    FilmCaptioner captioner = new FilmCaptioner(film, said, shape);
+    List<String> speakers = captioner.speakers();
+    ClearPlace clear =
+        new ClearPlace(
+            film.film().titles().stream().flatMap(t -> title(t).stream()).toList(), shape);
     List<WrittenCaption> all = new ArrayList<>();
-    for (Caption caption : new FilmCaptioner(film, said, shape).captions()) {
+    for (Caption caption : captioner.captions()) {
       all.add(
-          new WrittenCaption(
-              caption.lines(),
-              style.lettering(),
-              box(style.box()),
-              style.marked(),
-              caption.at(),
-              marks
-                  ? caption.words().stream()
-                      .map(w -> film.rate().nearestFrame(w.at().start()))
-                      .toList()
-                  : List.of()));
+          clear.of(
+              new WrittenCaption(
+                  caption.lines(),
+                  style.lettering(speakers.indexOf(captioner.speaker(caption))),
+                  box(style.box()),
+                  style.marked(),
+                  caption.at(),
+                  marks
+                      ? caption.words().stream()
+                          .map(w -> film.rate().nearestFrame(w.at().start()))
+                          .toList()
+                      : List.of())));
     }
     return all;
   }

@@ -6,6 +6,7 @@ import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
 import app.latethistle.core.words.Plate;
 import app.latethistle.core.words.Shadow;
+import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -28,13 +29,14 @@ public final class ReadingAid {
   private final int width;
   private final int height;
   private final SafeArea safe;
+  private final List<Rectangle2D> spared;
 
   /** What can be done. */
   public enum Kind {
     /** A soft dark shadow, or a light one behind dark letters. */
     SHADOW,
     PLATE,
-    /** To where the picture is calmest. */
+    /** To where the picture is calmest, inside the safe area and over nothing that is spared. */
     MOVE
   }
 
@@ -49,13 +51,31 @@ public final class ReadingAid {
 
   /**
    * @param behind frames without the title, of one size
+   * @param spared what a title is not to lie over, such as the focus of its shots, in parts of the
+   *     picture's sides
    */
-  public ReadingAid(Faces faces, List<Frame> behind) {
+  public ReadingAid(Faces faces, List<Frame> behind, List<Rectangle2D> spared) {
     this.behind = List.copyOf(behind);
+    this.spared = List.copyOf(spared);
     width = behind.get(0).width();
     height = behind.get(0).height();
     safe = SafeArea.of(Shape.of(width, height));
     writer = new Writer(faces, width, height);
+  }
+
+  /** Whether a title lies over a part of the picture, as it has arrived. */
+  public boolean covers(WrittenTitle title, Rectangle2D part) {
+    return set(title)
+        .box()
+        .intersects(
+            part.getX() * width,
+            part.getY() * height,
+            part.getWidth() * width,
+            part.getHeight() * height);
+  }
+
+  private boolean coversAny(WrittenTitle title) {
+    return spared.stream().anyMatch(part -> covers(title, part));
   }
 
   /** Whether a title can be read over all of the frames. */
@@ -101,9 +121,10 @@ public final class ReadingAid {
     all.add(calmest(title));
     Lettering plated = how.withPlate(new Plate(Plate.Kind.BLOCK, PLATE, against));
     all.add(tried(Kind.PLATE, title, plated, title.box()));
-    boolean outside = outside(title) >= 1;
+    boolean elsewhere = outside(title) >= 1 || coversAny(title);
     return all.stream()
-        .filter(r -> r.ratio > now * BETTER || (outside && r.kind == Kind.MOVE && moves(r, title)))
+        .filter(
+            r -> r.ratio > now * BETTER || (elsewhere && r.kind == Kind.MOVE && moves(r, title)))
         .toList();
   }
 
@@ -120,7 +141,8 @@ public final class ReadingAid {
       for (int x : PLACES) {
         Box box = title.box().at(x, y);
         WrittenTitle tried = placed(title, title.lettering(), box);
-        double there = outside(tried) == 0 ? measure(tried, ends).least() : 0;
+        boolean free = outside(tried) == 0 && !coversAny(tried);
+        double there = free ? measure(tried, ends).least() : 0;
         if (there > calm) {
           calm = there;
           best = box;

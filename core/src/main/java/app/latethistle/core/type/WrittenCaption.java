@@ -39,6 +39,11 @@ public record WrittenCaption(
     return word;
   }
 
+  /** The same elsewhere. */
+  WrittenCaption in(Box other) {
+    return new WrittenCaption(lines, lettering, other, marked, range, spoken);
+  }
+
   @Override
   public WrittenCaption at(LongUnaryOperator to) {
     return new WrittenCaption(

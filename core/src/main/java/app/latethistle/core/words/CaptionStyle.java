@@ -13,6 +13,7 @@ import java.util.TreeSet;
  * @param kind how much stands at once
  * @param lettering how they are set
  * @param box where they stand: its middle across, the bottom of the last line down
+ * @param speakers how they tell who speaks
  * @param marked the colour of the spoken word where one is marked
  * @param burned whether they stand in the pictures of the film's own shape; else they are files
  *     alone
@@ -22,6 +23,7 @@ public record CaptionStyle(
     CaptionKind kind,
     Lettering lettering,
     ShapedBox box,
+    Speakers speakers,
     int marked,
     boolean burned,
     SortedSet<Shape> elsewhere) {
@@ -34,9 +36,16 @@ public record CaptionStyle(
           Lettering.plain(FACE, 50, 0xffffff).withPlate(new Plate(Plate.Kind.LINES, 60, 0)),
           // Upright ones stand clear of what publishers lay over the lower edge (no source).
           ShapedBox.of(new Box(500, 930, 860)).with(Shape.of(9, 16), new Box(500, 740, 860)),
+          Speakers.UNTOLD,
           0xffd75e,
           false,
           Collections.emptySortedSet());
+
+  /**
+   * Colours of those who speak after the first: light, and apart in hue, on the dark plates that
+   * captions stand on.
+   */
+  private static final List<Integer> COLOURS = List.of(0xa6e1ff, 0xffe08a, 0xbdf0b2, 0xffc2dc);
 
   /** Copies the set. */
   public CaptionStyle {
@@ -44,29 +53,45 @@ public record CaptionStyle(
     Range.check("A colour", marked, 0, 0xffffff, "");
   }
 
+  /**
+   * How the captions of one who speaks are set.
+   *
+   * @param speaker from 0, in the order they speak first; less for nobody who is named
+   */
+  public Lettering lettering(int speaker) {
+    return speakers == Speakers.COLOURS && speaker > 0
+        ? lettering.withColour(COLOURS.get((speaker - 1) % COLOURS.size()))
+        : lettering;
+  }
+
   /** The same with so much at once. */
   public CaptionStyle withKind(CaptionKind other) {
-    return new CaptionStyle(other, lettering, box, marked, burned, elsewhere);
+    return new CaptionStyle(other, lettering, box, speakers, marked, burned, elsewhere);
   }
 
   /** The same set otherwise. */
   public CaptionStyle withLettering(Lettering other) {
-    return new CaptionStyle(kind, other, box, marked, burned, elsewhere);
+    return new CaptionStyle(kind, other, box, speakers, marked, burned, elsewhere);
   }
 
   /** The same elsewhere. */
   public CaptionStyle withBox(ShapedBox other) {
-    return new CaptionStyle(kind, lettering, other, marked, burned, elsewhere);
+    return new CaptionStyle(kind, lettering, other, speakers, marked, burned, elsewhere);
+  }
+
+  /** The same telling otherwise who speaks. */
+  public CaptionStyle withSpeakers(Speakers other) {
+    return new CaptionStyle(kind, lettering, box, other, marked, burned, elsewhere);
   }
 
   /** The same with another colour of the spoken word. */
   public CaptionStyle withMarked(int other) {
-    return new CaptionStyle(kind, lettering, box, other, burned, elsewhere);
+    return new CaptionStyle(kind, lettering, box, speakers, other, burned, elsewhere);
   }
 
   /** The same in the pictures of these shapes. */
   public CaptionStyle burnedInto(boolean own, List<Shape> others) {
-    return new CaptionStyle(kind, lettering, box, marked, own, new TreeSet<>(others));
+    return new CaptionStyle(kind, lettering, box, speakers, marked, own, new TreeSet<>(others));
   }
 
   /** Whether they stand in the pictures of another shape, or of the film's own. */

@@ -97,6 +97,10 @@ public record Lettering(
     return new Lettering(face, size, spacing, other, colour, outline, shadow, plate);
   }
 
+  public Lettering withColour(int other) {
+    return new Lettering(face, size, spacing, fill, other, outline, shadow, plate);
+  }
+
   public Lettering withOutline(Outline other) {
     return new Lettering(face, size, spacing, fill, colour, other, shadow, plate);
   }

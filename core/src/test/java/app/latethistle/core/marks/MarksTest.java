@@ -14,8 +14,10 @@ import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Easing;
 import app.latethistle.core.look.Fit;
+import app.latethistle.core.look.Focus;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
+import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.View;
 import app.latethistle.core.measure.Box;
@@ -23,6 +25,7 @@ import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
 import app.latethistle.core.picture.PathFramer;
 import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.TestFaces;
 import app.latethistle.core.words.Lettering;
 import java.util.List;
@@ -288,5 +291,26 @@ class MarksTest {
                 ShapedFraming.of(Framing.along(FramingPath.still(new View(1200, 500, 500, 0)))))
             .apply(badged);
     assertThat(open(turned, marks)).as("nor where the camera has moved on").hasSize(1);
+  }
+
+  /** A focus is seen where its shot's framing brings it, in the film's shape and in another. */
+  @Test
+  void aFocusIsSeenWhereTheFramingBringsIt() {
+    Film cut = film(2);
+    Focus focus = new Focus(List.of(new Focus.Point(0, 250, 400)), 0, 0, 0, 1);
+    ShapedFraming framing = ShapedFraming.of(Framing.FILL).withFocus(Optional.of(focus));
+    Film film = SetAspect.of(Aspect.FRAMING, cut.placements().get(0).id(), framing).apply(cut);
+    FrameRange first = new FrameRange(0, 5);
+    SeenFocus wide =
+        SeenFocus.in(Films.resolved(film), Optional.empty(), Shape.of(16, 9), first).get(0);
+    assertThat(wide.shot()).isEqualTo(cut.placements().get(0).id());
+    assertThat((wide.place().left() + wide.place().right()) / 2).isCloseTo(0.25, within(0.01));
+    Shape tall = Shape.of(9, 16);
+    SeenFocus upright = SeenFocus.in(Films.resolved(film), Optional.of(tall), tall, first).get(0);
+    assertThat((upright.place().left() + upright.place().right()) / 2).isCloseTo(0.5, within(0.1));
+    long second = Films.resolved(film).cutting().frames().get(1);
+    FrameRange later = new FrameRange(second, second + 1);
+    assertThat(SeenFocus.in(Films.resolved(film), Optional.empty(), Shape.of(16, 9), later))
+        .isEmpty();
   }
 }

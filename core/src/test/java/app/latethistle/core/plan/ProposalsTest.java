@@ -118,7 +118,7 @@ class ProposalsTest {
         double seconds = 1.5 + 3 * random.nextDouble();
         SampleRange range = new SampleRange(Samples.ofSeconds(at), Samples.ofSeconds(at + seconds));
         Narration.Word word = new Narration.Word("bell", range);
-        spoken.add(new VoiceClock.Spoken("l" + i, i + 1, "", range, List.of(word), ""));
+        spoken.add(new VoiceClock.Spoken("l" + i, i + 1, "", range, List.of(word), "", ""));
         at += seconds + 0.3 + 0.4 * random.nextDouble();
       }
       List<CutPlanner.Wanted> shots = shots(lines + 3, random, 120, 120);

@@ -60,7 +60,7 @@ class LegibilityTest {
 
   @Test
   void whiteLettersOverGreyHaveTheContrastOfTheirColours() {
-    ReadingAid aid = new ReadingAid(TestFaces.ALL, List.of(flat(0x777777, 0x777777)));
+    ReadingAid aid = new ReadingAid(TestFaces.ALL, List.of(flat(0x777777, 0x777777)), List.of());
     Legibility found = aid.measure(title(120, 500));
     assertThat(found.least()).isCloseTo(4.48, within(0.15));
     assertThat(found.needed()).isEqualTo(3);
@@ -72,7 +72,7 @@ class LegibilityTest {
 
   @Test
   void onlyTheLettersOverTheLightPartCannotBeRead() {
-    ReadingAid aid = new ReadingAid(TestFaces.ALL, List.of(flat(0x101010, 0xf0f0f0)));
+    ReadingAid aid = new ReadingAid(TestFaces.ALL, List.of(flat(0x101010, 0xf0f0f0)), List.of());
     Legibility found = aid.measure(title(120, 500));
     List<Legibility.LetterContrast> letters = found.letters();
     assertThat(letters.get(0).ratio()).isGreaterThan(15);
@@ -83,13 +83,14 @@ class LegibilityTest {
   @Test
   void theWorstOfAllFramesCounts() {
     ReadingAid aid =
-        new ReadingAid(TestFaces.ALL, List.of(flat(0x101010, 0x101010), flat(0xffffff, 0xffffff)));
+        new ReadingAid(
+            TestFaces.ALL, List.of(flat(0x101010, 0x101010), flat(0xffffff, 0xffffff)), List.of());
     assertThat(aid.measure(title(120, 500)).least()).isLessThan(1.1);
   }
 
   @Test
   void remediesMakeItReadable() {
-    ReadingAid aid = new ReadingAid(TestFaces.ALL, List.of(flat(0x101010, 0xf0f0f0)));
+    ReadingAid aid = new ReadingAid(TestFaces.ALL, List.of(flat(0x101010, 0xf0f0f0)), List.of());
     WrittenTitle wrong = title(90, 640);
     List<ReadingAid.Remedy> remedies = aid.remedies(wrong, aid.measure(wrong));
     assertThat(remedies)
@@ -103,6 +104,24 @@ class LegibilityTest {
         remedies.stream().filter(r -> r.kind() == ReadingAid.Kind.MOVE).findFirst().orElseThrow();
     assertThat(moved.box().x()).isLessThan(400);
     assertThat(moved.ratio()).isGreaterThan(10);
+  }
+
+  /** A title over the focus of its shot is offered another place, where it is not. */
+  @Test
+  void aTitleMovesFromWhatItIsNotToCover() {
+    Rectangle2D focus = new Rectangle2D.Double(0.48, 0.48, 0.04, 0.04);
+    ReadingAid aid =
+        new ReadingAid(TestFaces.ALL, List.of(flat(0x101010, 0x202020)), List.of(focus));
+    WrittenTitle over = title(90, 500);
+    assertThat(aid.covers(over, focus)).isTrue();
+    ReadingAid.Remedy moved =
+        aid.remedies(over, aid.measure(over)).stream()
+            .filter(r -> r.kind() == ReadingAid.Kind.MOVE)
+            .findFirst()
+            .orElseThrow();
+    assertThat(aid.covers(WrittenTitle.still(over.words(), moved.lettering(), moved.box()), focus))
+        .isFalse();
+    assertThat(aid.covers(title(90, 900), focus)).isFalse();
   }
 
   /** EBU R 95: graphics are safe in nine tenths of the width and the height. */

@@ -195,6 +195,9 @@ class Findings {
       String said = String.format(Locale.ROOT, "%.0f px outside the safe area", sight.outside());
       found.add(finding(title, place, name + said, sight));
     }
+    if (!sight.over().isEmpty()) {
+      found.add(finding(title, place, name + "lies over the focus of its shot", sight));
+    }
     return found;
   }
 

@@ -2,7 +2,9 @@ package app.latethistle.server.demo;
 
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmCaptions;
+import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.FilmTitle;
+import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.Standing;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Shape;
@@ -35,6 +37,13 @@ final class DemoWords {
           "Einundvierzig Briefe. Einundvierzig Türen. Nie habe ich eine ausgelassen.",
           "Dann lass ihn gehen.",
           "Wer das hier findet, der klopfe zweimal.");
+
+  private static final Map<String, String> TOLD =
+      Map.of(
+          "church bell", "[a church bell]",
+          "door slams", "[a door slams]",
+          "thunder, near", "[thunder]",
+          "knock, twice", "[two knocks]");
 
   private DemoWords() {}
 
@@ -81,8 +90,19 @@ final class DemoWords {
     return film.withTitles(titles)
         .withCaptions(
             List.of(
-                FilmCaptions.in(FilmCaptions.READ).withStyle(style),
+                FilmCaptions.in(FilmCaptions.READ).withStyle(style).withSounds(heard(film)),
                 FilmCaptions.in("de").withTexts(german)));
+  }
+
+  /** What captions tell of the sounds that tell something. */
+  private static Map<String, String> heard(Film film) {
+    Map<String, String> told = new LinkedHashMap<>();
+    for (FilmSound sound : film.sounds()) {
+      if (sound.what() instanceof SoundMaterial.OfFile file && TOLD.containsKey(file.name())) {
+        told.put(sound.id(), TOLD.get(file.name()));
+      }
+    }
+    return told;
   }
 
   /** "Salt Carousel" with its name on beats, word by word, and a word at a time of what is said. */

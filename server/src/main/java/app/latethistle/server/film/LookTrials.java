@@ -8,7 +8,6 @@ import app.latethistle.core.film.Treating;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.words.Design;
-import app.latethistle.core.words.Designs;
 import app.latethistle.core.words.Movement;
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -19,9 +18,11 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 public class LookTrials {
   private final JsonMapper mapper;
+  private final TitleDesigns designs;
 
-  LookTrials(JsonMapper mapper) {
+  LookTrials(JsonMapper mapper, TitleDesigns designs) {
     this.mapper = mapper;
+    this.designs = designs;
   }
 
   /**
@@ -67,7 +68,7 @@ public class LookTrials {
 
   /** With one title alone, at a frame, as it has landed. */
   public FilmState designed(FilmState film, String design, String text, long frame) {
-    Design like = Designs.named(design);
+    Design like = designs.named(design);
     FilmTitle title =
         FilmTitle.of(film.film().freshId("title"), like, Standing.of(Tie.free(frame), 2))
             .withWords(like.saying(text))

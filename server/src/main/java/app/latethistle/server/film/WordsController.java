@@ -15,19 +15,18 @@ import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.time.FrameRate;
-import app.latethistle.core.type.Faces;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.CaptionKind;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Design;
-import app.latethistle.core.words.Designs;
 import app.latethistle.core.words.Lettering;
+import app.latethistle.core.words.Speakers;
 import app.latethistle.core.words.TitleWords;
-import app.latethistle.media.ShippedFaces;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.standins.translator.WordForWord;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -46,16 +45,15 @@ class WordsController {
   private final FilmService films;
   private final FilmEdits edits;
   private final WordsViews views;
+  private final TitleDesigns designs;
   private final WordForWord translator = new WordForWord();
 
-  WordsController(FilmService films, FilmEdits edits, WordsViews views) {
+  WordsController(FilmService films, FilmEdits edits, WordsViews views, TitleDesigns designs) {
+    this.designs = designs;
     this.films = films;
     this.edits = edits;
     this.views = views;
   }
-
-  /** What titles can be made of. */
-  record WordChoices(List<Faces.Family> families, List<Design> designs) {}
 
   /** Adds a title of a design; its words are the design's if none are said. */
   record AddTitle(long revision, String design, @Schema(nullable = true) String text, TieView at) {}
@@ -84,8 +82,12 @@ class WordsController {
       @Schema(nullable = true) Lettering lettering,
       @Schema(nullable = true) Box box,
       @Schema(nullable = true) String shape,
+      @Schema(nullable = true) Speakers speakers,
       @Schema(nullable = true) Integer marked,
       @Schema(nullable = true) List<String> burned) {}
+
+  /** Says something of sounds beside the voice, by their ids; "" says nothing of one. */
+  record CaptionSounds(long revision, String language, Map<String, String> texts) {}
 
   /** Captions the film in another language: empty, or word for word by the small dictionary. */
   record AddLanguage(long revision, String language, boolean translated) {}
@@ -101,15 +103,9 @@ class WordsController {
         films.state(productionId), language, Optional.ofNullable(shape).map(OtherShape::parse));
   }
 
-  @GetMapping("/words/choices")
-  WordChoices choices(@PathVariable long productionId) {
-    films.state(productionId);
-    return new WordChoices(ShippedFaces.all().families(), Designs.ALL);
-  }
-
   @PostMapping("/add-title")
   FilmView add(@PathVariable long productionId, @RequestBody AddTitle a) {
-    Design design = Designs.named(a.design());
+    Design design = designs.named(a.design());
     TitleWords words = design.saying(a.text() == null ? "" : a.text());
     return edits.make(
         productionId,
@@ -182,6 +178,31 @@ class WordsController {
         });
   }
 
+  @PostMapping("/caption-sounds")
+  FilmView sounds(@PathVariable long productionId, @RequestBody CaptionSounds c) {
+    return captions(
+        productionId,
+        c.revision(),
+        c.language(),
+        "caption sounds",
+        (film, now) -> {
+          TreeMap<String, String> texts = new TreeMap<>(now.sounds());
+          c.texts()
+              .forEach(
+                  (sound, text) -> {
+                    if (film.film().sound(sound).isEmpty()) {
+                      throw new Refused("That sound is not in the film any more.");
+                    }
+                    if (text.isBlank()) {
+                      texts.remove(sound);
+                    } else {
+                      texts.put(sound, text.strip());
+                    }
+                  });
+          return now.withSounds(texts);
+        });
+  }
+
   @PostMapping("/caption-look")
   FilmView look(@PathVariable long productionId, @RequestBody CaptionChange c) {
     return captions(
@@ -193,6 +214,7 @@ class WordsController {
           CaptionStyle style = now.style();
           style = c.kind() == null ? style : style.withKind(c.kind());
           style = c.lettering() == null ? style : style.withLettering(c.lettering());
+          style = c.speakers() == null ? style : style.withSpeakers(c.speakers());
           style = c.marked() == null ? style : style.withMarked(c.marked());
           if (c.box() != null) {
             style = style.withBox(TitleChange.placed(film, style.box(), c.box(), c.shape()));

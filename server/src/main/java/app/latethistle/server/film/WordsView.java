@@ -5,6 +5,7 @@ import app.latethistle.core.sound.SteppingAside;
 import app.latethistle.core.words.CaptionKind;
 import app.latethistle.core.words.Lettering;
 import app.latethistle.core.words.Movement;
+import app.latethistle.core.words.Speakers;
 import app.latethistle.core.words.TitleWords;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
@@ -85,12 +86,23 @@ record WordsView(
       boolean own,
       CaptionLook look,
       List<CaptionView> captions,
-      List<CaptionedLine> said) {}
+      List<CaptionedLine> said,
+      List<CaptionedSound> sounds) {}
+
+  /**
+   * A sound beside the voice.
+   *
+   * @param sound its id
+   * @param frame at which it lands
+   * @param text what is said of it; "" for nothing
+   * @param crowded whether there is no room for that
+   */
+  record CaptionedSound(String sound, String name, long frame, String text, boolean crowded) {}
 
   /**
    * A caption.
    *
-   * @param line the id of the line it is of; "" for one of its own time
+   * @param line the id of the line it is of; "" for one of its own time, or of a sound
    * @param perSecond letters a second that must be read
    */
   record CaptionView(
@@ -121,6 +133,7 @@ record WordsView(
       CaptionKind kind,
       Lettering lettering,
       List<WordBox> boxes,
+      Speakers speakers,
       int marked,
       List<String> burned) {}
 }

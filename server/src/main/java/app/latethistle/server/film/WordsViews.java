@@ -5,6 +5,7 @@ import app.latethistle.core.caption.FilmCaptioner;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.FilmTitle;
+import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.TitlePlace;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Shape;
@@ -149,7 +150,26 @@ class WordsViews {
                         line.text(),
                         captioner.text(line),
                         said.texts().containsKey(line.id())))
-            .toList());
+            .toList(),
+        sounds(state, said, captioner.crowded()));
+  }
+
+  /** The sounds that land in the film, in its order. */
+  private static List<WordsView.CaptionedSound> sounds(
+      FilmState state, FilmCaptions said, List<String> crowded) {
+    FrameRate rate = state.production().rate();
+    return state.film().sounds().stream()
+        .filter(s -> state.cutting().beside().sounds().containsKey(s.id()))
+        .map(
+            s ->
+                new WordsView.CaptionedSound(
+                    s.id(),
+                    s.what() instanceof SoundMaterial.OfFile file ? file.name() : "a clip",
+                    rate.nearestFrame(state.cutting().beside().sounds().get(s.id()).landing()),
+                    said.sounds().getOrDefault(s.id(), ""),
+                    crowded.contains(s.id())))
+        .sorted(Comparator.comparingLong(WordsView.CaptionedSound::frame))
+        .toList();
   }
 
   private static WordsView.CaptionLook look(FilmState state, CaptionStyle style) {
@@ -159,6 +179,11 @@ class WordsViews {
     }
     style.elsewhere().forEach(shape -> burned.add(OtherShape.nameOf(shape)));
     return new WordsView.CaptionLook(
-        style.kind(), style.lettering(), boxes(state, style.box()), style.marked(), burned);
+        style.kind(),
+        style.lettering(),
+        boxes(state, style.box()),
+        style.speakers(),
+        style.marked(),
+        burned);
   }
 }

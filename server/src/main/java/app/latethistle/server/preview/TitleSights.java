@@ -4,6 +4,7 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.key.KeyWriter;
 import app.latethistle.core.look.Shape;
+import app.latethistle.core.marks.SeenFocus;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.render.FilmWritings;
 import app.latethistle.core.render.Program;
@@ -49,6 +50,7 @@ public class TitleSights {
    * @param median of the letter in the middle of them all
    * @param frames that were looked at
    * @param outside the safe area, in lines of a picture 1080 high; 0 if it is inside
+   * @param over shots whose focus it lies over, by their ids
    * @param area what it takes up
    */
   public record TitleSight(
@@ -57,6 +59,7 @@ public class TitleSights {
       double median,
       List<Long> frames,
       double outside,
+      List<String> over,
       SightBox area,
       List<SightLetter> letters,
       List<SightRemedy> remedies) {}
@@ -107,35 +110,62 @@ public class TitleSights {
     FrameRange seen = new FrameRange(frames.get(0), frames.get(frames.size() - 1) + 1);
     KeyWriter key = new KeyWriter();
     key.put(program.key(seen));
+    List<SeenFocus> focuses =
+        SeenFocus.in(
+            state.resolved(),
+            other.filter(s -> !s.equals(state.shape())),
+            Shape.of(program.width(), program.height()),
+            seen);
+    for (SeenFocus focus : focuses) {
+      key.put(focus.shot()).put(focus.place().left()).put(focus.place().top());
+      key.put(focus.place().right()).put(focus.place().bottom());
+    }
     written.writeKey(key, new FrameRange(frames.get(0), frames.get(0) + 1));
     String name = key.hash();
     Optional<TitleSight> before = known.get(name);
     if (before.isPresent()) {
       return before.get();
     }
-    TitleSight now = measured(program, written, frames);
+    TitleSight now = measured(program, written, frames, focuses);
     known.put(name, now);
     return now;
   }
 
-  private TitleSight measured(Program program, WrittenTitle written, List<Long> frames)
+  private TitleSight measured(
+      Program program, WrittenTitle written, List<Long> frames, List<SeenFocus> focuses)
       throws IOException {
     List<Frame> behind = previews.frames(program, frames);
-    ReadingAid aid = new ReadingAid(ShippedFaces.all(), behind);
+    ReadingAid aid =
+        new ReadingAid(
+            ShippedFaces.all(), behind, focuses.stream().map(TitleSights::part).toList());
     Legibility now = aid.measure(written);
     Frame frame = behind.get(0);
     double outside = aid.outside(written);
+    List<String> over =
+        focuses.stream()
+            .filter(focus -> aid.covers(written, part(focus)))
+            .map(SeenFocus::shot)
+            .distinct()
+            .toList();
     return new TitleSight(
         now.needed(),
         now.least(),
         now.median(),
         frames,
         outside * 1080 / Math.min(frame.width(), frame.height()),
+        over,
         SightBox.of(aid.set(written).box(), frame),
         now.letters().stream()
             .map(l -> new SightLetter(l.text(), l.ratio(), SightBox.of(l.box(), frame)))
             .toList(),
-        now.suffices() && outside < 1 ? List.of() : remedies(aid, written, now));
+        now.suffices() && outside < 1 && over.isEmpty() ? List.of() : remedies(aid, written, now));
+  }
+
+  private static Rectangle2D part(SeenFocus focus) {
+    double left = focus.place().left();
+    double top = focus.place().top();
+    return new Rectangle2D.Double(
+        left, top, focus.place().right() - left, focus.place().bottom() - top);
   }
 
   private static List<SightRemedy> remedies(ReadingAid aid, WrittenTitle title, Legibility now) {

@@ -75,7 +75,8 @@ class ReadVoice implements Voice {
             line.text(),
             List.of(),
             0,
-            new Narration.Start.After(gap));
+            new Narration.Start.After(gap),
+            line.speaker());
     return new ReadLine(silent, null, List.of(), 0, seen);
   }
 
@@ -100,7 +101,8 @@ class ReadVoice implements Voice {
             line.text(),
             words,
             tight.at(heard.length()),
-            start(its, byStory, gap));
+            start(its, byStory, gap),
+            line.speaker());
     return new ReadLine(placed, pick.medium(), tight.cuts(), heard.facts().loudness(), seen);
   }
 

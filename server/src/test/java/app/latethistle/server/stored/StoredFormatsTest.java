@@ -99,6 +99,7 @@ import app.latethistle.core.type.WrittenTitle;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Designs;
+import app.latethistle.core.words.Speakers;
 import app.latethistle.media.Container;
 import app.latethistle.media.MediaFacts;
 import java.io.IOException;
@@ -242,8 +243,12 @@ class StoredFormatsTest {
   private static FilmCaptions captions() {
     return FilmCaptions.in("de")
         .withTexts(Map.of("3", "Lass ihn ziehen."))
+        .withSounds(Map.of("sound", "[es klopft]"))
         .withOwn(List.of(new FilmCaptions.Own(new FrameRange(3, 40), "eins")))
-        .withStyle(CaptionStyle.USUAL.burnedInto(true, List.of(Shape.of(9, 16))));
+        .withStyle(
+            CaptionStyle.USUAL
+                .withSpeakers(Speakers.COLOURS)
+                .burnedInto(true, List.of(Shape.of(9, 16))));
   }
 
   static List<Edit> edits() {

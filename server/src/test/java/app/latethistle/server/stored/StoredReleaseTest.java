@@ -13,6 +13,8 @@ import app.latethistle.core.release.Preset;
 import app.latethistle.core.release.Quality;
 import app.latethistle.core.release.ReleaseSheet;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.words.Design;
+import app.latethistle.core.words.Designs;
 import app.latethistle.media.Tags;
 import java.util.List;
 import java.util.Map;
@@ -112,6 +114,25 @@ class StoredReleaseTest {
   @Test
   void whatANewerReleaseStoredIsRefused() {
     assertThatThrownBy(() -> StoredOutput.read("{\"format\": 99}"))
+        .hasMessageContaining("newer release");
+  }
+
+  @Test
+  void aDesignOfFormat1OpensAndEveryShippedOneIsWrittenAndRead() {
+    for (Design design : Designs.ALL) {
+      assertThat(StoredDesign.read(StoredDesign.write(design))).isEqualTo(design);
+    }
+    Design old =
+        StoredDesign.read(
+            """
+            {"format": 1, "name": "Low left", "words": {"kind": "CARD", "text": "doors"},
+             "lettering": {"face": {"family": "Oswald", "bold": true}, "size": 90},
+             "box": {"x": 300, "y": 700, "width": 500}, "movement": {"roll": true}}
+            """);
+    assertThat(old.name()).isEqualTo("Low left");
+    assertThat(old.lettering().size()).isEqualTo(90);
+    assertThat(old.movement().roll()).isTrue();
+    assertThatThrownBy(() -> StoredDesign.read("{\"format\": 99}"))
         .hasMessageContaining("newer release");
   }
 }
