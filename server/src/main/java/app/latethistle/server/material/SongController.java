@@ -223,6 +223,7 @@ class SongController {
   @Transactional
   public void again(@PathVariable long productionId, @PathVariable long songId) {
     songs.get(productionId, songId).again();
-    jobs.enqueue(listenToSong, songId);
+    // Its last try may be ending just now.
+    jobs.enqueueAnew(listenToSong, songId);
   }
 }

@@ -169,6 +169,7 @@ class TakeController {
     take.again();
     takes.flush();
     picks.refresh(shots.get(productionId, take.shotId()));
-    jobs.enqueue(prepareTake, takeId);
+    // Its last try may be ending just now.
+    jobs.enqueueAnew(prepareTake, takeId);
   }
 }

@@ -8,10 +8,12 @@ import app.latethistle.server.Api;
 import app.latethistle.server.RunningServer;
 import app.latethistle.server.jobs.Job;
 import app.latethistle.server.jobs.Jobs;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 
@@ -83,6 +85,27 @@ class JobsThatEndTest {
         .isNotEmpty()
         .doesNotContain(server.data().toString());
     assertThat(jobs.isKnown(listen, song.id())).isFalse();
+  }
+
+  /** Asked for again in the moment in which its last try ends, a song is listened to again. */
+  @Test
+  void whatIsAskedForAgainIsNotLostBesideATryThatIsEnding() {
+    Song song = lostSong();
+    transaction.executeWithoutResult(status -> jobs.enqueue(listen, song.id()));
+    ended(song);
+    JdbcTemplate jdbc = server.bean(JdbcTemplate.class);
+    jdbc.update(
+        "insert into scheduled_tasks (task_name, task_instance, execution_time, picked, picked_by,"
+            + " last_heartbeat, version) values ('listen-to-song', ?, now(), true, 'ending', now(),"
+            + " 1)",
+        Long.toString(song.id()));
+    try {
+      String path = "/api/productions/" + production + "/songs/" + song.id() + "/again";
+      assertThat(server.api().post(path, Map.of()).status()).isEqualTo(204);
+      assertThat(ended(song).get("state").asString()).isEqualTo("REFUSED");
+    } finally {
+      jdbc.update("delete from scheduled_tasks where picked_by = 'ending'");
+    }
   }
 
   @Test
