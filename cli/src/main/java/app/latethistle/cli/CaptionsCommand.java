@@ -8,6 +8,7 @@ import app.latethistle.core.caption.Retimed;
 import app.latethistle.core.caption.SpokenLine;
 import app.latethistle.core.film.Narration.Word;
 import app.latethistle.core.interchange.CaptionFormat;
+import app.latethistle.core.interchange.CaptionLook;
 import app.latethistle.core.interchange.CaptionText;
 import app.latethistle.core.interchange.TimedText;
 import app.latethistle.core.look.Shape;
@@ -81,7 +82,7 @@ final class CaptionsCommand implements Callable<Integer> {
     List<SpokenLine> lines = script == null ? apart(spoken) : scripted(spoken);
     List<Caption> captions = new Captioner(rules, frames).twoLines(lines, List.of());
     List<TimedText> timed = captions.stream().map(c -> TimedText.of(c, frames)).toList();
-    Files.writeString(out, CaptionText.write(form, timed, language, LOWER));
+    Files.writeString(out, CaptionText.write(form, timed, CaptionLook.plain(language, LOWER)));
     spec.commandLine().getErr().printf("%s: %d captions%n", out, captions.size());
     for (int i = 0; i < captions.size(); i++) {
       Caption c = captions.get(i);

@@ -24,7 +24,7 @@ public record CaptionReader(List<TimedText> captions, List<String> mended) {
   private static final int MOST = 20_000;
   private static final String TIME = "(?:(\\d{1,3}):)?(\\d{1,2}):(\\d{1,2})[.,](\\d{1,3})";
   private static final Pattern TIMES = Pattern.compile("\\s*" + TIME + "\\s*-->\\s*" + TIME + ".*");
-  private static final Pattern TAG = Pattern.compile("</?[a-zA-Z0-9.:\\- =\"#_]*>|\\{\\\\[^}]*}");
+  private static final Pattern TAG = Pattern.compile("</?[a-zA-Z0-9][^<>]*>|\\{\\\\[^}]*}");
 
   private record Block(TimedText caption, int line) {}
 

@@ -1,5 +1,7 @@
 package app.latethistle.core.interchange;
 
+import app.latethistle.core.words.CaptionStyle;
+import app.latethistle.core.words.Plate;
 import java.io.StringWriter;
 import java.util.List;
 import java.util.Locale;
@@ -19,18 +21,12 @@ public final class CaptionText {
 
   private CaptionText() {}
 
-  /**
-   * Captions in a form.
-   *
-   * @param language as in BCP 47
-   * @param bottom where the last line ends, in percent of the picture's height
-   */
-  public static String write(
-      CaptionFormat format, List<TimedText> captions, String language, int bottom) {
+  /** Captions in a form, as far as it can say how they look. */
+  public static String write(CaptionFormat format, List<TimedText> captions, CaptionLook look) {
     return switch (format) {
       case SRT -> srt(captions);
-      case VTT -> vtt(captions, bottom);
-      case TTML -> ttml(captions, language, bottom);
+      case VTT -> vtt(captions, look);
+      case TTML -> ttml(captions, look);
     };
   }
 
@@ -45,24 +41,67 @@ public final class CaptionText {
     return text.toString();
   }
 
-  private static String vtt(List<TimedText> captions, int bottom) {
+  /** By WebVTT (W3C): its look as a style sheet, who speaks as voices, each in a colour's class. */
+  private static String vtt(List<TimedText> captions, CaptionLook look) {
     StringBuilder text = new StringBuilder("WEBVTT\n\n");
+    List<String> voices = voices(captions);
+    look.style().ifPresent(style -> text.append(sheet(style, voices.size())));
     for (TimedText c : captions) {
       text.append(clock(c.start(), '.')).append(" --> ").append(clock(c.end(), '.'));
-      if (bottom != 100 - MARGIN) {
-        text.append(" line:").append(bottom).append("%,end");
+      if (look.bottom() != 100 - MARGIN) {
+        text.append(" line:").append(look.bottom()).append("%,end");
       }
       text.append('\n');
       for (String line : c.lines()) {
-        text.append(line.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;"));
-        text.append('\n');
+        text.append(voiced(escaped(line), c.voice(), voices.indexOf(c.voice()))).append('\n');
       }
       text.append('\n');
     }
     return text.toString();
   }
 
-  private static String ttml(List<TimedText> captions, String language, int bottom) {
+  private static String voiced(String line, String voice, int number) {
+    if (number < 0) {
+      return line;
+    }
+    return "<v.s%d %s>%s</v>".formatted(number, escaped(voice), line);
+  }
+
+  private static String escaped(String text) {
+    return text.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;");
+  }
+
+  private static String sheet(CaptionStyle style, int voices) {
+    StringBuilder text = new StringBuilder("STYLE\n::cue { color: ");
+    text.append(hex(style.lettering().colour()));
+    text.append("; background-color: ").append(behind(style)).append(" }\n");
+    for (int i = 0; i < voices; i++) {
+      int colour = style.lettering(i).colour();
+      if (colour != style.lettering().colour()) {
+        text.append("::cue(.s").append(i).append(") { color: ").append(hex(colour)).append(" }\n");
+      }
+    }
+    return text.append('\n').toString();
+  }
+
+  /** Those who speak, in the order they do first. */
+  private static List<String> voices(List<TimedText> captions) {
+    return captions.stream().map(TimedText::voice).filter(v -> !v.isEmpty()).distinct().toList();
+  }
+
+  private static String hex(int colour) {
+    return String.format(Locale.ROOT, "#%06x", colour);
+  }
+
+  /** What lies behind the letters, as red, green, blue and opacity in hexadecimal. */
+  private static String behind(CaptionStyle style) {
+    Plate plate = style.lettering().plate();
+    int opacity = plate.kind() == Plate.Kind.NONE ? 0 : Math.round(plate.opacity() * 2.55f);
+    return hex(plate.colour()) + String.format(Locale.ROOT, "%02x", opacity);
+  }
+
+  private static String ttml(List<TimedText> captions, CaptionLook look) {
+    List<String> voices = voices(captions);
     StringWriter text = new StringWriter();
     try {
       XMLStreamWriter xml = XMLOutputFactory.newInstance().createXMLStreamWriter(text);
@@ -71,24 +110,29 @@ public final class CaptionText {
       xml.writeDefaultNamespace(TTML);
       xml.writeNamespace("ttp", PARAMETER);
       xml.writeNamespace("tts", STYLING);
-      xml.writeAttribute("xml:lang", language);
+      xml.writeAttribute("xml:lang", look.language());
       xml.writeAttribute("ttp", PARAMETER, "contentProfiles", IMSC);
       xml.writeAttribute("ttp", PARAMETER, "timeBase", "media");
       xml.writeStartElement("head");
       xml.writeStartElement("styling");
       xml.writeEmptyElement("style");
       xml.writeAttribute("xml:id", "caption");
-      styled(xml, "color", "white");
-      styled(xml, "backgroundColor", "#000000a0");
+      styled(xml, "color", look.style().map(s -> hex(s.lettering().colour())).orElse("#ffffff"));
+      styled(xml, "backgroundColor", look.style().map(CaptionText::behind).orElse("#000000a0"));
       styled(xml, "fontFamily", "proportionalSansSerif");
       styled(xml, "fontSize", "100%");
       styled(xml, "textAlign", "center");
+      for (int i = 0; i < voices.size() && look.style().isPresent(); i++) {
+        xml.writeEmptyElement("style");
+        xml.writeAttribute("xml:id", "s" + i);
+        styled(xml, "color", hex(look.style().get().lettering(i).colour()));
+      }
       xml.writeEndElement();
       xml.writeStartElement("layout");
       xml.writeEmptyElement("region");
       xml.writeAttribute("xml:id", "lower");
       styled(xml, "origin", "5% " + MARGIN + "%");
-      styled(xml, "extent", "90% " + (bottom - MARGIN) + "%");
+      styled(xml, "extent", "90% " + (look.bottom() - MARGIN) + "%");
       styled(xml, "displayAlign", "after");
       xml.writeEndElement();
       xml.writeEndElement();
@@ -100,7 +144,8 @@ public final class CaptionText {
         xml.writeStartElement("p");
         xml.writeAttribute("begin", clock(c.start(), '.'));
         xml.writeAttribute("end", clock(c.end(), '.'));
-        xml.writeAttribute("style", "caption");
+        int voice = look.style().isPresent() ? voices.indexOf(c.voice()) : -1;
+        xml.writeAttribute("style", voice < 0 ? "caption" : "caption s" + voice);
         for (int i = 0; i < c.lines().size(); i++) {
           if (i > 0) {
             xml.writeEmptyElement("br");

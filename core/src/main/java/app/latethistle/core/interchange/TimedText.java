@@ -10,8 +10,14 @@ import java.util.List;
  * @param start its first millisecond
  * @param end the one after its last
  * @param lines its text
+ * @param voice who speaks it; "" where that is not told
  */
-public record TimedText(long start, long end, List<String> lines) {
+public record TimedText(long start, long end, List<String> lines, String voice) {
+  /** One that nobody is named for. */
+  public TimedText(long start, long end, List<String> lines) {
+    this(start, end, lines, "");
+  }
+
   public TimedText {
     lines = List.copyOf(lines);
   }
@@ -20,6 +26,11 @@ public record TimedText(long start, long end, List<String> lines) {
   public static TimedText of(Caption caption, FrameRate rate) {
     return new TimedText(
         ms(rate, caption.at().start()), ms(rate, caption.at().end()), caption.lines());
+  }
+
+  /** The same spoken by somebody. */
+  TimedText by(String speaker) {
+    return new TimedText(start, end, lines, speaker);
   }
 
   private static long ms(FrameRate rate, long frame) {

@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.words.CaptionStyle;
+import app.latethistle.core.words.Speakers;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -36,7 +39,7 @@ class CaptionTextTest {
   @MethodSource("app.latethistle.core.Seeds#few")
   void whatIsWrittenIsReadAsItWas(long seed) {
     List<TimedText> captions = captions(new Random(seed));
-    String vtt = CaptionText.write(CaptionFormat.VTT, captions, "de", 74);
+    String vtt = CaptionText.write(CaptionFormat.VTT, captions, CaptionLook.plain("de", 74));
     CaptionReader read = CaptionReader.read("a.vtt", vtt.getBytes(StandardCharsets.UTF_8));
     assertThat(read.captions()).isEqualTo(captions);
     assertThat(read.mended()).isEmpty();
@@ -45,7 +48,7 @@ class CaptionTextTest {
   @Test
   void subRipIsReadWhateverItsEncodingAndItsLineEnds() {
     List<TimedText> captions = List.of(new TimedText(1_000, 2_500, List.of("Tür auf", "Tür zu")));
-    String srt = CaptionText.write(CaptionFormat.SRT, captions, "de", 95);
+    String srt = CaptionText.write(CaptionFormat.SRT, captions, CaptionLook.plain("de", 95));
     assertThat(srt).startsWith("1\r\n00:00:01,000 --> 00:00:02,500\r\nTür auf\r\n");
     for (Charset charset : List.of(StandardCharsets.UTF_8, StandardCharsets.UTF_16LE)) {
       byte[] bytes = ("\ufeff" + srt).getBytes(charset);
@@ -109,13 +112,40 @@ class CaptionTextTest {
         CaptionText.write(
             CaptionFormat.TTML,
             List.of(new TimedText(0, 1_200, List.of("a < b", "& c"))),
-            "de",
-            95);
+            CaptionLook.plain("de", 95));
     assertThat(ttml)
         .contains("http://www.w3.org/ns/ttml/profile/imsc1.1/text")
         .contains("xml:lang=\"de\"")
         .contains("begin=\"00:00:00.000\" end=\"00:00:01.200\"")
         .contains("a &lt; b<br/>")
         .contains("&amp; c");
+  }
+
+  /** Who speaks and how they look is in the formats that can say it, and no text is lost by it. */
+  @Test
+  void voicesAndColoursAreSaidAndReadOverByOthers() {
+    List<TimedText> captions =
+        List.of(
+            new TimedText(0, 1_200, List.of("the water came"), "Maren"),
+            new TimedText(1_300, 2_500, List.of("\u2013 & stayed"), "Pike <2>"),
+            new TimedText(3_000, 4_000, List.of("[thunder]")));
+    CaptionStyle style = CaptionStyle.USUAL.withSpeakers(Speakers.COLOURS);
+    CaptionLook look = new CaptionLook("en", 93, Optional.of(style));
+    String vtt = CaptionText.write(CaptionFormat.VTT, captions, look);
+    assertThat(vtt)
+        .contains("::cue { color: #ffffff; background-color: #00000099 }")
+        .contains("::cue(.s1) { color: #a6e1ff }")
+        .contains("<v.s0 Maren>the water came</v>")
+        .contains("<v.s1 Pike &lt;2&gt;>\u2013 &amp; stayed</v>")
+        .contains("line:93%,end\n[thunder]\n");
+    CaptionReader read = CaptionReader.read("a.vtt", vtt.getBytes(StandardCharsets.UTF_8));
+    assertThat(read.captions())
+        .extracting(TimedText::lines)
+        .containsExactly(
+            List.of("the water came"), List.of("\u2013 & stayed"), List.of("[thunder]"));
+    assertThat(CaptionText.write(CaptionFormat.TTML, captions, look))
+        .contains("<style xml:id=\"s1\" tts:color=\"#a6e1ff\"/>")
+        .contains("style=\"caption s1\"")
+        .contains("tts:backgroundColor=\"#00000099\"");
   }
 }

@@ -1,6 +1,5 @@
 package app.latethistle.server.film;
 
-import app.latethistle.core.caption.FilmCaptioner;
 import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Marker;
@@ -12,13 +11,12 @@ import app.latethistle.core.grade.ColourTreatment;
 import app.latethistle.core.grade.Grading;
 import app.latethistle.core.interchange.BeatMap;
 import app.latethistle.core.interchange.CaptionFormat;
-import app.latethistle.core.interchange.CaptionText;
 import app.latethistle.core.interchange.CubeText;
 import app.latethistle.core.interchange.CueSheet;
 import app.latethistle.core.interchange.EditList;
+import app.latethistle.core.interchange.FilmCaptionText;
 import app.latethistle.core.interchange.PieceList;
 import app.latethistle.core.interchange.ShotTable;
-import app.latethistle.core.interchange.TimedText;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.sound.Bus;
@@ -136,13 +134,9 @@ class OpenFormats {
    * @param other the shape in which they are broken; the film's own if empty
    */
   String captions(FilmState state, String language, CaptionFormat form, Optional<Shape> other) {
-    FrameRate rate = state.production().rate();
     FilmCaptions said = state.film().captionsIn(language);
-    List<TimedText> timed =
-        new FilmCaptioner(state.resolved(), said, other.orElse(state.shape()))
-            .captions().stream().map(c -> TimedText.of(c, rate)).toList();
-    int bottom = other.map(said.style().box()::in).orElse(said.style().box().own()).y() / 10;
-    return CaptionText.write(form, timed, language, bottom);
+    FrameRange whole = new FrameRange(0, state.cutting().length());
+    return new FilmCaptionText(state.resolved(), said, state.shape(), other, whole).write(form);
   }
 
   /** Markers, as CSV. */

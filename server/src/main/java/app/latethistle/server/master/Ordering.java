@@ -1,11 +1,9 @@
 package app.latethistle.server.master;
 
 import app.latethistle.core.Refused;
-import app.latethistle.core.caption.FilmCaptioner;
 import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.interchange.CaptionFormat;
-import app.latethistle.core.interchange.CaptionText;
-import app.latethistle.core.interchange.TimedText;
+import app.latethistle.core.interchange.FilmCaptionText;
 import app.latethistle.core.key.KeyWriter;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.mix.LoudnessAim;
@@ -111,21 +109,12 @@ record Ordering(Output output, FilmState state, FrameRange part, Program program
   /** The captions of every language in the output's shape and part. */
   List<CaptionFile> captionFiles() {
     List<CaptionFile> files = new ArrayList<>();
-    Shape shape = output.pictures().shape().orElse(state.shape());
-    FrameRate rate = state.production().rate();
+    Optional<Shape> other = output.pictures().shape().filter(s -> !s.equals(state.shape()));
     for (FilmCaptions said : state.film().inEveryLanguage()) {
-      List<TimedText> timed =
-          new FilmCaptioner(state.resolved(), said, shape)
-              .captions().stream()
-                  .flatMap(c -> c.within(part).stream())
-                  .map(c -> TimedText.of(c, rate))
-                  .toList();
-      int bottom = said.style().box().in(shape).y() / 10;
+      FilmCaptionText text =
+          new FilmCaptionText(state.resolved(), said, state.shape(), other, part);
       for (CaptionFormat form : List.of(CaptionFormat.SRT, CaptionFormat.VTT)) {
-        files.add(
-            new CaptionFile(
-                said.language() + "." + form.ending(),
-                CaptionText.write(form, timed, said.language(), bottom)));
+        files.add(new CaptionFile(said.language() + "." + form.ending(), text.write(form)));
       }
     }
     return files;
