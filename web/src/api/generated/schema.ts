@@ -5642,9 +5642,10 @@ export interface components {
             percent: number;
         };
         Movement: {
+            /** @enum {string} */
+            course: "STANDS" | "ROLLS" | "TURNS";
             in: components["schemas"]["Arrival"];
             out: components["schemas"]["Arrival"];
-            roll: boolean;
         };
         Named: {
             name: string;

@@ -55,6 +55,20 @@ export function CaptionColumn(props: Props) {
         <Box component="h2" sx={{ typography: "h1", m: 0, flex: 1 }}>
           Captions
         </Box>
+        <Button
+          size="small"
+          aria-pressed={sounds}
+          title="What is said of sounds, for those who do not hear"
+          onClick={() => setSounds(!sounds)}
+          sx={{
+            minWidth: 0,
+            px: 1.5,
+            bgcolor: sounds ? ink.thistleWash : "transparent",
+            color: sounds ? ink.thistleDeep : ink.ink,
+          }}
+        >
+          [sounds] {captions.sounds.filter((s) => s.text !== "").length}
+        </Button>
         <ToggleButtonGroup
           size="small"
           exclusive
@@ -94,15 +108,6 @@ export function CaptionColumn(props: Props) {
       <Box sx={{ px: 3, pb: 1, color: ink.ink2, fontSize: 12 }}>
         {captions.letters} letters a line, {plural(captions.lines, "line")}, at most{" "}
         {captions.mostPerSecond} letters a second
-        <Button
-          size="small"
-          aria-pressed={sounds}
-          title="What is said of sounds, for those who do not hear"
-          onClick={() => setSounds(!sounds)}
-          sx={{ minWidth: 0, px: 1, py: 0, ml: 1, fontSize: 12 }}
-        >
-          [sounds] {captions.sounds.filter((s) => s.text !== "").length}
-        </Button>
       </Box>
       <Box ref={list} sx={{ flex: 1, minHeight: 0, overflow: "auto" }} tabIndex={0} role="list">
         {captions.captions.map((one, i) => (

@@ -44,6 +44,18 @@ export function MovementFields(props: {
         usual={8}
         onKeep={(to) => onKeep({ ...movement, out: { ...movement.out, ...to } })}
       />
+      <Box sx={ROW}>
+        <Choice
+          label="What it does between"
+          value={movement.course}
+          of={[
+            ["STANDS", "stays between"],
+            ["ROLLS", "rolls up, as credits do"],
+            ["TURNS", "page by page, as blank lines part it"],
+          ]}
+          onChange={(course) => onKeep({ ...movement, course })}
+        />
+      </Box>
     </Box>
   );
 }

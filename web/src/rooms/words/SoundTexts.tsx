@@ -25,7 +25,7 @@ export function SoundTexts({ production, words, language, actions }: Props) {
       sx={{ borderTop: `1px solid ${ink.rule2}`, bgcolor: ink.paper, px: 3, py: 2 }}
     >
       <Box sx={{ display: "flex", alignItems: "center", gap: 1, pb: 1 }}>
-        <Box sx={{ flex: 1, color: ink.ink2 }}>Sounds, for those who do not hear</Box>
+        <Box sx={{ flex: 1, color: ink.ink2 }}>What is heard beside the voice</Box>
         <Button size="small" onClick={() => all((name) => `[${name}]`)}>
           Tell all
         </Button>

@@ -82,7 +82,7 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
       <Text
         label="Its words"
         value={title.words.text}
-        rows={title.words.text.includes("\n") || title.words.kind === "CREDITS" ? 4 : 1}
+        rows={title.words.text.includes("\n") || movement.course !== "STANDS" ? 4 : 1}
         onTry={(text) => text.trim() !== "" && onTry({ words: { ...title.words, text } })}
         onKeep={(text) => text.trim() !== "" && onKeep({ words: { ...title.words, text } })}
       />

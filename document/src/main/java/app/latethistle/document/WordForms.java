@@ -235,14 +235,18 @@ public final class WordForms {
   }
 
   /** How a title comes and goes. */
-  public record Moving(Coming in, Coming out, boolean roll) {
+  public record Moving(Coming in, Coming out, boolean roll, boolean pages) {
     public static Moving of(Movement m) {
-      return new Moving(Coming.of(m.in()), Coming.of(m.out()), m.roll());
+      return new Moving(
+          Coming.of(m.in()), Coming.of(m.out()), m.rolls(), m.course() == Movement.Course.TURNS);
     }
 
     public Movement get() {
+      Movement.Course still = pages ? Movement.Course.TURNS : Movement.Course.STANDS;
       return new Movement(
-          in == null ? Arrival.NONE : in.get(), out == null ? Arrival.NONE : out.get(), roll);
+          in == null ? Arrival.NONE : in.get(),
+          out == null ? Arrival.NONE : out.get(),
+          roll ? Movement.Course.ROLLS : still);
     }
   }
 

@@ -365,7 +365,11 @@ class FilmDocumentTest {
             random.nextInt());
     return title
         .withBox(title.box().with(Shape.of(9, 16), new Box(random.nextInt(1000), -400, 700)))
-        .withMovement(new Movement(in, Arrival.NONE, random.nextBoolean()));
+        .withMovement(
+            new Movement(
+                in,
+                Arrival.NONE,
+                random.nextBoolean() ? Movement.Course.ROLLS : Movement.Course.TURNS));
   }
 
   private static FilmSound knock(Random random) {

@@ -129,11 +129,29 @@ class EditingJourneyTest {
     over.fill("14");
     over.press("Enter");
     assertThat(page.getByLabel("voice over music, LU")).hasValue("14.0");
-    for (int i = 0; i < 4; i++) {
+    drawnAndStopped(page);
+    for (int i = 0; i < 7; i++) {
       page.keyboard().press("Control+z");
     }
     assertThat(rooms.getByText("no sounds yet")).isVisible();
     rooms.getByText("Score").click();
+  }
+
+  /** The music's level is drawn over the film, and it stops before a bar. */
+  private static void drawnAndStopped(Page page) {
+    page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Line of music")).click();
+    Locator line =
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Line of music"));
+    line.getByText("Point at the playhead").click();
+    Locator gain = line.getByRole(AriaRole.TEXTBOX);
+    gain.fill("-6");
+    gain.press("Enter");
+    assertThat(gain).hasValue("-6.0");
+    assertThat(page.getByTestId("line-MUSIC").first()).isVisible();
+    Locator turns =
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Turns of the music"));
+    turns.getByText(Pattern.compile("^stop for")).click();
+    assertThat(turns.getByText(Pattern.compile("^stops, "))).isVisible();
   }
 
   /** A finish is chosen on the film's own shots, a table laid over it, a broken one refused. */

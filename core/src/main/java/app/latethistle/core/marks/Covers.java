@@ -48,7 +48,7 @@ public final class Covers {
     }
     for (FilmTitle title : film.titles()) {
       TitlePlace at = marked.film().cutting().beside().titles().get(title.id());
-      if (at != null && !title.movement().roll()) {
+      if (at != null && !title.movement().rolls()) {
         long leaves = at.leaves(title.movement());
         if (at.landing() < leaves) {
           plate(title, marked, faces)

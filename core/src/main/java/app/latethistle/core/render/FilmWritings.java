@@ -47,7 +47,7 @@ public final class FilmWritings {
     List<Writing> all = new ArrayList<>();
     for (FilmTitle title : film.film().titles()) {
       if (title.layer() == layer) {
-        title(title).filter(w -> w.range().overlaps(whole)).ifPresent(all::add);
+        pages(title).stream().filter(w -> w.range().overlaps(whole)).forEach(all::add);
       }
     }
     if (layer == FilmTitle.TOP) {
@@ -60,20 +60,28 @@ public final class FilmWritings {
     return all;
   }
 
-  /** A title in its time; empty if it has no place. */
+  /** A title in its time, its first page; empty if it has no place. */
   public Optional<WrittenTitle> title(FilmTitle title) {
+    return pages(title).stream().findFirst();
+  }
+
+  /** A title page by page; nothing if it has no place. */
+  private List<WrittenTitle> pages(FilmTitle title) {
     TitlePlace place = film.cutting().beside().titles().get(title.id());
     return place == null
-        ? Optional.empty()
-        : Optional.of(
-            new WrittenTitle(
-                title.words(),
-                title.lettering(),
-                box(title.box()),
-                title.movement(),
-                place.range(),
-                place.landing(),
-                landings(title, place)));
+        ? List.of()
+        : Pages.of(title, place).stream()
+            .map(
+                page ->
+                    new WrittenTitle(
+                        page.words(),
+                        title.lettering(),
+                        box(title.box()),
+                        title.movement(),
+                        page.at().range(),
+                        page.at().landing(),
+                        landings(title, page.at())))
+            .toList();
   }
 
   /** Where the units of a title land that follow a clock: its own landing, and moments after it. */
@@ -114,7 +122,7 @@ public final class FilmWritings {
     List<String> speakers = captioner.speakers();
     ClearPlace clear =
         new ClearPlace(
-            film.film().titles().stream().flatMap(t -> title(t).stream()).toList(), shape);
+            film.film().titles().stream().flatMap(t -> pages(t).stream()).toList(), shape);
     List<WrittenCaption> all = new ArrayList<>();
     for (Caption caption : captioner.captions()) {
       all.add(

@@ -52,7 +52,7 @@ public final class ClearPlace {
   private boolean isClear(WrittenCaption caption, Rows rows) {
     return titles.stream()
         .filter(title -> title.range().overlaps(caption.range()))
-        .noneMatch(title -> title.movement().roll() || rows(title).meets(rows));
+        .noneMatch(title -> title.movement().rolls() || rows(title).meets(rows));
   }
 
   private Rows rows(WrittenTitle title) {

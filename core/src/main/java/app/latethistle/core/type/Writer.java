@@ -194,7 +194,7 @@ public final class Writer {
 
   /** How far down a title is that runs up through the picture. */
   private double rolled(WrittenTitle title, SetText text, long frame) {
-    if (!title.movement().roll()) {
+    if (!title.movement().rolls()) {
       return 0;
     }
     Rectangle2D box = text.box();

@@ -55,7 +55,7 @@ public record WrittenTitle(
 
   /** Whether it looks as in any other frame of which this is true. */
   boolean isStill(long frame) {
-    return frame >= settled() && frame < leaves() && !movement.roll();
+    return frame >= settled() && frame < leaves() && !movement.rolls();
   }
 
   /** How far a running number is, 0 to 1. */
@@ -78,7 +78,7 @@ public record WrittenTitle(
                 movement.out(),
                 to.applyAsLong(range.end())
                     - to.applyAsLong(range.end() - movement.out().frames())),
-            movement.roll()),
+            movement.course()),
         new FrameRange(to.applyAsLong(range.start()), to.applyAsLong(range.end())),
         there,
         landings.stream().map(to::applyAsLong).toList());
@@ -105,7 +105,7 @@ public record WrittenTitle(
               if (!isStill(seen.start()) || !isStill(seen.end() - 1)) {
                 WritingKeys.put(key, movement.in());
                 WritingKeys.put(key, movement.out());
-                key.put(movement.roll() ? 1 : 0);
+                key.put(movement.rolls() ? 1 : 0);
                 key.put(range.start() - part.start()).put(range.length());
                 key.put(landing - part.start()).put(landings.size());
                 landings.forEach(l -> key.put(l - part.start()));

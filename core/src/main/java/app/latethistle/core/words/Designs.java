@@ -188,7 +188,7 @@ public final class Designs {
                   .withSpacing(new Spacing(0, 150, LetterCase.AS_WRITTEN, Align.MIDDLE))
                   .withPlate(BLACK),
               new Box(500, 500, 800),
-              new Movement(Arrival.NONE, Arrival.NONE, true)),
+              new Movement(Arrival.NONE, Arrival.NONE, Movement.Course.ROLLS)),
           design(
               "Page of credits",
               TitleKind.CREDITS,

@@ -115,7 +115,11 @@ final class RandomPrograms {
             random.nextInt(9));
     Standing standing = Standing.of(Tie.free(random.nextInt(70)), 1 + random.nextInt(30));
     return FilmTitle.of(id, design, standing)
-        .withMovement(new Movement(in, design.movement().out(), random.nextInt(6) == 0))
+        .withMovement(
+            new Movement(
+                in,
+                design.movement().out(),
+                random.nextInt(6) == 0 ? Movement.Course.ROLLS : Movement.Course.STANDS))
         .withLayer(random.nextInt(5));
   }
 

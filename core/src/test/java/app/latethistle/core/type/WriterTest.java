@@ -146,7 +146,7 @@ class WriterTest {
             roll,
             PLAIN,
             Box.MIDDLE,
-            new Movement(Arrival.NONE, Arrival.NONE, true),
+            new Movement(Arrival.NONE, Arrival.NONE, Movement.Course.ROLLS),
             new FrameRange(0, 2_000),
             0,
             List.of());

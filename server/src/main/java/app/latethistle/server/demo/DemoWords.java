@@ -40,7 +40,7 @@ final class DemoWords {
 
   private static final Map<String, String> TOLD =
       Map.of(
-          "church bell", "[a church bell]",
+          "match, strike", "[a match is struck]",
           "door slams", "[a door slams]",
           "thunder, near", "[thunder]",
           "knock, twice", "[two knocks]");

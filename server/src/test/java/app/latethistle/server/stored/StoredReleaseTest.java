@@ -131,7 +131,7 @@ class StoredReleaseTest {
             """);
     assertThat(old.name()).isEqualTo("Low left");
     assertThat(old.lettering().size()).isEqualTo(90);
-    assertThat(old.movement().roll()).isTrue();
+    assertThat(old.movement().rolls()).isTrue();
     assertThatThrownBy(() -> StoredDesign.read("{\"format\": 99}"))
         .hasMessageContaining("newer release");
   }
