@@ -6,7 +6,7 @@ import { useState } from "react";
 import type { Matte, Placed, Production } from "../api/client";
 import { useTake } from "../api/queries";
 import { ink } from "../theme";
-import { SubjectDialog } from "./SubjectDialog";
+import { SubjectOfShot } from "./SubjectOfShot";
 import { useSubject } from "./useSubject";
 
 const PARTS: { part: Matte["part"]; name: string; says: string }[] = [
@@ -67,11 +67,10 @@ export function SubjectRow({
         </Button>
       )}
       {drawing && take && (
-        <SubjectDialog
+        <SubjectOfShot
           production={production}
-          name={`${shot.label}, take ${take.number}`}
+          shot={shot}
           take={take}
-          at={shot.in + Math.floor((shot.end - shot.start) / 2)}
           uses={[
             {
               name: "Let the subject stay",

@@ -1,17 +1,13 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
-import Slider from "@mui/material/Slider";
-import { Fragment } from "react";
 import type { BusFader, Film, HeardMix, Mix, Production } from "../../api/client";
-import { lineUrl } from "../../api/sounds";
 import { NumberField } from "../../parts/NumberField";
-import { decimal } from "../../parts/words";
-import { fraunces, ink } from "../../theme";
-import { LinePoints } from "./LinePoints";
+import { fraunces } from "../../theme";
+import { BusRow } from "./BusRow";
 import { TurnRows } from "./TurnRows";
+import { VoiceStand } from "./VoiceStand";
 import type { Bus } from "./busLine";
-import { hear } from "./hearing";
 import { TARGET } from "./parts";
 import type { MixActions } from "./useMixActions";
 
@@ -26,13 +22,6 @@ interface Props {
   actions: MixActions;
 }
 
-const NAMES: Record<BusFader["bus"], string> = {
-  VOICE: "voice",
-  MUSIC: "music",
-  SOUNDS: "sounds",
-  CLIPS: "clips",
-};
-
 const ORDER: readonly BusFader["bus"][] = ["VOICE", "MUSIC", "SOUNDS", "CLIPS"];
 
 /** The buses, the rule by which music steps aside, what is done to the voice, and how it stands. */
@@ -41,8 +30,6 @@ export function LevelsPanel(props: Props) {
   const { rule, care } = mix;
   const fps = production.framesPerSecond;
   const files = `/api/productions/${production.id}/film`;
-  const cares = care.rumble || care.even + care.hiss + care.sharp + care.breaths > 0;
-  const alone = (bus: BusFader["bus"]) => mix.buses.every((b) => b.muted === (b.bus !== bus));
   return (
     <Box sx={{ px: 3, py: 2, overflow: "auto", flex: 1, minHeight: 0 }}>
       <Title>Levels</Title>
@@ -50,66 +37,16 @@ export function LevelsPanel(props: Props) {
         const bus = mix.buses.find((b) => b.bus === name);
         if (!bus) return null;
         return (
-          <Fragment key={name}>
-            <Box sx={{ display: "flex", alignItems: "center", gap: 1.5, minHeight: 32 }}>
-              <Box sx={{ width: 46 }}>{NAMES[name]}</Box>
-              <Slider
-                size="small"
-                key={bus.gain}
-                defaultValue={bus.gain}
-                min={-30}
-                max={12}
-                step={0.5}
-                marks={[{ value: 0 }]}
-                aria-label={`Level of ${NAMES[name]}`}
-                onChangeCommitted={(_, gain) => actions.bus(bus, { gain: gain as number })}
-                sx={{ flex: 1 }}
-              />
-              <NumberField
-                label={`Level of ${NAMES[name]}`}
-                unit="dB"
-                digits={1}
-                value={bus.gain}
-                bare
-                onChange={(gain) => actions.bus(bus, { gain })}
-              />
-              <Button
-                size="small"
-                aria-pressed={bus.muted}
-                sx={press(bus.muted)}
-                onClick={() => actions.bus(bus, { muted: !bus.muted })}
-              >
-                mute
-              </Button>
-              <Button
-                size="small"
-                aria-pressed={alone(name)}
-                sx={press(alone(name))}
-                onClick={() => {
-                  const only = !alone(name);
-                  for (const other of mix.buses) {
-                    const muted = only && other.bus !== name;
-                    if (other.muted !== muted) actions.bus(other, { muted });
-                  }
-                }}
-              >
-                alone
-              </Button>
-              <Button
-                size="small"
-                aria-pressed={lined === name}
-                aria-label={`Line of ${NAMES[name]}`}
-                title="Its level from moment to moment, drawn on the staves"
-                sx={{ ...press(lined === name), width: 44 }}
-                onClick={() => onLine(lined === name ? null : name)}
-              >
-                line{bus.line.length > 0 && ` ${bus.line.length}`}
-              </Button>
-            </Box>
-            {lined === name && (
-              <LinePoints film={film} bus={bus} name={NAMES[name]} fps={fps} actions={actions} />
-            )}
-          </Fragment>
+          <BusRow
+            key={name}
+            film={film}
+            fps={fps}
+            mix={mix}
+            bus={bus}
+            lined={lined === name}
+            onLine={(on) => onLine(on ? name : null)}
+            actions={actions}
+          />
         );
       })}
       <Title>The music itself</Title>
@@ -217,22 +154,7 @@ export function LevelsPanel(props: Props) {
         </Box>
       </Box>
       <Title>How lines stand</Title>
-      {heard?.voice.map((line) => (
-        <Box key={line.id} sx={{ display: "flex", gap: 2, minHeight: 20 }}>
-          <Box sx={{ width: 46, color: ink.ink2 }}>line {line.number}</Box>
-          <Box sx={{ width: 80 }}>{decimal(line.over)} LU over</Box>
-          <Box sx={{ flex: 1, color: line.hard.length > 0 ? ink.rust : ink.ink2 }}>
-            {line.hard.length === 0 ? "clear" : `hard to hear: ${line.hard.join(", ")}`}
-          </Box>
-          {cares && (
-            <>
-              <HearLine production={production.id} film={film} line={line} cared={false} />
-              <HearLine production={production.id} film={film} line={line} cared />
-            </>
-          )}
-        </Box>
-      ))}
-      {heard?.voice.length === 0 && <Box sx={{ color: ink.ink2 }}>Nobody speaks in the film.</Box>}
+      <VoiceStand production={production.id} film={film} mix={mix} heard={heard} />
       <Title>Files</Title>
       <Box sx={{ display: "flex", gap: 1 }}>
         <Button size="small" href={`${files}/mix.wav?loudness=${TARGET}`} download>
@@ -248,37 +170,6 @@ export function LevelsPanel(props: Props) {
     </Box>
   );
 }
-
-/** Plays a line by itself, as it was read or with what is done to it, equally loud. */
-function HearLine(props: {
-  production: number;
-  film: Film;
-  line: HeardMix["voice"][number];
-  cared: boolean;
-}) {
-  const { production, film, line, cared } = props;
-  const how = cared ? "cared for" : "as read";
-  return (
-    <Button
-      size="small"
-      aria-label={`Line ${line.number} ${how}`}
-      title="Both are heard equally loud"
-      sx={{ minWidth: 0, px: 1, minHeight: 20, py: 0, fontSize: 12 }}
-      onClick={() => hear(lineUrl(production, film.revision, line.id, cared))}
-    >
-      {how}
-    </Button>
-  );
-}
-
-const press = (on: boolean) =>
-  ({
-    minWidth: 0,
-    px: 1.5,
-    minHeight: 22,
-    bgcolor: on ? ink.thistleWash : "transparent",
-    color: on ? ink.thistleDeep : ink.ink,
-  }) as const;
 
 function Title({ children }: { children: string }) {
   return (

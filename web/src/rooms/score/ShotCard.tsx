@@ -13,7 +13,7 @@ import {
 import { plural } from "../../parts/words";
 import { chosenPlaces, useRoom } from "../../store";
 import { BareButton } from "../../parts/BareButton";
-import { SubjectDialog } from "../../subject/SubjectDialog";
+import { SubjectOfShot } from "../../subject/SubjectOfShot";
 import { MarkWays } from "../takes/MarkWays";
 import { ink } from "../../theme";
 import { HeadSign } from "./Head";
@@ -154,11 +154,10 @@ function OfShot({ production, film, shot, material, actions }: Props) {
   return (
     <>
       {drawing && take && (
-        <SubjectDialog
+        <SubjectOfShot
           production={production}
-          name={`${shot.label}, take ${take.number}`}
+          shot={shot}
           take={take}
-          at={shot.in + Math.floor((shot.end - shot.start) / 2)}
           uses={LIFTS.map(({ behind, ...use }) => ({
             ...use,
             act: () => actions.liftSubject(shot.id, behind),
