@@ -151,7 +151,7 @@ export function CaptionFoot(props: {
             type="file"
             hidden
             aria-label="Bring in captions"
-            accept=".srt,.vtt,.csv"
+            accept=".srt,.vtt,.ttml,.xml,.csv"
             onChange={(e) => {
               const file = e.target.files?.[0];
               if (file) void bring(film.revision, language, file);

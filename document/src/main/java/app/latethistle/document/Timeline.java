@@ -1,6 +1,7 @@
 package app.latethistle.document;
 
 import app.latethistle.core.interchange.PieceList;
+import app.latethistle.core.interchange.Strand;
 import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -11,9 +12,9 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A cut as an OpenTimelineIO timeline: one track of pictures with clips, gaps and transitions,
- * markers on it, and the song on a track of sound (the published schemas Timeline.1, Stack.1,
- * Track.1, Clip.1, Gap.1, Transition.1, Marker.2, ExternalReference.1, LinearTimeWarp.1,
- * FreezeFrame.1).
+ * markers on it, and what lies beside it on tracks of pictures and sound (the published schemas
+ * Timeline.1, Stack.1, Track.1, Clip.1, Gap.1, Transition.1, Marker.2, ExternalReference.1,
+ * LinearTimeWarp.1, FreezeFrame.1).
  */
 public final class Timeline {
   private static final String SCHEMA = "OTIO_SCHEMA";
@@ -31,16 +32,14 @@ public final class Timeline {
   /**
    * The timeline as JSON.
    *
-   * @param song its file's name; "" for none
-   * @param from the song's frame at which the film begins
+   * @param beside what lies over the cut, from the lowest up, and what is heard
    */
-  public static String of(PieceList cut, String song, long from) {
+  public static String of(PieceList cut, List<Strand> beside) {
     Timeline timeline = new Timeline(cut);
     List<Object> tracks = new ArrayList<>();
     tracks.add(timeline.pictures());
-    if (!song.isEmpty()) {
-      tracks.add(timeline.sound(song, from));
-    }
+    beside.stream().filter(Strand::seen).map(timeline::strand).forEach(tracks::add);
+    beside.stream().filter(s -> !s.seen()).map(timeline::strand).forEach(tracks::add);
     Map<String, Object> stack = item("Stack.1", "tracks");
     stack.put("children", tracks);
     Map<String, Object> whole = item("Timeline.1", cut.title());
@@ -58,14 +57,22 @@ public final class Timeline {
   }
 
   private Map<String, Object> time(long frames) {
+    return time((double) frames);
+  }
+
+  private Map<String, Object> time(double frames) {
     Map<String, Object> time = new LinkedHashMap<>();
     time.put(SCHEMA, "RationalTime.1");
-    time.put("value", (double) frames);
+    time.put("value", frames);
     time.put("rate", rate);
     return time;
   }
 
   private Map<String, Object> range(long start, long frames) {
+    return range((double) start, (double) frames);
+  }
+
+  private Map<String, Object> range(double start, double frames) {
     Map<String, Object> range = new LinkedHashMap<>();
     range.put(SCHEMA, "TimeRange.1");
     range.put("start_time", time(start));
@@ -84,9 +91,9 @@ public final class Timeline {
         transition.put("out_offset", time(mixes.end() - piece.at().start()));
         children.add(transition);
       }
-      children.add(piece.file().isPresent() ? clip(piece) : gap(piece));
+      children.add(piece.file().isPresent() ? clip(piece) : gap((double) piece.at().length()));
     }
-    Map<String, Object> track = track("Video", children);
+    Map<String, Object> track = track("Video", "Video", children);
     List<Object> markers = new ArrayList<>();
     for (PieceList.Mark mark : cut.markers()) {
       Map<String, Object> marker = item("Marker.2", mark.note());
@@ -98,8 +105,8 @@ public final class Timeline {
     return track;
   }
 
-  private static Map<String, Object> track(String kind, List<Object> children) {
-    Map<String, Object> track = item("Track.1", kind);
+  private static Map<String, Object> track(String name, String kind, List<Object> children) {
+    Map<String, Object> track = item("Track.1", name);
     track.put("kind", kind);
     track.put("source_range", null);
     track.put("effects", List.of());
@@ -108,9 +115,9 @@ public final class Timeline {
     return track;
   }
 
-  private Map<String, Object> gap(PieceList.Piece piece) {
+  private Map<String, Object> gap(double frames) {
     Map<String, Object> gap = item("Gap.1", "");
-    gap.put("source_range", range(0, piece.at().length()));
+    gap.put("source_range", range(0.0, frames));
     gap.put("effects", List.of());
     gap.put("markers", List.of());
     return gap;
@@ -144,13 +151,21 @@ public final class Timeline {
     return file;
   }
 
-  private Map<String, Object> sound(String song, long from) {
-    long length = cut.pieces().stream().mapToLong(p -> p.at().length()).sum();
-    Map<String, Object> clip = item("Clip.1", song);
-    clip.put("source_range", range(from, length));
-    clip.put("effects", List.of());
-    clip.put("markers", List.of());
-    clip.put("media_reference", file(song, null));
-    return track("Audio", List.of(clip));
+  private Map<String, Object> strand(Strand strand) {
+    List<Object> children = new ArrayList<>();
+    double at = 0;
+    for (Strand.Laid piece : strand.pieces()) {
+      if (piece.at() > at) {
+        children.add(gap(piece.at() - at));
+      }
+      Map<String, Object> clip = item("Clip.1", piece.name());
+      clip.put("source_range", range(piece.from(), piece.frames()));
+      clip.put("effects", List.of());
+      clip.put("markers", List.of());
+      clip.put("media_reference", file(piece.file(), null));
+      children.add(clip);
+      at = piece.at() + piece.frames();
+    }
+    return track(strand.name(), strand.seen() ? "Video" : "Audio", children);
   }
 }

@@ -45,7 +45,7 @@ class TimelineReaderTest {
                     new FrameRange(72, 72)),
                 piece("c.mp4", 30, new FrameRange(84, 132), 100, 0)),
             List.of(new PieceList.Mark(50, "look here")));
-    ReadCut read = TimelineReader.read(Timeline.of(cut, "", 0), FrameRate.FPS_24);
+    ReadCut read = TimelineReader.read(Timeline.of(cut, List.of()), FrameRate.FPS_24);
     assertThat(read.unread()).isEmpty();
     assertThat(read.cut()).isEqualTo(cut);
   }

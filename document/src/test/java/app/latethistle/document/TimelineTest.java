@@ -3,6 +3,7 @@ package app.latethistle.document;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.latethistle.core.interchange.PieceList;
+import app.latethistle.core.interchange.Strand;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.List;
@@ -40,7 +41,17 @@ class TimelineTest {
                 new PieceList.Piece(
                     "gap", Optional.empty(), 12, NONE, new FrameRange(72, 84), 100, NONE)),
             List.of(new PieceList.Mark(50, "look here")));
-    return JsonMapper.shared().readTree(Timeline.of(cut, "Slow bellows", 96));
+    List<Strand> beside =
+        List.of(
+            new Strand("Music", false, List.of(new Strand.Laid("song", "song.flac", 0, 96, 84))),
+            new Strand("Layer 1", true, List.of(new Strand.Laid("moth", "moth.mp4", 24, 3, 12))),
+            new Strand(
+                "Sounds",
+                false,
+                List.of(
+                    new Strand.Laid("knock", "knock", 10.5, 0, 20),
+                    new Strand.Laid("boom", "boom", 30.5, 2.25, 40))));
+    return JsonMapper.shared().readTree(Timeline.of(cut, beside));
   }
 
   @Test
@@ -60,9 +71,26 @@ class TimelineTest {
     assertThat(second.get("source_range").get("duration").get("value").asDouble()).isEqualTo(24);
     assertThat(second.get("media_reference").get("target_url").asString()).isEqualTo("b.mp4");
     assertThat(pictures.get("markers").get(0).get("name").asString()).isEqualTo("look here");
-    JsonNode song = tracks.get(1).get("children").get(0).get("source_range");
-    assertThat(song.get("start_time").get("value").asDouble()).isEqualTo(96);
-    assertThat(song.get("duration").get("value").asDouble()).isEqualTo(84);
+  }
+
+  /** Layers lie over the cut, what is heard under it; each piece where it is, after a rest. */
+  @Test
+  void layersAndSoundsAreTracksOfTheirOwn() {
+    JsonNode tracks = timeline().at("/tracks/children");
+    assertThat(tracks.valueStream().map(t -> t.get("name").asString()))
+        .containsExactly("Video", "Layer 1", "Music", "Sounds");
+    assertThat(tracks.valueStream().map(t -> t.get("kind").asString()))
+        .containsExactly("Video", "Video", "Audio", "Audio");
+    JsonNode song = tracks.get(2).at("/children/0/source_range");
+    assertThat(song.at("/start_time/value").asDouble()).isEqualTo(96);
+    assertThat(song.at("/duration/value").asDouble()).isEqualTo(84);
+    assertThat(tracks.get(1).at("/children/0/source_range/duration/value").asDouble())
+        .as("the rest before it")
+        .isEqualTo(24);
+    JsonNode sounds = tracks.get(3).get("children");
+    assertThat(sounds.valueStream().map(c -> c.get("OTIO_SCHEMA").asString()))
+        .containsExactly("Gap.1", "Clip.1", "Clip.1");
+    assertThat(sounds.get(2).at("/source_range/start_time/value").asDouble()).isEqualTo(2.25);
   }
 
   /** What is in a track and is no transition is as long as the film. */

@@ -33,6 +33,7 @@ class CutInTest {
   void whatLeavesAsATimelineOrEditListComesInAsTheSameCut() {
     String before = places(cut.film);
     String otio = cut.api.get(cut.path + "/film/timeline.otio").text();
+    assertThat(otio).contains("\"Music\"").contains("\"Audio\"");
     String edl = cut.api.get(cut.path + "/film/cut.edl").text();
     cut.edit("take-out", Map.of("places", List.of(1), "leaveGap", false));
     assertThat(places(cut.film)).isNotEqualTo(before);

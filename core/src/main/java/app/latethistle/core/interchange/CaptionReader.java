@@ -11,8 +11,9 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /**
- * Reads caption files, SRT and WebVTT alike: blocks apart by empty lines, each with a line of two
- * times and lines of text. What is wrong is mended where its meaning is plain, and said.
+ * Reads caption files: TTML, and SRT and WebVTT alike: blocks apart by empty lines, each with a
+ * line of two times and lines of text. What is wrong is mended where its meaning is plain, and
+ * said.
  *
  * @param captions by their time, none while another stands
  * @param mended what was put right, each with the number of the line in the file
@@ -26,7 +27,8 @@ public record CaptionReader(List<TimedText> captions, List<String> mended) {
   private static final Pattern TIMES = Pattern.compile("\\s*" + TIME + "\\s*-->\\s*" + TIME + ".*");
   private static final Pattern TAG = Pattern.compile("</?[a-zA-Z0-9][^<>]*>|\\{\\\\[^}]*}");
 
-  private record Block(TimedText caption, int line) {}
+  /** A caption, and the line of the file it begins in. */
+  record Block(TimedText caption, int line) {}
 
   public CaptionReader {
     captions = List.copyOf(captions);
@@ -46,10 +48,18 @@ public record CaptionReader(List<TimedText> captions, List<String> mended) {
     }
     List<String> mended = new ArrayList<>();
     String text = text(name, file, mended);
-    List<Block> blocks = blocks(name, text.lines().toList(), mended);
+    boolean xml = text.stripLeading().startsWith("<");
+    List<Block> blocks =
+        xml ? TtmlReader.read(name, text, mended) : blocks(name, text.lines().toList(), mended);
     if (blocks.isEmpty()) {
       throw new Refused(
-          name + " has no captions: there is no line such as 00:00:01,000 --> 00:00:03,000 in it.");
+          name
+              + " has no captions: there is no "
+              + (xml ? "paragraph with a time" : "line such as 00:00:01,000 --> 00:00:03,000")
+              + " in it.");
+    }
+    if (blocks.size() > MOST) {
+      throw new Refused(name + " has more than " + MOST + " captions.");
     }
     return new CaptionReader(apart(blocks, mended), mended);
   }
@@ -62,7 +72,7 @@ public record CaptionReader(List<TimedText> captions, List<String> mended) {
       Charset known = big || little ? wide : StandardCharsets.UTF_8;
       String text = known.newDecoder().decode(ByteBuffer.wrap(file)).toString();
       if (text.indexOf('\0') >= 0) {
-        throw new Refused(name + " is not text; give an SRT or a WebVTT file.");
+        throw new Refused(name + " is not text; give an SRT, a WebVTT or a TTML file.");
       }
       return text.startsWith("\ufeff") ? text.substring(1) : text;
     } catch (CharacterCodingException e) {
@@ -108,9 +118,6 @@ public record CaptionReader(List<TimedText> captions, List<String> mended) {
         mended.add("line " + at + ": it had no text; it was left out");
       } else {
         blocks.add(new Block(new TimedText(start, end, text), at));
-      }
-      if (blocks.size() > MOST) {
-        throw new Refused(name + " has more than " + MOST + " captions.");
       }
     }
     return blocks;

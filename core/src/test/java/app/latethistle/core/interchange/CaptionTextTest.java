@@ -43,6 +43,42 @@ class CaptionTextTest {
     CaptionReader read = CaptionReader.read("a.vtt", vtt.getBytes(StandardCharsets.UTF_8));
     assertThat(read.captions()).isEqualTo(captions);
     assertThat(read.mended()).isEmpty();
+    String ttml = CaptionText.write(CaptionFormat.TTML, captions, CaptionLook.plain("de", 74));
+    assertThat(CaptionReader.read("a.ttml", ttml.getBytes(StandardCharsets.UTF_8)).captions())
+        .isEqualTo(captions);
+  }
+
+  /** Times as TTML 2 has them: of what they are in, as clocks, frames, offsets and lengths. */
+  @Test
+  void ttmlOfOthersIsReadWithItsTimes() {
+    String text =
+        """
+        <?xml version="1.0" encoding="UTF-8"?>
+        <tt xmlns="http://www.w3.org/ns/ttml" xmlns:ttp="http://www.w3.org/ns/ttml#parameter"
+            ttp:frameRate="25" xml:lang="en">
+          <head><metadata><p begin="1s" end="2s">a title</p></metadata></head>
+          <body begin="10s"><div>
+            <p begin="1.5s" dur="500ms"><span>The
+              water</span><br/>came</p>
+            <p begin="00:00:03:05" end="00:00:04.200">at &amp; night</p>
+            <p begin="5s">no end</p>
+          </div></body>
+        </tt>
+        """;
+    CaptionReader read = CaptionReader.read("b.ttml", text.getBytes(StandardCharsets.UTF_8));
+    assertThat(read.captions())
+        .containsExactly(
+            new TimedText(11_500, 12_000, List.of("The water", "came")),
+            new TimedText(13_200, 14_200, List.of("at & night")));
+    assertThat(read.mended())
+        .containsExactly("line 9: it has no end after its beginning; it was left out");
+    assertRefused(
+        "c.ttml", "<tt><body><p begin='soon'>x".getBytes(StandardCharsets.UTF_8), "“soon”");
+    assertRefused("c.ttml", "<tt><body>".getBytes(StandardCharsets.UTF_8), "c.ttml, line 1");
+    assertRefused("c.xml", "<cut/>".getBytes(StandardCharsets.UTF_8), "no TTML");
+    String bomb = "<!DOCTYPE tt [<!ENTITY a \"aaaa\">]><tt><body><p end='1s'>&a;</p></body></tt>";
+    assertThatThrownBy(() -> CaptionReader.read("d.ttml", bomb.getBytes(StandardCharsets.UTF_8)))
+        .isInstanceOf(Refused.class);
   }
 
   @Test

@@ -101,8 +101,8 @@ class CaptionFileController {
   }
 
   /**
-   * Brings a file in: a table of line numbers and texts, or captions of their own time in SRT or
-   * WebVTT.
+   * Brings a file in: a table of line numbers and texts, or captions of their own time in SRT,
+   * WebVTT or TTML.
    */
   @PostMapping("/bring-captions")
   BroughtIn bringIn(@PathVariable long productionId, @RequestBody BringInCaptions b) {

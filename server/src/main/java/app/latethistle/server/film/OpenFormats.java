@@ -6,6 +6,7 @@ import app.latethistle.core.film.Marker;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.SoundPlace;
+import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.grade.ColourChange;
 import app.latethistle.core.grade.ColourTreatment;
 import app.latethistle.core.grade.Grading;
@@ -15,6 +16,7 @@ import app.latethistle.core.interchange.CubeText;
 import app.latethistle.core.interchange.CueSheet;
 import app.latethistle.core.interchange.EditList;
 import app.latethistle.core.interchange.FilmCaptionText;
+import app.latethistle.core.interchange.FilmStrands;
 import app.latethistle.core.interchange.PieceList;
 import app.latethistle.core.interchange.ShotTable;
 import app.latethistle.core.look.Correction;
@@ -34,6 +36,7 @@ import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -72,17 +75,41 @@ class OpenFormats {
 
           @Override
           public String file(Take take) {
-            return Optional.ofNullable(entries.get(take.id()))
-                .map(TakeEntry::fileName)
-                .orElse(take.media());
+            return fileName(entries, take);
           }
         });
   }
 
-  /** The cut as an OpenTimelineIO timeline. */
+  /** The film as an OpenTimelineIO timeline: its cut, and what lies beside it. */
   String timeline(FilmState state) {
-    long from = state.production().rate().nearestFrame(state.film().music().start());
-    return Timeline.of(cut(state), state.song().map(Song::title).orElse(""), from);
+    Map<String, TakeEntry> entries = takes.byFilmId(state.production().id());
+    Map<String, ReadLine> lines = new HashMap<>();
+    state.lines().forEach(line -> lines.put(line.line().id(), line));
+    FilmStrands.Files files =
+        new FilmStrands.Files() {
+          @Override
+          public Optional<String> song() {
+            return state.song().map(Song::title);
+          }
+
+          @Override
+          public String take(Take take) {
+            return fileName(entries, take);
+          }
+
+          @Override
+          public Optional<FilmStrands.Reading> reading(VoiceClock.Spoken line) {
+            return Optional.ofNullable(lines.get(line.id()))
+                .map(of -> new FilmStrands.Reading("line " + line.number(), of.cuts()));
+          }
+        };
+    return Timeline.of(cut(state), FilmStrands.of(state.resolved(), files));
+  }
+
+  private static String fileName(Map<String, TakeEntry> entries, Take take) {
+    return Optional.ofNullable(entries.get(take.id()))
+        .map(TakeEntry::fileName)
+        .orElse(take.media());
   }
 
   /** What is heard when, as CSV. */
