@@ -2,6 +2,7 @@ package app.latethistle.core.film;
 
 import app.latethistle.core.Refused;
 import java.util.LinkedHashSet;
+import java.util.Optional;
 import java.util.Set;
 
 /** The sounds and titles that a sound or a title lands on, or ends on, itself or through others. */
@@ -21,16 +22,21 @@ public final class LandedOn {
   }
 
   /**
-   * A tie that something may have.
+   * Sees to it that something may land and end on these.
    *
-   * @throws IllegalArgumentException if it would land on itself, which has no moment
+   * @param until what it ends on, if that is said
+   * @throws IllegalArgumentException if it would do so on itself, which has no moment
    */
-  public static Tie free(Film film, String id, Tie tie) {
+  public static void free(Film film, String id, Tie at, Optional<Tie> until) {
+    free(film, id, at);
+    until.ifPresent(tie -> free(film, id, tie));
+  }
+
+  private static void free(Film film, String id, Tie tie) {
     if (tie instanceof Tie.OnItem on && (on.id().equals(id) || of(film, on.id()).contains(id))) {
       throw new Refused(
           "What that is tied to lands on this one itself; tie this one to something else.");
     }
-    return tie;
   }
 
   private void follow(String id) {

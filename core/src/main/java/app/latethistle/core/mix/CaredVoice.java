@@ -7,45 +7,32 @@ import java.io.IOException;
  * A reading that is cared for. It is worked on whole, when the first of it is read: a line lasts
  * seconds, and what its pauses sound like is known only from all of it.
  */
-final class CaredVoice implements SoundSource.Sound {
+final class CaredVoice extends WholeSound {
   /** Lines that are longer are left as they are: 3 minutes are 35 MB. */
   private static final long LONGEST = 3L * 60 * 48_000;
 
-  private final SoundSource.Sound sound;
   private final VoiceCare how;
-  private float[] cared;
+  private final SoundSource.Sound plain;
 
   CaredVoice(SoundSource.Sound sound, VoiceCare how) {
-    this.sound = sound;
+    super(sound);
+    this.plain = sound;
     this.how = how;
   }
 
   @Override
-  public int channels() {
-    return sound.channels();
-  }
-
-  @Override
-  public long length() {
-    return sound.length();
-  }
-
-  @Override
   public void read(long from, float[] target, int frames) throws IOException {
-    if (sound.channels() != 1 || sound.length() > LONGEST || how.leavesAll()) {
-      sound.read(from, target, frames);
-      return;
+    if (plain.channels() != 1 || plain.length() > LONGEST || how.leavesAll()) {
+      plain.read(from, target, frames);
+    } else {
+      super.read(from, target, frames);
     }
-    if (cared == null) {
-      float[] whole = new float[(int) sound.length()];
-      sound.read(0, whole, whole.length);
-      cared = VoiceCaring.of(whole, how);
-    }
-    HeldSound.copy(cared, 1, from, target, frames);
   }
 
   @Override
-  public void close() throws IOException {
-    sound.close();
+  float[] worked(SoundSource.Sound sound) throws IOException {
+    float[] samples = new float[(int) sound.length()];
+    sound.read(0, samples, samples.length);
+    return VoiceCaring.of(samples, how);
   }
 }

@@ -6,10 +6,9 @@ import java.io.IOException;
 
 /**
  * Music that grows dull towards its end: a filter of second order without a hump takes away more
- * and more of what is high, by as many octaves in each second. It is worked out whole when the
- * first of it is read; a turn of a minute is 23 MB.
+ * and more of what is high, by as many octaves in each second. A turn of a minute is 23 MB.
  */
-final class MuffledSound implements SoundSource.Sound {
+final class MuffledSound extends WholeSound {
   /** Where the filter begins, and what is left in the end: common practice, no source. */
   private static final double OPEN = 18_000;
 
@@ -21,32 +20,12 @@ final class MuffledSound implements SoundSource.Sound {
   /** Samples in which it comes in and goes: 5 ms, so that nothing clicks. */
   private static final int SOFT = 240;
 
-  private final SoundSource.Sound sound;
-  private float[] muffled;
-
   MuffledSound(SoundSource.Sound sound) {
-    this.sound = sound;
+    super(sound);
   }
 
   @Override
-  public int channels() {
-    return sound.channels();
-  }
-
-  @Override
-  public long length() {
-    return sound.length();
-  }
-
-  @Override
-  public void read(long from, float[] target, int frames) throws IOException {
-    if (muffled == null) {
-      muffled = muffle();
-    }
-    HeldSound.copy(muffled, channels(), from, target, frames);
-  }
-
-  private float[] muffle() throws IOException {
+  float[] worked(SoundSource.Sound sound) throws IOException {
     int channels = channels();
     int length = (int) length();
     float[] samples = new float[length * channels];
@@ -67,10 +46,5 @@ final class MuffledSound implements SoundSource.Sound {
       }
     }
     return samples;
-  }
-
-  @Override
-  public void close() throws IOException {
-    sound.close();
   }
 }

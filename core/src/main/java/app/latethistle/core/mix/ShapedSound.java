@@ -7,25 +7,18 @@ import app.latethistle.core.sound.Timing;
 import app.latethistle.core.time.SampleRange;
 import java.io.IOException;
 
-/** A part of a sound run otherwise; worked out whole when the first of it is read. */
-final class ShapedSound implements SoundSource.Sound {
+/** A part of a sound run otherwise. */
+final class ShapedSound extends WholeSound {
   /** What is longer is refused: 3 minutes of two channels are 70 MB. */
   private static final long LONGEST = 3L * 60 * 48_000;
 
-  private final SoundSource.Sound sound;
   private final SampleRange part;
   private final Timing time;
-  private float[] shaped;
 
   ShapedSound(SoundSource.Sound sound, SampleRange part, Timing time) {
-    this.sound = sound;
+    super(sound);
     this.part = part;
     this.time = time;
-  }
-
-  @Override
-  public int channels() {
-    return sound.channels();
   }
 
   @Override
@@ -34,14 +27,7 @@ final class ShapedSound implements SoundSource.Sound {
   }
 
   @Override
-  public void read(long from, float[] target, int frames) throws IOException {
-    if (shaped == null) {
-      shaped = shape();
-    }
-    HeldSound.copy(shaped, channels(), from, target, frames);
-  }
-
-  private float[] shape() throws IOException {
+  float[] worked(SoundSource.Sound sound) throws IOException {
     if (part.length() > LONGEST) {
       throw new Refused(
           "Sounds of up to 3 minutes are stretched, pitched and reversed; take a part of this"
@@ -70,10 +56,5 @@ final class ShapedSound implements SoundSource.Sound {
       }
     }
     return out;
-  }
-
-  @Override
-  public void close() throws IOException {
-    sound.close();
   }
 }

@@ -37,10 +37,10 @@ class LandedOnTest {
 
   @Test
   void nothingLandsOnItself() {
-    assertThat(LandedOn.free(film(), "third", ON_FIRST)).isEqualTo(ON_FIRST);
-    assertThatThrownBy(() -> LandedOn.free(film(), "first", on("third")))
+    LandedOn.free(film(), "third", ON_FIRST, Optional.of(Tie.free(9)));
+    assertThatThrownBy(() -> LandedOn.free(film(), "first", Tie.free(9), Optional.of(on("third"))))
         .hasMessageContaining("lands on this one itself");
-    assertThatThrownBy(() -> LandedOn.free(film(), "first", ON_FIRST))
+    assertThatThrownBy(() -> LandedOn.free(film(), "first", ON_FIRST, Optional.empty()))
         .hasMessageContaining("lands on this one itself");
   }
 

@@ -138,8 +138,7 @@ class MixController {
         l.revision(),
         film -> {
           Landing landing = landing(l.at(), l.offset(), l.until());
-          LandedOn.free(film.film(), l.id(), landing.at());
-          landing.until().ifPresent(until -> LandedOn.free(film.film(), l.id(), until));
+          LandedOn.free(film.film(), l.id(), landing.at(), landing.until());
           return SetAspect.of(Aspect.LANDING, l.id(), landing);
         });
   }

@@ -135,8 +135,7 @@ class WordsController {
         film -> {
           Optional<Tie> until = Optional.ofNullable(l.until()).map(TieView::get);
           Standing standing = new Standing(l.at().get(), l.frames(), until);
-          LandedOn.free(film.film(), l.id(), standing.lands());
-          until.ifPresent(tie -> LandedOn.free(film.film(), l.id(), tie));
+          LandedOn.free(film.film(), l.id(), standing.lands(), until);
           return SetAspect.of(Aspect.STANDING, film.title(l.id()).id(), standing);
         });
   }
