@@ -16,6 +16,7 @@ interface Props {
 /** What happens to the music itself, and what may before the next bar. */
 export function TurnRows({ film, mix, fps, actions }: Props) {
   const frame = useRoom((s) => s.frame);
+  const offers = offersAt(film, frame, fps);
   return (
     <Box role="group" aria-label="Turns of the music">
       {mix.turns.map((turn, i) => (
@@ -34,8 +35,9 @@ export function TurnRows({ film, mix, fps, actions }: Props) {
           </Button>
         </Box>
       ))}
-      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1 }}>
-        {offersAt(film, frame, fps).map(({ says, turn }) => (
+      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, color: ink.ink2 }}>
+        {offers.length === 0 && "Put the playhead where it is to be whole again."}
+        {offers.map(({ says, turn }) => (
           <Button key={says} size="small" onClick={() => actions.turn(turn)}>
             {says}
           </Button>
