@@ -107,7 +107,8 @@ public record StoredOrder(Program program, Mix mix, Optional<LoudnessAim> aim) {
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "effect")
   @JsonSubTypes({
     @JsonSubTypes.Type(value = Placed.class, name = "placed"),
-    @JsonSubTypes.Type(value = Cared.class, name = "cared")
+    @JsonSubTypes.Type(value = Cared.class, name = "cared"),
+    @JsonSubTypes.Type(value = Muffled.class, name = "muffled")
   })
   private sealed interface Doing {
     Effect get();
@@ -120,7 +121,10 @@ public record StoredOrder(Program program, Mix mix, Optional<LoudnessAim> aim) {
             p.room().name(),
             p.equaliser().bands().stream().map(SoundForms.Filter::of).toList());
       }
-      return effect instanceof Effect.Cared c ? new Cared(SoundForms.Care.of(c.how())) : null;
+      if (effect instanceof Effect.Cared c) {
+        return new Cared(SoundForms.Care.of(c.how()));
+      }
+      return effect instanceof Effect.Muffled ? new Muffled() : null;
     }
   }
 
@@ -140,6 +144,13 @@ public record StoredOrder(Program program, Mix mix, Optional<LoudnessAim> aim) {
     @Override
     public Effect get() {
       return new Effect.Cared(how.get());
+    }
+  }
+
+  private record Muffled() implements Doing {
+    @Override
+    public Effect get() {
+      return new Effect.Muffled();
     }
   }
 

@@ -519,6 +519,14 @@ class StoredFormatsTest {
             List.of(
                 new Part(Bus.MUSIC, "a", at, new Course.Straight(7), 0),
                 new Part(
+                    Bus.MUSIC,
+                    "a",
+                    at,
+                    new Course.Straight(8),
+                    0,
+                    Edges.NONE,
+                    new Effect.Muffled()),
+                new Part(
                     Bus.CLIPS,
                     "b",
                     at,
@@ -553,6 +561,11 @@ class StoredFormatsTest {
                 true));
     StoredOrder order = new StoredOrder(program, mix, Optional.of(new LoudnessAim(-14, -1.5)));
     assertThat(StoredOrder.read(order.write())).isEqualTo(order);
+    // Whatever can be done to a part, or be its course, is among them.
+    assertThat(mix.parts().stream().<Class<?>>map(p -> p.effect().getClass()))
+        .contains(Effect.class.getPermittedSubclasses());
+    assertThat(mix.parts().stream().<Class<?>>map(p -> p.course().getClass()))
+        .contains(Course.class.getPermittedSubclasses());
 
     StoredOrder old = StoredOrder.read(example("master-order.json").get(0));
     assertThat(old.program().length()).isEqualTo(1405);
