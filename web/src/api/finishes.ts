@@ -1,8 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { useNotice } from "../parts/notice";
+import { useQuery } from "@tanstack/react-query";
+import { useChanging } from "./changing";
 import { answerTo, api, type Treatment } from "./client";
 import { keys } from "./queries";
-import { readAnew } from "./readAnew";
 
 /** Finishes that can be laid over a film. */
 export const useFinishes = () =>
@@ -10,13 +9,7 @@ export const useFinishes = () =>
 
 /** Keeps finishes of the person's own, or takes them off the list. */
 export function useKeepFinish() {
-  const client = useQueryClient();
-  const tell = useNotice((s) => s.tell);
-  const { mutate } = useMutation({
-    mutationFn: (act: () => Promise<unknown>) => act(),
-    onError: (error) => tell(error.message, "wrong"),
-    onSettled: () => readAnew(client, keys.finishes),
-  });
+  const mutate = useChanging(keys.finishes);
   return {
     save: (name: string, treatments: readonly Treatment[]) =>
       mutate(() =>

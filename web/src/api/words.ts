@@ -1,11 +1,6 @@
-import {
-  keepPreviousData,
-  useMutation,
-  useQueries,
-  useQuery,
-  useQueryClient,
-} from "@tanstack/react-query";
+import { keepPreviousData, useQueries, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useNotice } from "../parts/notice";
+import { useChanging } from "./changing";
 import { answerTo, api, type Title, type TitleSight } from "./client";
 import { keys } from "./queries";
 import { readAnew } from "./readAnew";
@@ -42,13 +37,8 @@ export const useWordChoices = () =>
 
 /** Keeps how a title is made to begin others with, or takes such a design off the list. */
 export function useKeepDesign() {
-  const client = useQueryClient();
   const tell = useNotice((s) => s.tell);
-  const { mutate } = useMutation({
-    mutationFn: (act: () => Promise<unknown>) => act(),
-    onError: (error) => tell(error.message, "wrong"),
-    onSettled: () => readAnew(client, keys.designs),
-  });
+  const mutate = useChanging(keys.designs);
   return {
     keep: (production: number, title: string, name: string) =>
       mutate(() =>

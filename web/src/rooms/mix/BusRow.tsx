@@ -1,9 +1,8 @@
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
 import Slider from "@mui/material/Slider";
 import type { BusFader, Film, Mix } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
-import { ink } from "../../theme";
+import { PressButton } from "../../parts/PressButton";
 import { LinePoints } from "./LinePoints";
 import type { MixActions } from "./useMixActions";
 
@@ -53,49 +52,33 @@ export function BusRow({ film, fps, mix, bus, lined, onLine, actions }: Props) {
           bare
           onChange={(gain) => actions.bus(bus, { gain })}
         />
-        <Button
-          size="small"
-          aria-pressed={bus.muted}
-          sx={press(bus.muted)}
-          onClick={() => actions.bus(bus, { muted: !bus.muted })}
-        >
+        <PressButton low on={bus.muted} onPress={() => actions.bus(bus, { muted: !bus.muted })}>
           mute
-        </Button>
-        <Button
-          size="small"
-          aria-pressed={alone}
-          sx={press(alone)}
-          onClick={() => {
-            const only = !alone;
+        </PressButton>
+        <PressButton
+          low
+          on={alone}
+          onPress={() => {
             for (const other of mix.buses) {
-              const muted = only && other.bus !== bus.bus;
+              const muted = !alone && other.bus !== bus.bus;
               if (other.muted !== muted) actions.bus(other, { muted });
             }
           }}
         >
           alone
-        </Button>
-        <Button
-          size="small"
-          aria-pressed={lined}
-          aria-label={`Line of ${name}`}
+        </PressButton>
+        <PressButton
+          low
+          width={44}
+          on={lined}
+          label={`Line of ${name}`}
           title="Its level from moment to moment, drawn on the staves"
-          sx={{ ...press(lined), width: 44 }}
-          onClick={() => onLine(!lined)}
+          onPress={() => onLine(!lined)}
         >
           line{bus.line.length > 0 && ` ${bus.line.length}`}
-        </Button>
+        </PressButton>
       </Box>
       {lined && <LinePoints film={film} bus={bus} name={name} fps={fps} actions={actions} />}
     </>
   );
 }
-
-const press = (on: boolean) =>
-  ({
-    minWidth: 0,
-    px: 1.5,
-    minHeight: 22,
-    bgcolor: on ? ink.thistleWash : "transparent",
-    color: on ? ink.thistleDeep : ink.ink,
-  }) as const;

@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { BusFader, Film } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
+import { OutButton } from "../../parts/OutButton";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { bendsOf, lineAt } from "./busLine";
@@ -47,14 +48,7 @@ export function LinePoints({ film, bus, name, fps, actions }: Props) {
               onChange={(gain) => actions.point(bus.bus, p.at, p.at, gain)}
             />
             <Box sx={{ color: ink.ink2 }}>dB</Box>
-            <Button
-              size="small"
-              aria-label={`Take the point at ${p.says} out`}
-              sx={{ minWidth: 0, px: 1.5, minHeight: 22 }}
-              onClick={() => out(p)}
-            >
-              ×
-            </Button>
+            <OutButton label={`Take the point at ${p.says} out`} onOut={() => out(p)} />
           </Box>
         );
       })}

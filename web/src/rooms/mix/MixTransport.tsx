@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
 import type { Film, Production } from "../../api/client";
+import { PressButton } from "../../parts/PressButton";
 import { switchMono, useMono } from "../../parts/mono";
 import { barBeat, timecode } from "../../parts/time";
 import { useRoom } from "../../store";
@@ -28,20 +28,13 @@ export function MixTransport({ production, film }: { production: Production; fil
         <Box sx={{ fontSize: 12, color: ink.ink2, mb: 1 }}>bar.beat</Box>
         <Box sx={{ display: "flex", alignItems: "center", gap: 1 }}>
           <PlayButton size={34} />
-          <Button
-            size="small"
-            aria-pressed={mono}
+          <PressButton
+            on={mono}
             title="Both sides as one, as a small loudspeaker plays them (M)"
-            onClick={switchMono}
-            sx={{
-              minWidth: 0,
-              px: 1.5,
-              bgcolor: mono ? ink.thistleWash : "transparent",
-              color: mono ? ink.thistleDeep : ink.ink,
-            }}
+            onPress={switchMono}
           >
             mono
-          </Button>
+          </PressButton>
         </Box>
       </Box>
     </Box>

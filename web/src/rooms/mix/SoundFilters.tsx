@@ -2,6 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { SoundManner } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
+import { OutButton } from "../../parts/OutButton";
 import { ink } from "../../theme";
 
 type Band = SoundManner["equaliser"]["bands"][number];
@@ -97,14 +98,10 @@ export function SoundFilters({ how, onChange }: Props) {
               onChange={(q) => set(i, { q })}
             />
             <Box sx={{ color: ink.ink2, flex: 1 }}>Q</Box>
-            <Button
-              size="small"
-              aria-label={`Take the ${name} out`}
-              sx={{ minWidth: 0, px: 1.5, minHeight: 22 }}
-              onClick={() => onChange(bands.filter((_, at) => at !== i))}
-            >
-              ×
-            </Button>
+            <OutButton
+              label={`Take the ${name} out`}
+              onOut={() => onChange(bands.filter((_, at) => at !== i))}
+            />
           </Box>
         );
       })}

@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { Film, Mix } from "../../api/client";
+import { OutButton } from "../../parts/OutButton";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { TURNS, offersAt } from "./turns";
@@ -25,14 +26,10 @@ export function TurnRows({ film, mix, fps, actions }: Props) {
             {TURNS[turn.kind]}, {turn.says}
             {turn.start == null && ": not in the film"}
           </Box>
-          <Button
-            size="small"
-            aria-label={`Take out: ${TURNS[turn.kind]}, ${turn.says}`}
-            sx={{ minWidth: 0, px: 1.5, minHeight: 22 }}
-            onClick={() => actions.turnOut({ kind: turn.kind, from: turn.from, until: turn.until })}
-          >
-            ×
-          </Button>
+          <OutButton
+            label={`Take out: ${TURNS[turn.kind]}, ${turn.says}`}
+            onOut={() => actions.turnOut({ kind: turn.kind, from: turn.from, until: turn.until })}
+          />
         </Box>
       ))}
       <Box sx={{ display: "flex", flexWrap: "wrap", gap: 1, color: ink.ink2 }}>

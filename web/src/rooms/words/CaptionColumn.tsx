@@ -4,6 +4,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useEffect, useRef, useState } from "react";
 import type { Film, Production, Words } from "../../api/client";
+import { PressButton } from "../../parts/PressButton";
 import { plural } from "../../parts/words";
 import { ink } from "../../theme";
 import { AddLanguage } from "./AddLanguage";
@@ -55,20 +56,13 @@ export function CaptionColumn(props: Props) {
         <Box component="h2" sx={{ typography: "h1", m: 0, flex: 1 }}>
           Captions
         </Box>
-        <Button
-          size="small"
-          aria-pressed={sounds}
+        <PressButton
+          on={sounds}
           title="What is said of sounds, for those who do not hear"
-          onClick={() => setSounds(!sounds)}
-          sx={{
-            minWidth: 0,
-            px: 1.5,
-            bgcolor: sounds ? ink.thistleWash : "transparent",
-            color: sounds ? ink.thistleDeep : ink.ink,
-          }}
+          onPress={() => setSounds(!sounds)}
         >
           [sounds] {captions.sounds.filter((s) => s.text !== "").length}
-        </Button>
+        </PressButton>
         <ToggleButtonGroup
           size="small"
           exclusive
