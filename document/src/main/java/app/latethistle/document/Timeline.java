@@ -136,11 +136,20 @@ public final class Timeline {
       warp.put("time_scalar", piece.speed() / 100.0);
       effects.add(warp);
     }
-    Map<String, Object> clip = item("Clip.1", piece.name());
-    clip.put("source_range", range(piece.source().start(), piece.at().length()));
+    return clip(
+        piece.name(),
+        range(piece.source().start(), piece.at().length()),
+        effects,
+        file(piece.file().orElseThrow(), range(0, piece.material())));
+  }
+
+  private static Map<String, Object> clip(
+      String name, Object source, List<Object> effects, Object file) {
+    Map<String, Object> clip = item("Clip.1", name);
+    clip.put("source_range", source);
     clip.put("effects", effects);
     clip.put("markers", List.of());
-    clip.put("media_reference", file(piece.file().orElseThrow(), range(0, piece.material())));
+    clip.put("media_reference", file);
     return clip;
   }
 
@@ -158,12 +167,12 @@ public final class Timeline {
       if (piece.at() > at) {
         children.add(gap(piece.at() - at));
       }
-      Map<String, Object> clip = item("Clip.1", piece.name());
-      clip.put("source_range", range(piece.from(), piece.frames()));
-      clip.put("effects", List.of());
-      clip.put("markers", List.of());
-      clip.put("media_reference", file(piece.file(), null));
-      children.add(clip);
+      children.add(
+          clip(
+              piece.name(),
+              range(piece.from(), piece.frames()),
+              List.of(),
+              file(piece.file(), null)));
       at = piece.at() + piece.frames();
     }
     return track(strand.name(), strand.seen() ? "Video" : "Audio", children);

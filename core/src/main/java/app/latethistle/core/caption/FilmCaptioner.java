@@ -12,7 +12,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 
-/** The captions of a film in a language and a shape. */
+/** The captions of a film in a language and a shape. Not for use by two threads at once. */
 public final class FilmCaptioner {
   private static final int FEWEST_WORDS = 3;
   private static final int MOST_WORDS = 5;
@@ -20,6 +20,9 @@ public final class FilmCaptioner {
   private final Resolved film;
   private final FilmCaptions said;
   private final CaptionRules rules;
+
+  /** Broken when it is first asked for: breaking goes over all words. */
+  private Labelled labelled;
 
   /**
    * @param said what is kept of them
@@ -56,6 +59,13 @@ public final class FilmCaptioner {
   private record Labelled(List<Caption> captions, List<String> crowded) {}
 
   private Labelled labelled() {
+    if (labelled == null) {
+      labelled = broken();
+    }
+    return labelled;
+  }
+
+  private Labelled broken() {
     List<Long> joints = film.cutting().frames();
     List<Long> cuts = joints.isEmpty() ? joints : joints.subList(1, joints.size());
     List<Caption> spoken = said.own().isEmpty() ? spoken(cuts) : own(cuts);

@@ -12,25 +12,23 @@ final class CaredVoice extends WholeSound {
   private static final long LONGEST = 3L * 60 * 48_000;
 
   private final VoiceCare how;
-  private final SoundSource.Sound plain;
 
   CaredVoice(SoundSource.Sound sound, VoiceCare how) {
     super(sound);
-    this.plain = sound;
     this.how = how;
   }
 
   @Override
   public void read(long from, float[] target, int frames) throws IOException {
-    if (plain.channels() != 1 || plain.length() > LONGEST || how.leavesAll()) {
-      plain.read(from, target, frames);
+    if (channels() != 1 || length() > LONGEST || how.leavesAll()) {
+      sound.read(from, target, frames);
     } else {
       super.read(from, target, frames);
     }
   }
 
   @Override
-  float[] worked(SoundSource.Sound sound) throws IOException {
+  float[] worked() throws IOException {
     float[] samples = new float[(int) sound.length()];
     sound.read(0, samples, samples.length);
     return VoiceCaring.of(samples, how);

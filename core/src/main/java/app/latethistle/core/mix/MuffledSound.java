@@ -25,7 +25,7 @@ final class MuffledSound extends WholeSound {
   }
 
   @Override
-  float[] worked(SoundSource.Sound sound) throws IOException {
+  float[] worked() throws IOException {
     int channels = channels();
     int length = (int) length();
     float[] samples = new float[length * channels];

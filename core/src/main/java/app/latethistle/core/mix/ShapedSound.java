@@ -27,7 +27,7 @@ final class ShapedSound extends WholeSound {
   }
 
   @Override
-  float[] worked(SoundSource.Sound sound) throws IOException {
+  float[] worked() throws IOException {
     if (part.length() > LONGEST) {
       throw new Refused(
           "Sounds of up to 3 minutes are stretched, pitched and reversed; take a part of this"

@@ -4,7 +4,9 @@ import java.io.IOException;
 
 /** A sound of which all is worked on at once, when the first of it is read; it is then held. */
 abstract class WholeSound implements SoundSource.Sound {
-  private final SoundSource.Sound sound;
+  /** What is worked on. */
+  final SoundSource.Sound sound;
+
   private float[] whole;
 
   WholeSound(SoundSource.Sound sound) {
@@ -12,7 +14,7 @@ abstract class WholeSound implements SoundSource.Sound {
   }
 
   /** All of it, worked on; channels in turn. */
-  abstract float[] worked(SoundSource.Sound from) throws IOException;
+  abstract float[] worked() throws IOException;
 
   @Override
   public int channels() {
@@ -27,7 +29,7 @@ abstract class WholeSound implements SoundSource.Sound {
   @Override
   public void read(long from, float[] target, int frames) throws IOException {
     if (whole == null) {
-      whole = worked(sound);
+      whole = worked();
     }
     HeldSound.copy(whole, channels(), from, target, frames);
   }
