@@ -73,7 +73,7 @@ public final class SubjectBench {
       }
     }
     for (OutlinedClip clip : OutlinedClip.all()) {
-      report(clip.name(), "a box and a stroke", List.of(clip.found()));
+      report(clip.name(), "a box and strokes", List.of(clip.found()));
     }
   }
 
