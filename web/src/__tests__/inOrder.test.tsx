@@ -5,7 +5,7 @@ import type { ReactNode } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Output } from "../api/client";
 import { useOutputActions, useOutputs } from "../api/masters";
-import { useFilmEdit } from "../api/queries";
+import { useFilmEdit } from "../api/useFilmEdit";
 import { output } from "./output";
 import { Server } from "./server";
 

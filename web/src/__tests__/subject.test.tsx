@@ -9,8 +9,8 @@ import {
   strokesOn,
   withStroke,
   withStrokes,
+  type DrawnStroke,
 } from "../subject/strokes";
-import type { DrawnStroke } from "../subject/useSubject";
 import { Server, page, production, take } from "./server";
 
 const box: DrawnStroke = {

@@ -3,8 +3,7 @@ import { useState, type KeyboardEvent, type PointerEvent } from "react";
 import { arrow } from "../parts/arrow";
 import { inside } from "../rooms/score/shapes";
 import { ink } from "../theme";
-import { drawnTo, isDrawn, type Brush } from "./strokes";
-import type { DrawnStroke } from "./useSubject";
+import { drawnTo, isDrawn, type Brush, type DrawnStroke } from "./strokes";
 
 /** A brush is so wide, in shares of the picture's height: as the server takes it. */
 const WIDE = 0.025;

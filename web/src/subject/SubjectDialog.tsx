@@ -15,8 +15,15 @@ import { Still } from "../parts/Still";
 import { plural } from "../parts/words";
 import { face, ink } from "../theme";
 import { StrokeSheet } from "./StrokeSheet";
-import { saysWhere, strokesOn, withStroke, withStrokes, type Brush } from "./strokes";
-import { cutUrl, useOutline, useSubject, type DrawnGuide } from "./useSubject";
+import {
+  saysWhere,
+  strokesOn,
+  withStroke,
+  withStrokes,
+  type Brush,
+  type DrawnGuide,
+} from "./strokes";
+import { cutUrl, useOutline, useSubject } from "./useSubject";
 
 const BRUSHES: { brush: Brush; name: string; key: string; says: string }[] = [
   { brush: "AROUND", name: "box about it", key: "B", says: "All of it lies in the box" },

@@ -1,4 +1,8 @@
-import type { DrawnGuide, DrawnStroke } from "./useSubject";
+import type { components } from "../api/generated/schema";
+
+/** What is drawn on one picture to say where the subject is. */
+export type DrawnGuide = components["schemas"]["DrawnGuide"];
+export type DrawnStroke = components["schemas"]["DrawnStroke"];
 
 /** What is drawn with. */
 export type Brush = DrawnStroke["kind"];

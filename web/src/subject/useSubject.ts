@@ -1,11 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { answerTo, api, under } from "../api/client";
-import type { components } from "../api/generated/schema";
 import { keys, useChange } from "../api/queries";
-import { saysWhere } from "./strokes";
-
-export type DrawnGuide = components["schemas"]["DrawnGuide"];
-export type DrawnStroke = components["schemas"]["DrawnStroke"];
+import { saysWhere, type DrawnGuide } from "./strokes";
 
 const WATCHED_EVERY = 1000;
 

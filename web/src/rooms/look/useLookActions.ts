@@ -9,7 +9,8 @@ import {
   type Mask,
   type Treatment,
 } from "../../api/client";
-import { useFilmEdit, type FilmEdit } from "../../api/queries";
+import type { FilmEdit } from "../../api/filmEdits";
+import { useFilmEdit } from "../../api/useFilmEdit";
 import { useNotice } from "../../parts/notice";
 import { stretchOf, type Stretch } from "./stretch";
 

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { BusFader, LaidSound, Mix, SoundManner, SteppingAside, Tie } from "../../api/client";
-import { useFilmEdit, type FilmEdit } from "../../api/queries";
+import type { FilmEdit } from "../../api/filmEdits";
+import { useFilmEdit } from "../../api/useFilmEdit";
 import { nextFor } from "./moments";
 import type { NewTurn } from "./turns";
 

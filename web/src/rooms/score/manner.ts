@@ -1,5 +1,5 @@
 import type { Film } from "../../api/client";
-import type { FilmEdit } from "../../api/queries";
+import type { FilmEdit } from "../../api/filmEdits";
 import { toLimits, type Limits, type Move } from "./cuts";
 
 /** What moving a cut does to what is around it. */

@@ -21,13 +21,9 @@ import {
   type Run,
   type Treatment,
 } from "../../api/client";
-import {
-  useFilmEdit,
-  keys,
-  type EditName,
-  type EditValues,
-  type FilmEdit,
-} from "../../api/queries";
+import type { EditName, EditValues, FilmEdit } from "../../api/filmEdits";
+import { keys } from "../../api/queries";
+import { useFilmEdit } from "../../api/useFilmEdit";
 import { PLAIN, aBeatMore, dissolve } from "./passings";
 import { nearestBeat } from "../../parts/time";
 import { chosenPlaces, useRoom } from "../../store";

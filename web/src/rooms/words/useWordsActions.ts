@@ -1,6 +1,6 @@
 import type { SteppingAside, Tie, Title, TitleChange } from "../../api/client";
-import { useFilmEdit, type FilmEdit } from "../../api/queries";
-import type { EditValues } from "../../api/queries";
+import type { EditValues, FilmEdit } from "../../api/filmEdits";
+import { useFilmEdit } from "../../api/useFilmEdit";
 import { nextFor } from "../mix/moments";
 import type { Draft } from "./useTitleDrafts";
 
