@@ -226,11 +226,11 @@ describe("cuts and words", () => {
 
 describe("lengths by section", () => {
   it("counts a shot where it begins", () => {
-    const section = { kind: "A", name: "OPENING" as const, energy: 1, bars: 4 };
+    const section = { name: "opening", energy: 1, bars: 4 };
     const song = {
       sections: [
         { ...section, start: 0, end: 8.5 },
-        { ...section, kind: "B", name: "FULL" as const, start: 8.5, end: 60 },
+        { ...section, name: "full", start: 8.5, end: 60 },
       ],
     } as Song;
     // Shots begin at frames 0, 108, 204, 300 ...: 8.5 s is frame 204, where the third one does.

@@ -11,6 +11,7 @@ export function film(shots = 12, over: Partial<Film> = {}): Film {
     firstDownbeat: 1,
     beats: Array.from({ length: 240 }, (_, i) => i * 12),
     frames: Array.from({ length: 240 }, (_, i) => i * 12),
+    sections: [],
   };
   const frameOf = (joint: number) => (joint === 0 ? 0 : (1 + 8 * joint) * 12);
   const joints: Joint[] = Array.from({ length: shots + 1 }, (_, i) => {

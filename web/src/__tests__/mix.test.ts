@@ -99,6 +99,9 @@ describe("moments that sounds land on", () => {
     expect(title && sameTie(title.tie, { ...title.tie, frame: null })).toBe(true);
     expect(title && sameTie(title.tie, freeAt(200))).toBe(false);
     expect(catches(film, null).map((c) => c.name)).toContain("the film’s end");
+    const sections = [{ beat: film.clock.firstDownbeat, name: "full B" }];
+    const named = { ...film, clock: { ...film.clock, sections } };
+    expect(catches(named, null).map((c) => c.name)).toContain("bar 1, where full B begins");
   });
 });
 

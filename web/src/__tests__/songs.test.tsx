@@ -25,8 +25,8 @@ const song = (id: number, title: string): Song => ({
   beats: Array.from({ length: 65 }, (_, i) => i / 2),
   sureness: [],
   sections: [
-    { start: 0, end: 16.5, bars: 8, kind: "A", name: "OPENING", energy: 0.5 },
-    { start: 16.5, end: 34, bars: 8, kind: "B", name: "FULL", energy: 1 },
+    { start: 0, end: 16.5, bars: 8, name: "opening", energy: 0.5 },
+    { start: 16.5, end: 34, bars: 8, name: "full", energy: 1 },
   ],
   moments: [],
   sung: [],

@@ -4603,6 +4603,7 @@ export interface components {
             /** Format: int32 */
             firstDownbeat: number;
             frames: number[];
+            sections: components["schemas"]["SectionStart"][];
             /** Format: int64 */
             song: number | null;
             title: string;
@@ -6312,6 +6313,11 @@ export interface components {
             revision: number;
             text: string;
         };
+        SectionStart: {
+            /** Format: int32 */
+            beat: number;
+            name: string;
+        };
         SectionView: {
             /** Format: int32 */
             bars: number;
@@ -6319,9 +6325,7 @@ export interface components {
             end: number;
             /** Format: double */
             energy: number;
-            kind: string;
-            /** @enum {string} */
-            name: "OPENING" | "QUIET" | "BUILD" | "FULL" | "CODA";
+            name: string;
             /** Format: double */
             start: number;
         };

@@ -2,7 +2,6 @@ import Box from "@mui/material/Box";
 import type { Song } from "../../api/client";
 import { clockTime } from "../../parts/time";
 import { fraunces, ink } from "../../theme";
-import { sectionName } from "./sections";
 
 interface Props {
   first: Song;
@@ -33,7 +32,7 @@ export function JoinedLanes({ first, second, at, seconds, from, onLeave, onEnter
       {first.sections.map((s) => (
         <Part
           key={s.start}
-          name={sectionName(s, first.sections)}
+          name={s.name}
           says={`${first.title}, leave it after this, at ${clockTime(s.end)}`}
           top={0}
           left={x(s.start)}
@@ -46,7 +45,7 @@ export function JoinedLanes({ first, second, at, seconds, from, onLeave, onEnter
       {second.sections.map((s) => (
         <Part
           key={s.start}
-          name={sectionName(s, second.sections)}
+          name={s.name}
           says={`${second.title}, begin with this, at ${clockTime(s.start)} of it`}
           top={HEIGHT + 8}
           left={x(s.start - from + at)}

@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Song } from "../../api/client";
 import { face, fraunces, ink } from "../../theme";
 import { placeIn, timeIn, type Shown } from "./shown";
-import { momentName, sectionName } from "./sections";
+import { momentName } from "./keyMoments";
 
 interface Props {
   song: Song;
@@ -37,7 +37,7 @@ export function SectionRibbon({ song, shown, width, y, height, onMove }: Props) 
         const left = Math.max(0, x(section.start));
         const room = Math.min(width, x(section.end)) - left;
         if (room <= 0) return null;
-        const name = sectionName(section, song.sections);
+        const name = section.name;
         const bars = `${section.bars} bars`;
         return (
           <g key={section.start}>

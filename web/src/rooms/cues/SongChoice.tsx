@@ -7,7 +7,7 @@ import { useChange, usePeaks } from "../../api/queries";
 import { clockTime } from "../../parts/time";
 import { fraunces, ink } from "../../theme";
 import { outlineOf, outlinePath } from "./peaks";
-import { momentName, sectionName } from "./sections";
+import { momentName } from "./keyMoments";
 import { tempoOf } from "../../parts/tempo";
 
 interface Props {
@@ -153,7 +153,7 @@ export function SongChoice({ song, production, shown, onShow }: Props) {
                   color: song.chosen ? ink.thistleDeep : ink.ink2,
                 }}
               >
-                {sectionName(section, song.sections)}
+                {section.name}
               </Box>
             ))}
           </Box>

@@ -4,7 +4,6 @@ import type { Film, Production, ShelfSound } from "../../api/client";
 import { useSongs } from "../../api/queries";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
-import { sectionName } from "../cues/sections";
 import type { MixActions } from "./useMixActions";
 
 /** What of a song is heard at a frame, in frames of the film. */
@@ -31,7 +30,7 @@ export function LayMore({
   const fps = production.framesPerSecond;
   const part: Part | undefined = song?.sections
     .map((s) => ({
-      name: sectionName(s, song.sections),
+      name: s.name,
       // A cut on the border's nearest frame may lie half a frame before it.
       from: Math.ceil((s.start - film.songStart) * fps - 0.5),
       to: Math.ceil((s.end - film.songStart) * fps - 0.5),

@@ -62,14 +62,19 @@ export function catches(film: Film, of: string | null): Caught[] {
     })),
   );
   const { firstDownbeat, beatsPerBar } = film.clock;
-  const beats = film.clock.frames.map((frame, beat) => ({
-    frame,
-    tie: beatTie(beat),
-    name:
+  const sections = new Map(film.clock.sections.map((s) => [s.beat, s.name]));
+  const beats = film.clock.frames.map((frame, beat) => {
+    const begins = sections.get(beat);
+    const called =
       (beat - firstDownbeat) % beatsPerBar === 0
         ? `bar ${(beat - firstDownbeat) / beatsPerBar + 1}`
-        : `beat ${beat + 1}`,
-  }));
+        : `beat ${beat + 1}`;
+    return {
+      frame,
+      tie: beatTie(beat),
+      name: begins === undefined ? called : `${called}, where ${begins} begins`,
+    };
+  });
   const markers = film.markers.map((m) => ({
     frame: m.at.frame,
     tie: { ...NONE, tie: "marker", item: m.name },

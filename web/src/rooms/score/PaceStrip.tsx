@@ -4,7 +4,6 @@ import { useState, type KeyboardEvent, type PointerEvent } from "react";
 import type { Film, Production, Song } from "../../api/client";
 import { useDrawFreePace, useDrawPace } from "../../api/queries";
 import { face, ink } from "../../theme";
-import { sectionName } from "../cues/sections";
 import { SLOWEST, QUICKEST, paceOf, type Speeds } from "./pace";
 
 interface Props {
@@ -51,7 +50,7 @@ export function SongPace({ production, film, longest, width, song }: Where & { s
   return (
     <PaceStrip
       parts={song.sections.map((s) => ({
-        name: sectionName(s, song.sections),
+        name: s.name,
         start: at(s.start),
         end: at(s.end),
       }))}

@@ -1,5 +1,4 @@
 import type { Film, Song } from "../../api/client";
-import { sectionName } from "../cues/sections";
 
 /** How long shots are in each section of the song, by the section a shot begins in. */
 export function meansOf(
@@ -17,7 +16,7 @@ export function meansOf(
     const frames = own.reduce((sum, s) => sum + s.end - s.start, 0);
     return [
       {
-        name: sectionName(section, song.sections),
+        name: section.name,
         mean: frames / own.length / framesPerSecond,
         shots: own.length,
       },

@@ -161,8 +161,8 @@ class SoundTest {
   /** A bus's line keeps its points by what they are tied to; the music turns, and steps aside. */
   @Test
   void aLevelIsDrawnTheMusicTurnsAndAHitIsGivenRoom() {
-    Map<String, Object> beat = Map.of("tie", "beat", "beat", 4, "offset", 0);
-    Map<String, Object> next = Map.of("tie", "beat", "beat", 8, "offset", 0);
+    Map<String, Object> beat = beat(4);
+    Map<String, Object> next = beat(8);
     cut.edit("set-point", Map.of("bus", "MUSIC", "at", beat, "gain", -3));
     cut.edit("set-point", Map.of("bus", "MUSIC", "at", next, "gain", -9));
     cut.edit("set-bus", Map.of("bus", "MUSIC", "gain", -6, "muted", false));
@@ -252,5 +252,42 @@ class SoundTest {
     assertThat(names).contains("music.wav", "sounds.wav", "music without ducking.wav");
     assertThat(cut.api.get(cut.path + "/film/cues.csv").text())
         .contains("music,", "sound,bell 1,", "asked for: bell");
+  }
+
+  /** Music is two cues about a stop, under the rights that the release sheet says. */
+  @Test
+  void theCueSheetSaysWhereMusicStopsAndUnderWhatRightsItIsUsed() {
+    cut.edit(
+        "turn-music", Map.of("turn", Map.of("kind", "STOP", "from", beat(4), "until", beat(8))));
+    String key =
+        cut.api
+            .get(cut.path + "/release")
+            .json()
+            .get("assets")
+            .valueStream()
+            .map(asset -> asset.get("key").asString())
+            .filter(asset -> asset.startsWith("song:"))
+            .findFirst()
+            .orElseThrow();
+    Map<String, Object> sheet = new HashMap<>();
+    sheet.put("title", "Water road");
+    sheet.put("description", "");
+    sheet.put("chapters", true);
+    sheet.put("tags", List.of());
+    sheet.put("generated", true);
+    sheet.put("rights", Map.of(key, "bought in spring"));
+    assertThat(cut.api.json("PUT", cut.path + "/release", sheet).status()).isEqualTo(200);
+    List<String> music =
+        cut.api
+            .get(cut.path + "/film/cues.csv")
+            .text()
+            .lines()
+            .filter(line -> line.startsWith("music,"))
+            .toList();
+    assertThat(music).hasSize(2).allMatch(line -> line.endsWith("brought in,bought in spring"));
+  }
+
+  private static Map<String, Object> beat(int beat) {
+    return Map.of("tie", "beat", "beat", beat, "offset", 0);
   }
 }

@@ -7,6 +7,9 @@ import java.util.Optional;
 
 /** What of which file is heard of a sound, before anything is done to it. */
 public sealed interface SoundMaterial {
+  /** For people. */
+  String name();
+
   /** The file's samples that are heard. */
   SampleRange heard(FrameRate rate);
 
@@ -32,6 +35,11 @@ public sealed interface SoundMaterial {
         throw new Refused(
             "A sound begins at frame 0 or later of its clip and lasts a frame or more.");
       }
+    }
+
+    @Override
+    public String name() {
+      return "a clip\u2019s sound";
     }
 
     @Override

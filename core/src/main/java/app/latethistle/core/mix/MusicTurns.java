@@ -44,6 +44,22 @@ public final class MusicTurns {
     return end > start ? Optional.of(new SampleRange(start, end)) : Optional.empty();
   }
 
+  /** When the music is heard: all of the film but where it stops. */
+  public List<SampleRange> heard() {
+    List<SampleRange> heard = new ArrayList<>();
+    long at = 0;
+    for (SampleRange stop : ranges(MusicTurn.Kind.STOP)) {
+      if (stop.start() > at) {
+        heard.add(new SampleRange(at, stop.start()));
+      }
+      at = Math.max(at, stop.end());
+    }
+    if (length > at) {
+      heard.add(new SampleRange(at, length));
+    }
+    return heard;
+  }
+
   private List<SampleRange> ranges(MusicTurn.Kind kind) {
     return film.film().balance().turns().stream()
         .filter(turn -> turn.kind() == kind)

@@ -1,6 +1,7 @@
 package app.latethistle.core.music;
 
 import java.util.List;
+import java.util.Locale;
 
 /**
  * A part of a song that is of one kind.
@@ -20,6 +21,13 @@ public record Section(long start, long end, char kind, Name name, double energy)
         kind,
         name,
         energy);
+  }
+
+  /** "build B": what it does, and the letter of its kind where another of them sounds like it. */
+  public String called(List<Section> all) {
+    String does = name.name().toLowerCase(Locale.ROOT);
+    boolean again = all.stream().filter(other -> other.kind == kind).count() > 1;
+    return again ? does + " " + kind : does;
   }
 
   /** The section with other borders. */

@@ -299,6 +299,23 @@ class FilmMixTest {
         .isEqualTo(Arrays.copyOfRange(plain, 2 * 3 * RATE, 2 * 4 * RATE));
   }
 
+  /** A turn that lies in another one, or at the film's end, is no music of its own. */
+  @Test
+  void musicIsHeardWhereItDoesNotStop() {
+    Balance both =
+        Balance.USUAL.withTurns(
+            List.of(
+                new MusicTurn(MusicTurn.Kind.STOP, Tie.free(48), Tie.free(72)),
+                new MusicTurn(MusicTurn.Kind.STOP, Tie.free(54), Tie.free(60)),
+                new MusicTurn(MusicTurn.Kind.MUFFLE, Tie.free(90), Tie.free(100)),
+                new MusicTurn(MusicTurn.Kind.STOP, Tie.free(200), Tie.free(400))));
+    assertThat(new MusicTurns(spoken(film().withBalance(both))).heard())
+        .containsExactly(
+            new SampleRange(0, 2 * RATE), new SampleRange(3 * RATE, 200 * (RATE / 24)));
+    assertThat(new MusicTurns(spoken(film())).heard())
+        .containsExactly(new SampleRange(0, 10 * RATE));
+  }
+
   /** A high tone goes, a low one stays, and what comes after is as it was. */
   @Test
   void musicGrowsDullAndOpensAtOnce() throws IOException {

@@ -195,6 +195,8 @@ class SongCorrectionTest {
     assertThat(parts.stream().map(Section::kind)).containsExactly('A', 'B', 'B');
     assertThat(new MoveBorder(700, 2500).applyTo(parts)).isEqualTo(parts);
     assertThat(new AddBorder(9000).applyTo(parts)).isEqualTo(parts);
+    assertThat(parts.stream().map(part -> part.called(parts)))
+        .containsExactly("opening", "full B", "full B");
     List<Section> three =
         List.of(
             new Section(0, 1000, 'A', Section.Name.QUIET, 0.2),

@@ -34,6 +34,7 @@ import app.latethistle.core.mix.Ducking;
 import app.latethistle.core.mix.FilmMix;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.music.Section;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.signal.BandLevels;
 import app.latethistle.core.signal.LoudnessTrace;
@@ -48,6 +49,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 
@@ -308,6 +311,19 @@ public record FilmState(
         .flatMap(s -> s.sections().stream())
         .map(section -> production.rate().nearestFrame(section.start() - start))
         .toList();
+  }
+
+  /** What the song's sections are called, by the beats with which they begin. */
+  SortedMap<Integer, String> sectionsByBeat() {
+    List<Section> all = song.map(Song::sections).orElse(List.of());
+    SortedMap<Integer, String> called = new TreeMap<>();
+    for (Section section : all) {
+      int beat = grid().nearest(section.start());
+      if (grid().size() > 0 && grid().sampleOf(beat) == section.start()) {
+        called.put(beat, section.called(all));
+      }
+    }
+    return called;
   }
 
   /** What is drawn, at the size given. */

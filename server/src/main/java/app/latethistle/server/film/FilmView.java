@@ -290,6 +290,7 @@ record FilmView(
    * @param song the chosen song's id, or null
    * @param beats where each beat falls, in frames of the film, not rounded; negative before it
    * @param frames the frame a cut tied to each beat falls on
+   * @param sections where the song's sections begin that do so on a beat
    */
   record ClockView(
       @Schema(nullable = true) Long song,
@@ -298,5 +299,13 @@ record FilmView(
       int beatsPerBar,
       int firstDownbeat,
       List<Double> beats,
-      List<Long> frames) {}
+      List<Long> frames,
+      List<SectionStart> sections) {}
+
+  /**
+   * A beat with which a section begins.
+   *
+   * @param name what the section does, and a letter where another sounds like it
+   */
+  record SectionStart(int beat, String name) {}
 }

@@ -36,6 +36,7 @@ import app.latethistle.server.film.FilmView.PictureView;
 import app.latethistle.server.film.FilmView.PlacedView;
 import app.latethistle.server.film.FilmView.ProblemView;
 import app.latethistle.server.film.FilmView.ReachView;
+import app.latethistle.server.film.FilmView.SectionStart;
 import app.latethistle.server.film.FilmView.ShapeFramingView;
 import app.latethistle.server.film.FilmView.SoundView;
 import app.latethistle.server.film.FilmView.SpokenView;
@@ -290,8 +291,7 @@ class FilmViews {
     for (FilmSound sound : film.sounds()) {
       SoundPlace place = state.cutting().beside().sounds().get(sound.id());
       if (place != null) {
-        String name =
-            sound.what() instanceof SoundMaterial.OfFile file ? file.name() : "a clip\u2019s sound";
+        String name = sound.what().name();
         double frame = Samples.toSeconds(place.landing()) * rate.perSecond();
         landings.add(landing(film, "sound", sound.id(), name, frame));
       }
@@ -432,6 +432,9 @@ class FilmViews {
             .toList(),
         IntStream.range(0, grid.size())
             .mapToObj(i -> Cutting.frameOfBeat(i, music, grid, rate))
+            .toList(),
+        state.sectionsByBeat().entrySet().stream()
+            .map(begin -> new SectionStart(begin.getKey(), begin.getValue()))
             .toList());
   }
 }

@@ -1,11 +1,8 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.film.FilmCaptions;
-import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Marker;
 import app.latethistle.core.film.Placement;
-import app.latethistle.core.film.SoundMaterial;
-import app.latethistle.core.film.SoundPlace;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.grade.ColourChange;
 import app.latethistle.core.grade.ColourTreatment;
@@ -21,7 +18,6 @@ import app.latethistle.core.interchange.PieceList;
 import app.latethistle.core.interchange.ShotTable;
 import app.latethistle.core.look.Correction;
 import app.latethistle.core.look.Shape;
-import app.latethistle.core.sound.Bus;
 import app.latethistle.core.story.Csv;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
@@ -30,12 +26,8 @@ import app.latethistle.core.time.Timecode;
 import app.latethistle.document.Timeline;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.material.Song;
-import app.latethistle.server.material.SoundRow;
-import app.latethistle.server.material.SoundShelf;
 import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -52,12 +44,12 @@ class OpenFormats {
 
   private final Takes takes;
   private final LookViews looks;
-  private final SoundShelf shelf;
+  private final HeardCues heard;
 
-  OpenFormats(Takes takes, LookViews looks, SoundShelf shelf) {
+  OpenFormats(Takes takes, LookViews looks, HeardCues heard) {
     this.takes = takes;
     this.looks = looks;
-    this.shelf = shelf;
+    this.heard = heard;
   }
 
   /** The cut. */
@@ -114,45 +106,7 @@ class OpenFormats {
 
   /** What is heard when, as CSV. */
   String cues(FilmState state) {
-    FrameRate rate = state.production().rate();
-    List<CueSheet.Cue> cues = new ArrayList<>();
-    boolean heard = !state.film().balance().level(Bus.MUSIC).muted();
-    if (heard) {
-      state
-          .song()
-          .ifPresent(
-              song ->
-                  cues.add(
-                      new CueSheet.Cue(
-                          "music",
-                          song.title(),
-                          new FrameRange(0, state.cutting().length()),
-                          "",
-                          "")));
-    }
-    SoundShelf.Catalogue known = shelf.catalogue(state.production().id());
-    state.film().sounds().stream()
-        .filter(s -> state.cutting().beside().sounds().containsKey(s.id()))
-        .map(s -> cue(s, state.cutting().beside().sounds().get(s.id()), known, rate))
-        .sorted(Comparator.comparingLong(c -> c.at().start()))
-        .forEach(cues::add);
-    return CueSheet.of(cues, rate);
-  }
-
-  private static CueSheet.Cue cue(
-      FilmSound sound, SoundPlace place, SoundShelf.Catalogue known, FrameRate rate) {
-    long start = Math.max(0, rate.nearestFrame(place.start()));
-    FrameRange at = new FrameRange(start, Math.max(start, rate.nearestFrame(place.end())));
-    if (sound.what() instanceof SoundMaterial.OfFile file) {
-      Optional<SoundRow> row = known.of(file.media());
-      return new CueSheet.Cue(
-          "sound",
-          file.name(),
-          at,
-          row.map(SoundRow::source).orElse(""),
-          row.map(SoundRow::rights).orElse(""));
-    }
-    return new CueSheet.Cue("clip", sound.id(), at, "a take's own sound", "");
+    return CueSheet.of(heard.of(state), state.production().rate());
   }
 
   /**

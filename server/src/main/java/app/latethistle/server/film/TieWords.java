@@ -1,7 +1,6 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.film.Placement;
-import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.server.material.Shot;
@@ -29,7 +28,9 @@ public class TieWords {
           grid.isDownbeat(on.beat())
               ? "downbeat of " + bar
               : "beat " + grid.placeOf(on.beat()) + " of " + bar;
-      return on.offset() == 0 ? beat : beat + ", " + on.offset() + " f";
+      String begins = state.sectionsByBeat().get(on.beat());
+      String all = begins == null ? beat : beat + ", where " + begins + " begins";
+      return on.offset() == 0 ? all : all + ", " + on.offset() + " f";
     }
     if (tie instanceof Tie.OnWord on) {
       return state
@@ -58,12 +59,7 @@ public class TieWords {
             state
                 .film()
                 .sound(on.id())
-                .map(
-                    s ->
-                        s.what() instanceof SoundMaterial.OfFile f
-                            ? f.name()
-                            : "a clip\u2019s sound")
-                .map(s -> "with " + s)
+                .map(s -> "with " + s.what().name())
                 .orElse("a sound that is gone");
         case TITLE ->
             state

@@ -5,7 +5,6 @@ import app.latethistle.core.caption.FilmCaptioner;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.FilmTitle;
-import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.TitlePlace;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Shape;
@@ -164,7 +163,7 @@ class WordsViews {
             s ->
                 new WordsView.CaptionedSound(
                     s.id(),
-                    s.what() instanceof SoundMaterial.OfFile file ? file.name() : "a clip",
+                    s.what().name(),
                     rate.nearestFrame(state.cutting().beside().sounds().get(s.id()).landing()),
                     said.sounds().getOrDefault(s.id(), ""),
                     crowded.contains(s.id())))

@@ -97,11 +97,10 @@ class SongController {
   /**
    * A section of a song, in seconds.
    *
-   * @param kind a letter; sections that sound alike have the same one
+   * @param name what it does, and a letter where another sounds like it
    * @param bars how many bars it has
    */
-  record SectionView(
-      double start, double end, char kind, Section.Name name, double energy, int bars) {}
+  record SectionView(double start, double end, String name, double energy, int bars) {}
 
   /** A key moment of a song, in seconds. */
   record MomentView(double at, KeyMoment.Kind kind) {}
@@ -137,7 +136,7 @@ class SongController {
         grid.other().orElse(null),
         IntStream.range(0, grid.size()).mapToObj(i -> Samples.toSeconds(grid.sampleOf(i))).toList(),
         IntStream.range(0, grid.size()).mapToObj(grid::sureness).toList(),
-        song.sections().stream().map(s -> view(s, grid)).toList(),
+        song.sections().stream().map(s -> view(s, song.sections(), grid)).toList(),
         song.moments().stream()
             .map(m -> new MomentView(Samples.toSeconds(m.at()), m.kind()))
             .toList(),
@@ -148,15 +147,14 @@ class SongController {
         Pace.EVEN.speeds(song.sections()));
   }
 
-  private static SectionView view(Section section, BeatGrid grid) {
+  private static SectionView view(Section section, List<Section> all, BeatGrid grid) {
     int first = grid.barOf(grid.nearest(section.start()));
     int last = grid.barOf(grid.nearest(section.end()));
     boolean ends = section.end() > grid.sampleOf(grid.size() - 1);
     return new SectionView(
         Samples.toSeconds(section.start()),
         Samples.toSeconds(section.end()),
-        section.kind(),
-        section.name(),
+        section.called(all),
         section.energy(),
         Math.max(0, last - Math.max(1, first) + (ends ? 1 : 0)));
   }

@@ -11,6 +11,7 @@ import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.Tags;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.film.StatedRights;
 import app.latethistle.server.material.Shot;
 import app.latethistle.server.material.Shots;
 import app.latethistle.server.production.Productions;
@@ -30,7 +31,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** The release sheets of productions, and what of them goes into files. */
 @ServerOnly
 @Service
-public class Releases {
+public class Releases implements StatedRights {
   private static final int FIRST_TAGS = 5;
 
   private final ReleaseRows rows;
@@ -53,6 +54,11 @@ public class Releases {
     return rows.findById(productionId)
         .map(row -> StoredSheet.read(row.document()))
         .orElseGet(() -> first(productionId));
+  }
+
+  @Override
+  public Map<String, String> statedRights(long productionId) {
+    return sheet(productionId).rights();
   }
 
   private ReleaseSheet first(long productionId) {
@@ -92,7 +98,7 @@ public class Releases {
   /** What the film is made of, each with the rights that are stated. */
   List<Assets.Asset> assets(FilmState state) {
     long id = state.production().id();
-    return assets.of(state, stories.state(id).story(), sheet(id).rights());
+    return assets.of(state, stories.state(id).story(), statedRights(id));
   }
 
   /** The rights of all that a film uses, where nobody has said any the same ones. */
