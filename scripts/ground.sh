@@ -37,7 +37,7 @@ need() {
 PG=/usr/lib/postgresql/15/bin
 DATABASE=("$PG/postgres:postgresql-15")
 PROGRAMS=(javac:openjdk-17-jdk-headless mvn:maven node:nodejs npm:npm ffmpeg:ffmpeg bwrap:bubblewrap
-  flock:util-linux espeak-ng:espeak-ng pocketsphinx_batch:pocketsphinx
+  flock:util-linux ots-sanitize:opentype-sanitizer espeak-ng:espeak-ng pocketsphinx_batch:pocketsphinx
   /usr/share/pocketsphinx/model/en-us/en-us/mdef:pocketsphinx-en-us)
 
 check_versions() {

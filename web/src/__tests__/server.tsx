@@ -14,10 +14,14 @@ export class Server {
   constructor() {
     vi.stubGlobal(
       "fetch",
-      vi.fn(async (request: Request) => {
-        const { pathname, search } = new URL(request.url);
-        const call = `${request.method} ${pathname}`;
-        const text = await request.text();
+      vi.fn(async (asked: Request | string, init?: RequestInit) => {
+        const { pathname, search } = new URL(
+          typeof asked === "string" ? asked : asked.url,
+          "http://server",
+        );
+        const call = `${typeof asked === "string" ? (init?.method ?? "GET") : asked.method} ${pathname}`;
+        // What is not a request of its own carries a file.
+        const text = typeof asked === "string" ? "" : await asked.text();
         this.asked.push({ call, query: search, body: text === "" ? null : JSON.parse(text) });
         const { status, body } = this.answers.get(call) ?? { status: 404, body: {} };
         return new Response(status === 204 ? null : JSON.stringify(body), { status });

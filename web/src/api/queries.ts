@@ -33,6 +33,7 @@ export const keys = {
   treatments: ["treatments"] as const,
   finishes: ["finishes"] as const,
   designs: ["title designs"] as const,
+  ownFaces: ["title designs", "own faces"] as const,
 };
 
 export const useShelf = () =>

@@ -9,6 +9,7 @@ import { useBringCaptions } from "../../api/words";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
 import { Choice } from "./Choice";
+import { FaceChoice } from "./FaceChoice";
 import type { WordsActions } from "./useWordsActions";
 
 /** How captions look, where they are part of the picture, and what they leave as. */
@@ -67,6 +68,18 @@ export function CaptionFoot(props: {
             ["COLOURS", "by colour and a dash"],
           ]}
           onChange={(speakers) => actions.look({ language, speakers })}
+        />
+      </Line>
+      <Line name="Face">
+        <FaceChoice
+          label="Face of captions"
+          value={look.lettering.face.family}
+          onChange={(family) =>
+            actions.look({
+              language,
+              lettering: { ...look.lettering, face: { ...look.lettering.face, family } },
+            })
+          }
         />
       </Line>
       <Line name="Letters">

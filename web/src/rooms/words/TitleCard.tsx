@@ -22,6 +22,7 @@ import { TiesThere } from "../mix/TiesThere";
 import { freeAt, onCut } from "../mix/moments";
 import { Choice } from "./Choice";
 import { ContrastBars } from "./ContrastBars";
+import { FaceChoice } from "./FaceChoice";
 import { KeepDesign } from "./KeepDesign";
 import { MovementFields } from "./MovementFields";
 import { hex, rgbOf, sized } from "./titles";
@@ -60,9 +61,6 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
   const { lettering, movement } = title;
   const box = boxIn(title.boxes, shape);
   const set = (to: Partial<Lettering>) => onKeep({ lettering: { ...lettering, ...to } });
-  const families = (choices?.families ?? []).map(
-    (f) => [f.name, `${f.name}, ${f.character}`] as const,
-  );
   const family = choices?.families.find((f) => f.name === lettering.face.family);
   const step = (way: 1 | -1) => actions.step(title, way);
   const fps = production.framesPerSecond;
@@ -97,10 +95,9 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
         <Box sx={{ color: ink.rust, mb: 1 }}>No face has {title.missing.join(" ")}</Box>
       )}
       <Row>
-        <Choice
+        <FaceChoice
           label="Face"
           value={lettering.face.family}
-          of={families.length > 0 ? families : [[lettering.face.family, lettering.face.family]]}
           onChange={(to) => set({ face: { family: to, bold: false, italic: false } })}
         />
         <NumberField

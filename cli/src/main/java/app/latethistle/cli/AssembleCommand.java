@@ -33,6 +33,7 @@ import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Originals;
 import app.latethistle.media.Probe;
 import app.latethistle.media.RefusedMedia;
+import app.latethistle.media.ShippedFaces;
 import app.latethistle.media.SoundFiles;
 import app.latethistle.media.TakeMeasure;
 import java.io.IOException;
@@ -233,7 +234,7 @@ final class AssembleCommand implements Callable<Integer> {
     FilmRender.render(
         program,
         mix,
-        new Originals(originals, rate, Originals.NO_TABLES),
+        new Originals(originals, rate, Originals.NO_TABLES, ShippedFaces.all()),
         media -> {
           Path file = Path.of(media);
           return new SoundFiles.File(file, Container.of(file));

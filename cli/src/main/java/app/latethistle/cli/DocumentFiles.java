@@ -5,6 +5,9 @@ import app.latethistle.core.mix.Mix;
 import app.latethistle.core.signal.LoudnessTrace;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.type.FaceFile;
+import app.latethistle.core.type.Faces;
+import app.latethistle.document.FaceForm;
 import app.latethistle.document.FilmDocument;
 import app.latethistle.document.MediumForm;
 import app.latethistle.document.TakeForm;
@@ -12,15 +15,19 @@ import app.latethistle.media.ClipCheck;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Originals;
+import app.latethistle.media.OwnFace;
 import app.latethistle.media.Probe;
 import app.latethistle.media.RefusedMedia;
+import app.latethistle.media.ShippedFaces;
 import app.latethistle.media.SoundFiles;
 import app.latethistle.media.SoundMeasure;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
@@ -87,6 +94,24 @@ record DocumentFiles(
     } catch (IOException e) {
       throw new IOException(document + ": " + e.getMessage(), e);
     }
+  }
+
+  /**
+   * What its words are set in.
+   *
+   * @throws IOException if a face is no font that can be used; it is named
+   */
+  Faces faces() throws IOException {
+    List<FaceFile> own = new ArrayList<>();
+    for (FaceForm form : document.ownFaces()) {
+      try {
+        OwnFace face = OwnFace.read(new ByteArrayInputStream(form.bytes()));
+        own.add(face.file());
+      } catch (RefusedMedia e) {
+        throw new IOException("The face " + form.family() + ": " + e.getMessage(), e);
+      }
+    }
+    return ShippedFaces.all().with(own);
   }
 
   /** Where its sounds are. */

@@ -110,7 +110,8 @@ final class RenderCommand implements Callable<Integer> {
     Program whole = program(film, written.picture(), leaves);
     FrameRange range = range(whole, leaves);
     Program program = whole.part(range);
-    PictureSource pictures = new Originals(files.files(), film.rate(), files.document()::table);
+    PictureSource pictures =
+        new Originals(files.files(), film.rate(), files.document()::table, files.faces());
     if (png != null) {
       draw(program, pictures, range.start() - first(leaves), err);
     }

@@ -44,6 +44,7 @@ import tools.jackson.databind.json.JsonMapper;
  * @param voice the lines of its narration, in the order they are spoken
  * @param outputs ways in which it leaves; without any it leaves whole in its own size
  * @param tables the .cube files that its treatments look up in, by the SHA-256 of their text
+ * @param faces what its words are set in that does not ship with the application
  * @param film what is cut
  */
 public record FilmDocument(
@@ -56,6 +57,7 @@ public record FilmDocument(
     List<LineForm> voice,
     List<OutputForm> outputs,
     Map<String, String> tables,
+    List<FaceForm> faces,
     FilmForm film) {
   /** The format that is written. */
   public static final int VERSION = 1;
@@ -76,6 +78,7 @@ public record FilmDocument(
     voice = List.copyOf(Say.or(voice));
     outputs = List.copyOf(Say.or(outputs));
     tables = tables == null || tables.isEmpty() ? null : Map.copyOf(tables);
+    faces = faces == null || faces.isEmpty() ? null : List.copyOf(faces);
   }
 
   /**
@@ -133,6 +136,7 @@ public record FilmDocument(
     for (String table : Treating.tables(film.get())) {
       at("/tables/" + table, () -> table(table));
     }
+    each("/faces", faces, FaceForm::bytes);
     shown("/film/placements/", Say.or(film.placements()), "", known);
     shown(
         "/film/overlays/",
@@ -194,6 +198,11 @@ public record FilmDocument(
     return CubeText.parse(text);
   }
 
+  /** Its own faces; none is an empty list. */
+  public List<FaceForm> ownFaces() {
+    return Say.or(faces);
+  }
+
   /** Its frames a second. */
   public FrameRate frameRate() {
     return FrameRate.parse(rate);
@@ -235,6 +244,7 @@ public record FilmDocument(
         voice.stream().map(l -> l.media() == null ? l : l.with(names.get(l.media()))).toList(),
         outputs,
         tables,
+        faces,
         film.naming(names));
   }
 

@@ -434,6 +434,7 @@ class FilmDocumentTest {
                 Double.NEGATIVE_INFINITY)),
         List.of(OutputForm.whole("film", 1920, 1080), new OutputForm("up", 608, 1080, 24L, 72L)),
         Map.of(TABLE, "LUT_1D_SIZE 2\n1 1 1\n0 0 0\n"),
+        List.of(FaceForm.of("Harbour", true, false, "own", new byte[] {0, 1, 0, 0})),
         FilmForm.of(film));
   }
 

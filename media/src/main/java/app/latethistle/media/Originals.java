@@ -15,6 +15,7 @@ public final class Originals implements PictureSource {
   private final Map<String, Original> files;
   private final FrameRate rate;
   private final Tables tables;
+  private final Faces faces;
 
   /** A file and what it holds. */
   public record Original(Path path, MediaFacts facts) {}
@@ -34,15 +35,16 @@ public final class Originals implements PictureSource {
   /**
    * @param files by the SHA-256 of their bytes
    */
-  public Originals(Map<String, Original> files, FrameRate rate, Tables tables) {
+  public Originals(Map<String, Original> files, FrameRate rate, Tables tables, Faces faces) {
     this.files = Map.copyOf(files);
     this.rate = rate;
     this.tables = tables;
+    this.faces = faces;
   }
 
   @Override
   public Faces faces() {
-    return ShippedFaces.all();
+    return faces;
   }
 
   @Override

@@ -26,6 +26,7 @@ public final class Sandbox {
 
   private static final long MAX_MEMORY = 3L << 30;
   private static final long MAX_OUTPUT = 1L << 20;
+  private static final long MAX_FONT = 32L << 20;
   private static final int MAX_CPU_SECONDS = 1800;
   private static final String INSIDE = "/in/file";
 
@@ -68,15 +69,32 @@ public final class Sandbox {
     return command;
   }
 
+  /**
+   * The sanitizer of fonts reading one file; a font made anew goes to standard output.
+   *
+   * @param scratch a file that may be written where there is no sandbox
+   */
+  static List<String> sanitizer(Path file, Path scratch) {
+    List<String> command = wrap(file, MAX_FONT);
+    command.addAll(List.of("sh", "-c", "ots-sanitize \"$1\" \"$2\" >&2 && cat \"$2\"", "sh"));
+    command.add(seen(file));
+    command.add(isAvailable() ? "/tmp/font" : scratch.toAbsolutePath().toString());
+    return command;
+  }
+
   private static String seen(Path file) {
     return isAvailable() ? INSIDE : file.toAbsolutePath().toString();
   }
 
   private static List<String> wrap(Path file) {
+    return wrap(file, MAX_OUTPUT);
+  }
+
+  private static List<String> wrap(Path file, long maxOutput) {
     List<String> command = new ArrayList<>();
     command.add("prlimit");
     command.add("--as=" + MAX_MEMORY);
-    command.add("--fsize=" + MAX_OUTPUT);
+    command.add("--fsize=" + maxOutput);
     command.add("--cpu=" + MAX_CPU_SECONDS);
     if (isAvailable()) {
       command.addAll(bubblewrap());

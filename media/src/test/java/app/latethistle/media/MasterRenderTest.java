@@ -100,7 +100,7 @@ class MasterRenderTest {
         Map.of("flash", new Originals.Original(clip, Probe.probe(clip)));
     return new MasterRender(
         program,
-        new Originals(files, program.rate(), Originals.NO_TABLES),
+        new Originals(files, program.rate(), Originals.NO_TABLES, ShippedFaces.all()),
         Optional.of(Quality.STANDARD),
         folder.resolve("segments"));
   }

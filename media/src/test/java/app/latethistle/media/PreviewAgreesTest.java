@@ -57,7 +57,10 @@ class PreviewAgreesTest {
             1920,
             1080,
             new Originals(
-                Map.of("clip", new Originals.Original(clip, facts)), RATE, Originals.NO_TABLES));
+                Map.of("clip", new Originals.Original(clip, facts)),
+                RATE,
+                Originals.NO_TABLES,
+                ShippedFaces.all()));
     Frame scaled = new Frame(640, 360);
     Framer.of(PictureShape.of(1920, 1080), 640, 360, Framing.FILL).draw(large, scaled);
     assertThat(psnr(small, scaled)).isGreaterThan(38);

@@ -19,6 +19,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A production leaves as one zip and comes in elsewhere as the same. */
 class PackTest {
@@ -70,10 +71,21 @@ class PackTest {
     Map<String, Object> lands = Map.of("tie", "free", "frame", 30);
     cut.edit("lay-sound", Map.of("sound", sound.get("id").asLong(), "at", lands, "offset", 0));
     cut.edit("add-title", Map.of("design", "Soft main title", "text", "Night Post", "at", lands));
+    setInAnOwnFace();
     Api.Answer packed = cut.api.get(cut.path + "/production.zip");
     assertThat(packed.type()).as(packed.text()).startsWith("application/zip");
     zip = packed.bytes();
     master = master(cut.api, cut.path);
+  }
+
+  private static void setInAnOwnFace() throws IOException {
+    cut.api.bytes("/api/own-faces?name=a.ttf&licence=own", RenamedFace.bold("Packwell"));
+    JsonNode title = cut.api.get(cut.path + "/film/words").json().get("titles").get(0);
+    ObjectNode lettering = (ObjectNode) title.get("lettering");
+    lettering.putObject("face").put("family", "Packwell").put("bold", true).put("italic", false);
+    cut.edit(
+        "change-title",
+        Map.of("title", Map.of("id", title.get("id").asString(), "lettering", lettering)));
   }
 
   private static byte[] master(Api api, String path) {

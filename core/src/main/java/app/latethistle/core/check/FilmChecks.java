@@ -262,6 +262,16 @@ public final class FilmChecks {
               .about(title.id())
               .with(longer(title, needs - stays)));
     }
+    String family = title.lettering().face().family();
+    if (!known.faces.has(family)) {
+      all.add(
+          Finding.at(
+                  place.range(),
+                  Check.TITLES,
+                  Verdict.MUST,
+                  name + ": the face “" + family + "” is not here; bring it in or choose another")
+              .about(title.id()));
+    }
     List<Integer> missing =
         SetText.missing(title.words(), title.lettering(), title.box().own(), picture, known.faces);
     if (!missing.isEmpty()) {

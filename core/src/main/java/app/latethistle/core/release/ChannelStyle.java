@@ -22,6 +22,10 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What all films of a channel have in common, kept apart from any of them.
@@ -82,6 +86,14 @@ public record ChannelStyle(
         film.finish().end(),
         outputs.stream().map(ChannelStyle::untied).toList(),
         tags);
+  }
+
+  /** The families that its words are set in. */
+  public Set<String> families() {
+    return Stream.concat(
+            designs.stream().map(design -> design.lettering()), Stream.of(captions.lettering()))
+        .map(lettering -> lettering.face().family())
+        .collect(Collectors.toCollection(TreeSet::new));
   }
 
   private static Output untied(Output output) {

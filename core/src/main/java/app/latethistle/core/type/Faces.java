@@ -26,7 +26,7 @@ public final class Faces {
   private static final String PLAIN = "Noto Sans";
 
   private final List<FaceFile> files;
-  private final Map<FaceFile, Font> fonts = new ConcurrentHashMap<>();
+  private final Map<FaceFile, Font> fonts;
   private final Map<Wish, Optional<Font>> found = new ConcurrentHashMap<>();
   private volatile List<Font> machine;
 
@@ -46,7 +46,19 @@ public final class Faces {
    * @param files those of a family in the order in which they are asked for a letter
    */
   public Faces(List<FaceFile> files) {
+    this(files, new ConcurrentHashMap<>());
+  }
+
+  private Faces(List<FaceFile> files, Map<FaceFile, Font> fonts) {
     this.files = List.copyOf(files);
+    this.fonts = fonts;
+  }
+
+  /** These and more; files that were read for these are not read again. */
+  public Faces with(List<FaceFile> more) {
+    List<FaceFile> all = new ArrayList<>(files);
+    all.addAll(more);
+    return new Faces(all, fonts);
   }
 
   /** The families, in their order. */

@@ -26,6 +26,7 @@ import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.Ffmpeg;
 import app.latethistle.media.MasterRender;
 import app.latethistle.media.Originals;
+import app.latethistle.media.ShippedFaces;
 import app.latethistle.media.VideoEncoder;
 import java.io.BufferedOutputStream;
 import java.io.DataInputStream;
@@ -75,7 +76,7 @@ final class GraphBench {
   GraphBench(Path folder, List<Path> clips, Map<String, Originals.Original> files) {
     this.folder = folder;
     this.clips = List.copyOf(clips);
-    originals = new Originals(files, FrameRate.FPS_24, file -> table());
+    originals = new Originals(files, FrameRate.FPS_24, file -> table(), ShippedFaces.all());
     length = clips.size() * FRAMES;
   }
 

@@ -26,6 +26,7 @@ import app.latethistle.media.Ffmpeg;
 import app.latethistle.media.MasterRender;
 import app.latethistle.media.Originals;
 import app.latethistle.media.Probe;
+import app.latethistle.media.ShippedFaces;
 import app.latethistle.media.SoundFiles;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -215,7 +216,7 @@ public final class RenderBench {
         new Part(Bus.MUSIC, "song", new SampleRange(0, samples), new Course.Straight(0), 0);
     new MasterRender(
             program,
-            new Originals(files, FrameRate.FPS_24, Originals.NO_TABLES),
+            new Originals(files, FrameRate.FPS_24, Originals.NO_TABLES, ShippedFaces.all()),
             Optional.of(Quality.STANDARD),
             segments)
         .render(new Mix(List.of(music), samples, 0), sounds, folder.resolve("demo.mp4"), ON);
@@ -328,7 +329,7 @@ public final class RenderBench {
     Mix silence = Mix.silence(FrameRate.FPS_24.sampleOf(program.length()));
     new MasterRender(
             program,
-            new Originals(files, FrameRate.FPS_24, Originals.NO_TABLES),
+            new Originals(files, FrameRate.FPS_24, Originals.NO_TABLES, ShippedFaces.all()),
             Optional.of(Quality.STANDARD),
             segments)
         .render(silence, NO_SOUNDS, folder.resolve("ours.mp4"), ON);

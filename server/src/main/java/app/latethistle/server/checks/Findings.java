@@ -19,11 +19,11 @@ import app.latethistle.core.story.Story;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.words.TitleKind;
 import app.latethistle.media.MediaFacts;
-import app.latethistle.media.ShippedFaces;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.film.FilmFindings;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.master.OutputFindings;
+import app.latethistle.server.material.OwnFaces;
 import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
 import app.latethistle.server.preview.FilmTraces;
@@ -58,6 +58,7 @@ class Findings {
   private final StoryService stories;
   private final Releases releases;
   private final OutputFindings outputs;
+  private final OwnFaces faces;
 
   Findings(
       FilmFindings rooms,
@@ -66,7 +67,9 @@ class Findings {
       Takes takes,
       StoryService stories,
       Releases releases,
-      OutputFindings outputs) {
+      OutputFindings outputs,
+      OwnFaces faces) {
+    this.faces = faces;
     this.rooms = rooms;
     this.traces = traces;
     this.sights = sights;
@@ -117,7 +120,7 @@ class Findings {
         Takes.marks(all),
         slates,
         new Spelling(script(state)),
-        ShippedFaces.all(),
+        faces.all(),
         state.production().targetSeconds());
   }
 

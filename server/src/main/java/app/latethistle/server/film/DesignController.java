@@ -3,8 +3,8 @@ package app.latethistle.server.film;
 import app.latethistle.core.type.Faces;
 import app.latethistle.core.words.Design;
 import app.latethistle.core.words.Designs;
-import app.latethistle.media.ShippedFaces;
 import app.latethistle.server.config.ServerOnly;
+import app.latethistle.server.material.OwnFaces;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,8 +24,10 @@ import org.springframework.web.bind.annotation.RestController;
 class DesignController {
   private final FilmService films;
   private final TitleDesigns designs;
+  private final OwnFaces faces;
 
-  DesignController(FilmService films, TitleDesigns designs) {
+  DesignController(FilmService films, TitleDesigns designs, OwnFaces faces) {
+    this.faces = faces;
     this.films = films;
     this.designs = designs;
   }
@@ -43,7 +45,7 @@ class DesignController {
 
   @GetMapping
   WordChoices choices() {
-    return new WordChoices(ShippedFaces.all().families(), designs.own(), Designs.ALL);
+    return new WordChoices(faces.offered(), designs.own(), Designs.ALL);
   }
 
   @PostMapping

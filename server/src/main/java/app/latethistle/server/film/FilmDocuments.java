@@ -2,6 +2,7 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.Lettered;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.SoundMaterial;
@@ -16,6 +17,7 @@ import app.latethistle.document.OutputForm;
 import app.latethistle.document.SongForm;
 import app.latethistle.document.TakeForm;
 import app.latethistle.server.material.ColourTables;
+import app.latethistle.server.material.OwnFaces;
 import java.util.List;
 import java.util.Objects;
 import java.util.TreeMap;
@@ -27,9 +29,11 @@ import org.springframework.stereotype.Component;
 @Component
 class FilmDocuments {
   private final ColourTables tables;
+  private final OwnFaces faces;
 
-  FilmDocuments(ColourTables tables) {
+  FilmDocuments(ColourTables tables, OwnFaces faces) {
     this.tables = tables;
+    this.faces = faces;
   }
 
   /** The document of a film as it is. */
@@ -62,6 +66,7 @@ class FilmDocuments {
             .collect(
                 Collectors.toMap(
                     t -> t, t -> tables.text(t).orElse(""), (one, other) -> one, TreeMap::new)),
+        faces.forms(Lettered.families(film)),
         FilmForm.of(film));
   }
 

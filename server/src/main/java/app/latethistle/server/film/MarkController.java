@@ -16,7 +16,7 @@ import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
-import app.latethistle.media.ShippedFaces;
+import app.latethistle.server.material.OwnFaces;
 import app.latethistle.server.material.State;
 import app.latethistle.server.material.TakeEntry;
 import app.latethistle.server.material.Takes;
@@ -39,8 +39,10 @@ class MarkController {
   private final FilmService films;
   private final FilmEdits edits;
   private final Takes takes;
+  private final OwnFaces faces;
 
-  MarkController(FilmService films, FilmEdits edits, Takes takes) {
+  MarkController(FilmService films, FilmEdits edits, Takes takes, OwnFaces faces) {
+    this.faces = faces;
     this.films = films;
     this.edits = edits;
     this.takes = takes;
@@ -93,7 +95,7 @@ class MarkController {
         Cropping.around(
             facts.marks(), state.framingOf(take), take.shape(), aspect, Cropping.CLOSEST);
     List<Placement> shots = showing(state, takeId);
-    Map<String, MarkFate> fates = MarkFate.of(marked(state), ShippedFaces.all());
+    Map<String, MarkFate> fates = MarkFate.of(marked(state), faces.all());
     Optional<Badge> badge = Badge.in(state.film());
     return new MarkWays(
         shots.size(),
@@ -228,7 +230,7 @@ class MarkController {
     }
     Badge badge = new Badge(asked.text(), asked.reach());
     return edits.make(
-        productionId, asked.revision(), state -> badge.over(marked(state), ShippedFaces.all()));
+        productionId, asked.revision(), state -> badge.over(marked(state), faces.all()));
   }
 
   /** Takes the film's badge out. */

@@ -2,10 +2,12 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.Lettered;
 import app.latethistle.core.film.Replace;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.Treating;
 import app.latethistle.core.look.LookKey;
+import app.latethistle.document.FaceForm;
 import app.latethistle.document.FilmDocument;
 import app.latethistle.document.FilmForm;
 import app.latethistle.document.MediumForm;
@@ -14,6 +16,7 @@ import app.latethistle.document.PublishedSchema;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.material.ColourTables;
 import app.latethistle.server.material.KeyStills;
+import app.latethistle.server.material.OwnFaces;
 import app.latethistle.server.pack.Arrivals;
 import app.latethistle.server.pack.PackedPart;
 import app.latethistle.server.production.Production;
@@ -33,8 +36,8 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 
 /**
- * A production's film as it is, its versions, the tables they look up in and the stills they are to
- * look like.
+ * A production's film as it is, its versions, the tables they look up in, the stills they are to
+ * look like and the faces they are set in.
  */
 @ServerOnly
 @Component
@@ -47,23 +50,30 @@ class PackedFilm implements PackedPart {
   private final FilmDocuments documents;
   private final ColourTables tables;
   private final KeyStills stills;
+  private final OwnFaces faces;
 
   PackedFilm(
       FilmService films,
       FilmVersions versions,
       FilmDocuments documents,
       ColourTables tables,
-      KeyStills stills) {
+      KeyStills stills,
+      OwnFaces faces) {
     this.films = films;
     this.versions = versions;
     this.documents = documents;
     this.tables = tables;
     this.stills = stills;
+    this.faces = faces;
   }
 
-  /** Those packed first had no stills. */
+  /** Those packed first had no stills, later ones no faces of one's own. */
   record Films(
-      JsonNode now, List<Version> versions, List<ColourFile> tables, List<StillFile> stills) {}
+      JsonNode now,
+      List<Version> versions,
+      List<ColourFile> tables,
+      List<StillFile> stills,
+      List<FaceForm> faces) {}
 
   record Version(String name, String made, JsonNode film) {}
 
@@ -108,7 +118,9 @@ class PackedFilm implements PackedPart {
                 .filter(LookKey.Still.class::isInstance)
                 .map(key -> ((LookKey.Still) key).picture())
                 .distinct()
-                .toList()));
+                .toList()),
+        faces.forms(
+            all(production).flatMap(film -> Lettered.families(film).stream()).distinct().toList()));
   }
 
   private static JsonNode tree(Film film) {
@@ -133,6 +145,7 @@ class PackedFilm implements PackedPart {
     Films packed = Embedded.as(part, Films.class);
     tables.bringIn(packed.tables);
     stills.bringIn(packed.stills == null ? List.of() : packed.stills);
+    faces.bringIn(packed.faces == null ? List.of() : packed.faces);
     for (Version version : packed.versions) {
       versions.save(
           new FilmVersion(

@@ -12,7 +12,7 @@ import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.type.SetText;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.ShapedBox;
-import app.latethistle.media.ShippedFaces;
+import app.latethistle.server.material.OwnFaces;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -23,8 +23,10 @@ import org.springframework.stereotype.Component;
 @Component
 class WordsViews {
   private final TieWords ties;
+  private final OwnFaces faces;
 
-  WordsViews(TieWords ties) {
+  WordsViews(TieWords ties, OwnFaces faces) {
+    this.faces = faces;
     this.ties = ties;
   }
 
@@ -62,11 +64,7 @@ class WordsViews {
     TitlePlace place = state.cutting().beside().titles().get(t.id());
     List<Integer> missing =
         SetText.missing(
-            t.words(),
-            t.lettering(),
-            t.box().own(),
-            state.production().shape(),
-            ShippedFaces.all());
+            t.words(), t.lettering(), t.box().own(), state.production().shape(), faces.all());
     return new WordsView.TitleView(
         t.id(),
         t.words(),

@@ -16,6 +16,7 @@ import app.latethistle.media.Tags;
 import app.latethistle.server.material.ColourTables;
 import app.latethistle.server.material.FilmSoundFiles;
 import app.latethistle.server.material.Media;
+import app.latethistle.server.material.OwnFaces;
 import app.latethistle.server.stored.StoredOrder;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -35,9 +36,12 @@ class MasterOrders {
   private final SoundSource sounds;
   private final Path masters;
   private final Path segments;
+  private final OwnFaces faces;
 
-  MasterOrders(Media media, ContentStore store, FilmSoundFiles sounds, ColourTables tables)
+  MasterOrders(
+      Media media, ContentStore store, FilmSoundFiles sounds, ColourTables tables, OwnFaces faces)
       throws IOException {
+    this.faces = faces;
     this.tables = tables;
     this.media = media;
     this.store = store;
@@ -131,7 +135,7 @@ class MasterOrders {
           new Originals.Original(store.path(hash), media.findById(hash).orElseThrow().facts()));
     }
     return new MasterRender(
-        program, new Originals(files, program.rate(), tables::of), quality, segments);
+        program, new Originals(files, program.rate(), tables::of, faces.all()), quality, segments);
   }
 
   /** Makes the sound of a master, unless it is there. */

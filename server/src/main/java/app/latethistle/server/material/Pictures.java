@@ -26,7 +26,6 @@ import app.latethistle.media.Jpeg;
 import app.latethistle.media.MadeOnce;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.ProxyFile;
-import app.latethistle.media.ShippedFaces;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -47,10 +46,12 @@ public class Pictures {
   private final Media media;
   private final ContentStore store;
   private final ColourTables tables;
+  private final OwnFaces faces;
   private final Kept<String, ProxyFile> known = new Kept<>(KNOWN);
   private final MadeOnce made = new MadeOnce();
 
-  Pictures(ProxyPaths paths, Media media, ContentStore store, ColourTables tables) {
+  Pictures(ProxyPaths paths, Media media, ContentStore store, ColourTables tables, OwnFaces faces) {
+    this.faces = faces;
     this.tables = tables;
     this.paths = paths;
     this.media = media;
@@ -67,7 +68,7 @@ public class Pictures {
 
       @Override
       public Faces faces() {
-        return ShippedFaces.all();
+        return faces.all();
       }
 
       @Override

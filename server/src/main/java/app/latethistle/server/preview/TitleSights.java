@@ -14,10 +14,10 @@ import app.latethistle.core.type.ReadingAid;
 import app.latethistle.core.type.WrittenTitle;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
-import app.latethistle.media.ShippedFaces;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.material.Kept;
+import app.latethistle.server.material.OwnFaces;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
@@ -36,9 +36,11 @@ public class TitleSights {
   private static final int KEPT = 200;
 
   private final PreviewService previews;
+  private final OwnFaces faces;
   private final Kept<String, TitleSight> known = new Kept<>(KEPT);
 
-  TitleSights(PreviewService previews) {
+  TitleSights(PreviewService previews, OwnFaces faces) {
+    this.faces = faces;
     this.previews = previews;
   }
 
@@ -136,8 +138,7 @@ public class TitleSights {
       throws IOException {
     List<Frame> behind = previews.frames(program, frames);
     ReadingAid aid =
-        new ReadingAid(
-            ShippedFaces.all(), behind, focuses.stream().map(TitleSights::part).toList());
+        new ReadingAid(faces.all(), behind, focuses.stream().map(TitleSights::part).toList());
     Legibility now = aid.measure(written);
     Frame frame = behind.get(0);
     double outside = aid.outside(written);

@@ -1,15 +1,15 @@
 package app.latethistle.server.release;
 
-import app.latethistle.core.film.FilmTitle;
+import app.latethistle.core.film.Lettered;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.marks.MarkFate;
 import app.latethistle.core.sound.Bus;
 import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.story.Story;
-import app.latethistle.media.ShippedFaces;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.material.OwnFaces;
 import app.latethistle.server.material.RepairKind;
 import app.latethistle.server.material.SoundRow;
 import app.latethistle.server.material.SoundShelf;
@@ -21,7 +21,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -32,8 +31,10 @@ import org.springframework.stereotype.Component;
 class Assets {
   private final Takes takes;
   private final SoundShelf shelf;
+  private final OwnFaces faces;
 
-  Assets(Takes takes, SoundShelf shelf) {
+  Assets(Takes takes, SoundShelf shelf, OwnFaces faces) {
+    this.faces = faces;
     this.takes = takes;
     this.shelf = shelf;
   }
@@ -59,7 +60,7 @@ class Assets {
     long id = state.production().id();
     Map<String, TakeEntry> entries = takes.byFilmId(id);
     Map<String, MarkFate> fates =
-        MarkFate.of(state.marked(Takes.marks(entries.values())), ShippedFaces.all());
+        MarkFate.of(state.marked(Takes.marks(entries.values())), faces.all());
     pictures(state, entries).forEach((name, shown) -> all.add(picture(name, shown, fates, stated)));
     if (!state.film().balance().level(Bus.MUSIC).muted()) {
       state
@@ -89,10 +90,12 @@ class Assets {
                       row.map(SoundRow::rights).orElse("")));
             });
     // The faces that ship are all under the SIL Open Font Licence.
-    state.film().titles().stream()
-        .map((FilmTitle t) -> t.lettering().face().family())
-        .collect(Collectors.toCollection(TreeSet::new))
-        .forEach(family -> all.add(asset("face", family, family, "", stated, "OFL 1.1")));
+    Lettered.families(state.film())
+        .forEach(
+            family -> {
+              String licence = faces.licence(family).orElse("OFL 1.1");
+              all.add(asset("face", family, family, "", stated, licence));
+            });
     return all;
   }
 

@@ -8,6 +8,7 @@ import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.release.ChannelStyle;
 import app.latethistle.core.words.Design;
+import app.latethistle.document.FaceForm;
 import app.latethistle.document.FilmForm;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,15 +16,16 @@ import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 
 /**
- * A channel's style as a text, with the tables of colours it looks up in. What of it is a film's is
- * written as a film is, without shots, so that its schema is the film's.
+ * A channel's style as a text, with the tables of colours it looks up in and the faces it sets in.
+ * What of it is a film's is written as a film is, without shots, so that its schema is the film's.
  */
-public record StoredStyle(ChannelStyle style, List<ColourFile> tables) {
+public record StoredStyle(ChannelStyle style, List<ColourFile> tables, List<FaceForm> faces) {
   private static final int FORMAT = 1;
 
-  /** Copies the list. */
+  /** Copies the lists. */
   public StoredStyle {
     tables = List.copyOf(tables);
+    faces = List.copyOf(faces);
   }
 
   private record Form(
@@ -32,7 +34,8 @@ public record StoredStyle(ChannelStyle style, List<ColourFile> tables) {
       FilmForm film,
       List<JsonNode> outputs,
       List<String> tags,
-      List<ColourFile> tables) {}
+      List<ColourFile> tables,
+      List<FaceForm> faces) {}
 
   public String write() {
     return Json.write(
@@ -43,7 +46,8 @@ public record StoredStyle(ChannelStyle style, List<ColourFile> tables) {
             FilmForm.of(film(style)),
             style.outputs().stream().map(o -> Json.tree(StoredOutput.write(o))).toList(),
             style.tags(),
-            tables));
+            tables,
+            faces));
   }
 
   /** A film of no shots that has all of a style that a film can have. */
@@ -80,6 +84,8 @@ public record StoredStyle(ChannelStyle style, List<ColourFile> tables) {
                 .map(o -> StoredOutput.read(o.toString()))
                 .toList(),
             Brought.needed("tags", form.tags));
-    return new StoredStyle(style, Brought.needed("tables", form.tables));
+    // Those written first had no faces of their own.
+    List<FaceForm> faces = form.faces == null ? List.of() : form.faces;
+    return new StoredStyle(style, Brought.needed("tables", form.tables), faces);
   }
 }

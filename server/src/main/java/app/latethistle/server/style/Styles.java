@@ -9,13 +9,13 @@ import app.latethistle.core.marks.Badge;
 import app.latethistle.core.marks.Marked;
 import app.latethistle.core.release.ChannelStyle;
 import app.latethistle.core.release.ReleaseSheet;
-import app.latethistle.media.ShippedFaces;
 import app.latethistle.server.config.Missing;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.film.FilmService;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.master.Outputs;
 import app.latethistle.server.material.ColourTables;
+import app.latethistle.server.material.OwnFaces;
 import app.latethistle.server.material.Takes;
 import app.latethistle.server.release.Releases;
 import app.latethistle.server.stored.StoredStyle;
@@ -38,6 +38,7 @@ class Styles {
   private final Releases releases;
   private final ColourTables tables;
   private final Takes takes;
+  private final OwnFaces faces;
 
   Styles(
       StyleRows rows,
@@ -46,7 +47,9 @@ class Styles {
       Outputs outputs,
       Releases releases,
       ColourTables tables,
-      Takes takes) {
+      Takes takes,
+      OwnFaces faces) {
+    this.faces = faces;
     this.rows = rows;
     this.followers = followers;
     this.films = films;
@@ -78,7 +81,12 @@ class Styles {
     ChannelStyle style =
         ChannelStyle.of(
             name, film, outputs.said(productionId), releases.sheet(productionId).tags());
-    StyleRow row = kept(new StoredStyle(style, tables.files(Treating.tables(style.treatments()))));
+    StyleRow row =
+        kept(
+            new StoredStyle(
+                style,
+                tables.files(Treating.tables(style.treatments())),
+                faces.forms(style.families())));
     followers.save(new Follower(productionId, row));
     return row;
   }
@@ -87,6 +95,7 @@ class Styles {
   @Transactional
   public StyleRow keep(StoredStyle stored) {
     tables.bringIn(stored.tables());
+    faces.bringIn(stored.faces());
     return kept(stored);
   }
 
@@ -131,8 +140,7 @@ class Styles {
         && style.badge().filter(text -> !text.equals(now.get().text())).isPresent()) {
       Marked marked = state.marked(takes.marks(state.production().id()));
       if (!marked.seen().isEmpty()) {
-        edits.add(
-            new Badge(style.badge().get(), now.get().reach()).over(marked, ShippedFaces.all()));
+        edits.add(new Badge(style.badge().get(), now.get().reach()).over(marked, faces.all()));
       }
     }
     return edits.isEmpty()
