@@ -74,6 +74,7 @@ export type TitleChange = Schemas["TitleChange"];
 export type TitleSight = Schemas["TitleSight"];
 export type Caption = Schemas["CaptionView"];
 export type WordChoices = Schemas["WordChoices"];
+export type SafeArea = Schemas["SafeArea"];
 export type OwnFace = Schemas["BroughtFace"];
 export type Lettering = Schemas["Lettering"];
 export type TitleMovement = Schemas["Movement"];

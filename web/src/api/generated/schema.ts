@@ -1668,6 +1668,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/set-safe-area": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["safe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/set-shape-framing": {
         parameters: {
             query?: never;
@@ -4328,6 +4344,15 @@ export interface components {
             note: string;
             rights: string;
         };
+        Astray: {
+            item: string;
+            name: string;
+            place: string;
+            /** Format: int64 */
+            sound: number | null;
+            /** Format: int32 */
+            stays: number;
+        };
         Awaited: {
             label: string;
             seen: string;
@@ -4938,7 +4963,7 @@ export interface components {
         };
         FindingView: {
             /** @enum {string} */
-            check: "WHOLE" | "LENGTH" | "MATERIAL" | "SLATES" | "BLACK" | "FROZEN" | "REPEATED" | "FLASHES" | "LEVELS" | "MARKS" | "ENLARGED" | "DRIFT" | "CUTS" | "LOUDNESS" | "PEAK" | "SPEECH" | "SILENCE" | "CLICKS" | "TITLES" | "CAPTIONS" | "SPELLING" | "RIGHTS";
+            check: "WHOLE" | "LENGTH" | "MATERIAL" | "SLATES" | "BLACK" | "FROZEN" | "REPEATED" | "FLASHES" | "LEVELS" | "MARKS" | "ENLARGED" | "DRIFT" | "CUTS" | "LOUDNESS" | "PEAK" | "SPEECH" | "SILENCE" | "AMBIENCE" | "CLICKS" | "TITLES" | "CAPTIONS" | "SPELLING" | "RIGHTS";
             /** Format: int64 */
             frame: number | null;
             item: string;
@@ -5612,6 +5637,7 @@ export interface components {
             sheet: boolean;
         };
         MixView: {
+            astray: components["schemas"]["Astray"][];
             buses: components["schemas"]["Fader"][];
             care: components["schemas"]["VoiceCare"];
             laid: components["schemas"]["Laid"][];
@@ -6310,6 +6336,27 @@ export interface components {
             revision: number;
             to: components["schemas"]["Moment"];
         };
+        SafeArea: {
+            /** Format: int32 */
+            bottom: number;
+            /** Format: int32 */
+            left: number;
+            /** Format: int32 */
+            right: number;
+            /** Format: int32 */
+            top: number;
+        };
+        SafeView: {
+            /** Format: int32 */
+            bottom: number;
+            /** Format: int32 */
+            left: number;
+            /** Format: int32 */
+            right: number;
+            /** Format: int32 */
+            top: number;
+            usual: boolean;
+        };
         SaveFinish: {
             name: string;
             says: string;
@@ -6482,6 +6529,12 @@ export interface components {
             revision: number;
             run: components["schemas"]["Speed"];
             stretch: boolean;
+        };
+        SetSafeArea: {
+            area: components["schemas"]["SafeArea"] | null;
+            /** Format: int64 */
+            revision: number;
+            shape: string;
         };
         SetShapeFraming: {
             /** @enum {string|null} */
@@ -7341,6 +7394,7 @@ export interface components {
             length: number;
             /** Format: int64 */
             revision: number;
+            safe: components["schemas"]["SafeView"];
             titles: components["schemas"]["TitleView"][];
         };
         Work: {
@@ -10081,6 +10135,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SetRun"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    safe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetSafeArea"];
             };
         };
         responses: {

@@ -34,6 +34,18 @@ export function MixFoot({ mix, heard, actions, onChoose }: Props) {
           onAct={() => onChoose(sound.id)}
         />
       ))}
+      {mix.astray.map(({ name, place, sound, item }) => (
+        <Problem
+          key={`${name} ${place}`}
+          says={`${name} is not heard through all of ${place}`}
+          act={sound === null ? "show it" : "lay it through all of it"}
+          onAct={() => {
+            const bed = mix.laid.find((s) => s.name === name);
+            if (sound !== null) actions.throughPlace(sound, item);
+            else if (bed) onChoose(bed.id);
+          }}
+        />
+      ))}
       {low.map((line) => (
         <Problem
           key={line.id}

@@ -28,12 +28,6 @@ interface Drag {
   y: number;
 }
 
-/** What of an upright picture publishers leave free, and of others; in thousandths. */
-const SAFE = {
-  upright: { x: 50, y: 50, width: 830, height: 770 },
-  wide: { x: 50, y: 50, width: 900, height: 900 },
-} as const;
-
 const STEP = 5;
 
 /** On the picture: the safe area, and what titles take up, to be dragged and moved by arrows. */
@@ -71,7 +65,7 @@ export function TitleBlocks(props: Props) {
     onTry(moved(title, to[0] ?? now.x, to[1] ?? now.y));
     soon.ask();
   };
-  const safe = shape === "9:16" || shape === "4:5" ? SAFE.upright : SAFE.wide;
+  const { left, top, right, bottom } = words.safe;
   return (
     <svg
       ref={surface}
@@ -87,7 +81,10 @@ export function TitleBlocks(props: Props) {
     >
       {shown.safe && (
         <rect
-          {...safe}
+          x={left}
+          y={top}
+          width={1000 - left - right}
+          height={1000 - top - bottom}
           fill="none"
           stroke="#fff"
           strokeOpacity={0.75}

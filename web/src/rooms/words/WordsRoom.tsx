@@ -123,7 +123,14 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
               onKeep={drafts.keep}
             />
           </Monitor>
-          <WordsTransport production={production} film={film} shown={shown} onShown={setShown} />
+          <WordsTransport
+            production={production}
+            film={film}
+            shown={shown}
+            safe={words.safe}
+            onShown={setShown}
+            onSafe={actions.safe}
+          />
           <WordsSheet
             production={production}
             film={film}

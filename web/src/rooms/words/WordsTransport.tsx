@@ -1,12 +1,13 @@
 import Box from "@mui/material/Box";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import type { Film, Production } from "../../api/client";
+import type { Film, Production, SafeArea, Words } from "../../api/client";
 import { barBeat, timecode } from "../../parts/time";
 import { useRoom } from "../../store";
 import { face, ink } from "../../theme";
 import { PlayButton } from "../score/PlayButton";
 import { useScrubSound } from "../score/useScrubSound";
+import { SafeAreaFields } from "./SafeAreaFields";
 
 export interface Shown {
   /** The area in which words are seen everywhere. */
@@ -20,9 +21,11 @@ export function WordsTransport(props: {
   production: Production;
   film: Film;
   shown: Shown;
+  safe: Words["safe"];
   onShown: (to: Shown) => void;
+  onSafe: (shape: string, area: SafeArea | null) => void;
 }) {
-  const { production, film, shown, onShown } = props;
+  const { production, film, shown, safe, onShown, onSafe } = props;
   const frame = useRoom((s) => s.frame);
   const shape = useRoom((s) => s.shape);
   const set = useRoom((s) => s.set);
@@ -62,6 +65,13 @@ export function WordsTransport(props: {
         <ToggleButton value="safe">safe area</ToggleButton>
         <ToggleButton value="blocks">blocks</ToggleButton>
       </ToggleButtonGroup>
+      {own !== null && (
+        <SafeAreaFields
+          shape={shape ?? own}
+          safe={safe}
+          onSet={(area) => onSafe(shape ?? own, area)}
+        />
+      )}
       <Box sx={{ color: ink.ink2 }}>in</Box>
       <ToggleButtonGroup
         size="small"

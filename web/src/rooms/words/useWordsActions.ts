@@ -1,4 +1,4 @@
-import type { SteppingAside, Tie, Title, TitleChange } from "../../api/client";
+import type { SafeArea, SteppingAside, Tie, Title, TitleChange } from "../../api/client";
 import type { EditValues, FilmEdit } from "../../api/filmEdits";
 import { useFilmEdit } from "../../api/useFilmEdit";
 import { nextFor } from "../mix/moments";
@@ -43,6 +43,9 @@ export function useWordsActions(production: number) {
       void make({ name: "ask-aside", values: { items: [title], asked } }),
     out: (titles: readonly string[]) =>
       void make({ name: "titles-out", values: { titles: [...titles] } }),
+    /** Keeps words clear of what is laid over a shape at its sides; null as is usual. */
+    safe: (shape: string, area: SafeArea | null) =>
+      void make({ name: "set-safe-area", values: { shape, area } }),
     write: (language: string, line: string, text: string | null) =>
       void make({ name: "write-caption", values: { language, line, text } }),
     /** Says something of sounds, by their ids; "" says nothing. */

@@ -18,7 +18,8 @@ public record FilmForm(
     List<ItemForms.Note> markers,
     SoundForms.Balanced balance,
     List<WordForms.Title> titles,
-    List<WordForms.Captions> captions) {
+    List<WordForms.Captions> captions,
+    List<WordForms.Safe> safe) {
 
   public static FilmForm of(Film film) {
     return new FilmForm(
@@ -31,7 +32,8 @@ public record FilmForm(
         film.markers().stream().map(ItemForms.Note::of).toList(),
         SoundForms.Balanced.of(film.balance()),
         film.titles().stream().map(WordForms.Title::of).toList(),
-        film.captions().stream().map(WordForms.Captions::of).toList());
+        film.captions().stream().map(WordForms.Captions::of).toList(),
+        WordForms.Safe.of(film.safe()));
   }
 
   public Film get() {
@@ -45,7 +47,8 @@ public record FilmForm(
         Say.or(markers).stream().map(ItemForms.Note::get).toList(),
         balance == null ? Balance.USUAL : balance.get(),
         Say.or(titles).stream().map(WordForms.Title::get).toList(),
-        Say.or(captions).stream().map(WordForms.Captions::get).toList());
+        Say.or(captions).stream().map(WordForms.Captions::get).toList(),
+        WordForms.Safe.get(safe));
   }
 
   /** The same with other names of its sounds' files. */
@@ -62,6 +65,7 @@ public record FilmForm(
         markers,
         balance,
         titles,
-        captions);
+        captions,
+        safe);
   }
 }

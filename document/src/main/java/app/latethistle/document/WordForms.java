@@ -19,6 +19,8 @@ import app.latethistle.core.words.Movement;
 import app.latethistle.core.words.Order;
 import app.latethistle.core.words.Outline;
 import app.latethistle.core.words.Plate;
+import app.latethistle.core.words.SafeArea;
+import app.latethistle.core.words.SafeAreas;
 import app.latethistle.core.words.Shadow;
 import app.latethistle.core.words.ShapedBox;
 import app.latethistle.core.words.Speakers;
@@ -332,4 +334,27 @@ public final class WordForms {
 
   /** A shape. */
   public record Sides(int across, int down) {}
+
+  /** What is kept free of words at the sides of a shape. */
+  public record Safe(int across, int down, int left, int top, int right, int bottom) {
+    /** Those that are said; null if none is. */
+    public static List<Safe> of(SafeAreas areas) {
+      List<Safe> all =
+          areas.said().entrySet().stream().map(e -> of(e.getKey(), e.getValue())).toList();
+      return all.isEmpty() ? null : all;
+    }
+
+    private static Safe of(Shape shape, SafeArea area) {
+      return new Safe(
+          shape.across(), shape.down(), area.left(), area.top(), area.right(), area.bottom());
+    }
+
+    public static SafeAreas get(List<Safe> said) {
+      TreeMap<Shape, SafeArea> areas = new TreeMap<>();
+      for (Safe s : Say.or(said)) {
+        areas.put(Shape.of(s.across, s.down), new SafeArea(s.left, s.top, s.right, s.bottom));
+      }
+      return new SafeAreas(areas);
+    }
+  }
 }

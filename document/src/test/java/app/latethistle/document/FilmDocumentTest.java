@@ -88,6 +88,8 @@ import app.latethistle.core.words.Design;
 import app.latethistle.core.words.Designs;
 import app.latethistle.core.words.Movement;
 import app.latethistle.core.words.Order;
+import app.latethistle.core.words.SafeArea;
+import app.latethistle.core.words.SafeAreas;
 import app.latethistle.core.words.Unit;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -345,7 +347,11 @@ class FilmDocumentTest {
                     .withStyle(
                         CaptionStyle.USUAL
                             .withKind(one(random, CaptionKind.values()))
-                            .burnedInto(random.nextBoolean(), List.of(Shape.of(9, 16))))));
+                            .burnedInto(random.nextBoolean(), List.of(Shape.of(9, 16))))),
+        random.nextBoolean()
+            ? SafeAreas.USUAL
+            : SafeAreas.USUAL.with(
+                Shape.of(9, 16), new SafeArea(random.nextInt(401), 0, random.nextInt(401), 9)));
   }
 
   private static FilmTitle title(Random random) {

@@ -409,4 +409,40 @@ class WordsTest {
             .toList();
     return all.subList(all.size() - 3, all.size());
   }
+
+  /**
+   * What publishers lay over a shape is the film's to say, is undone, and titles are held to it.
+   */
+  @Test
+  void aSafeAreaIsSetForAShapeAndATitleOutsideOfItIsSaid() {
+    EditedFilm cut = cut();
+    cut.edit(
+        "add-title", Map.of("design", "Name at the edge", "text", "Maren", "at", onCut(cut, 1)));
+    JsonNode usual = words(cut, "shape=9:16").get("safe");
+    assertThat(usual.toString())
+        .isEqualTo("{\"left\":50,\"top\":50,\"right\":120,\"bottom\":180,\"usual\":true}");
+    assertThat(outside(cut)).isZero();
+    Map<String, Object> area = Map.of("left", 300, "top", 50, "right", 50, "bottom", 400);
+    cut.edit("set-safe-area", Map.of("shape", "16:9", "area", area));
+    assertThat(words(cut, "").at("/safe/left").asInt()).isEqualTo(300);
+    assertThat(words(cut, "shape=9:16").get("safe")).isEqualTo(usual);
+    assertThat(outside(cut)).isPositive();
+    cut.undo();
+    assertThat(outside(cut)).isZero();
+    assertThat(
+            cut.tryEdit(
+                    "set-safe-area",
+                    Map.of(
+                        "shape",
+                        "16:9",
+                        "area",
+                        Map.of("left", 500, "top", 0, "right", 0, "bottom", 0)))
+                .detail())
+        .isEqualTo("0 to 40 % are kept free at a side of the picture, not 50.0.");
+  }
+
+  private static double outside(EditedFilm cut) {
+    String id = title(cut).get("id").asString();
+    return cut.api.get(cut.path + "/film/titles/" + id + "/sight").json().get("outside").asDouble();
+  }
 }

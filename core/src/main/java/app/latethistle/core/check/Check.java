@@ -36,6 +36,8 @@ public enum Check {
   SPEECH,
   /** No silence that is not meant. */
   SILENCE,
+  /** A place's ambience is heard wherever the film is there. */
+  AMBIENCE,
   /** No clicks. */
   CLICKS,
   /** Titles can be read and lie in the safe area. */

@@ -1,8 +1,5 @@
 package app.latethistle.core.check;
 
-import app.latethistle.core.caption.Caption;
-import app.latethistle.core.caption.CaptionRules;
-import app.latethistle.core.caption.FilmCaptioner;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.FilmTitle;
@@ -30,7 +27,6 @@ import app.latethistle.core.type.SetText;
 import app.latethistle.core.words.TitleKind;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -86,7 +82,8 @@ public final class FilmChecks {
     checks.enlarged();
     checks.cuts();
     checks.titles();
-    checks.captions();
+    Shape shape = Shape.of(picture.width(), picture.height());
+    checks.all.addAll(new CaptionChecks(film, shape).found());
     checks.spelling();
     return checks.all;
   }
@@ -298,65 +295,6 @@ public final class FilmChecks {
             "",
             SetAspect.of(
                 Aspect.STANDING, title.id(), Standing.of(when.lands(), when.frames() + more))));
-  }
-
-  private void captions() {
-    int before = all.size();
-    int count = 0;
-    CaptionRules rules = CaptionRules.USUAL;
-    for (FilmCaptions said : film.film().inEveryLanguage()) {
-      FilmCaptioner captioner = new FilmCaptioner(film, said, shape());
-      rules = captioner.rules();
-      List<Caption> captions = captioner.captions();
-      count += captions.size();
-      for (int i = 0; i < captions.size(); i++) {
-        Caption caption = captions.get(i);
-        if (!caption.faults().isEmpty()) {
-          all.add(
-              Finding.at(
-                      caption.at(),
-                      Check.CAPTIONS,
-                      Verdict.LOOK,
-                      language(said) + " caption " + (i + 1) + " " + faults(caption, rules))
-                  .about(caption.line()));
-        }
-      }
-    }
-    if (count > 0) {
-      fineUnless(
-          all.subList(before, all.size()),
-          Check.CAPTIONS,
-          Said.of("%d captions, up to %d letters a line", count, rules.letters()));
-    }
-  }
-
-  private Shape shape() {
-    return Shape.of(picture.width(), picture.height());
-  }
-
-  private static String language(FilmCaptions said) {
-    return Locale.forLanguageTag(said.language()).getDisplayLanguage(Locale.ENGLISH);
-  }
-
-  private String faults(Caption caption, CaptionRules rules) {
-    return caption.faults().stream()
-        .sorted()
-        .map(
-            fault ->
-                switch (fault) {
-                  case TOO_QUICK ->
-                      Said.of(
-                          "has %.1f letters a second, limit %.0f",
-                          caption.perSecond(film.rate()), rules.mostPerSecond());
-                  case TOO_SHORT ->
-                      Said.of("is gone after %.1f s", film.rate().secondsOf(caption.at().length()));
-                  case TOO_LONG ->
-                      Said.of("stays for %.1f s", film.rate().secondsOf(caption.at().length()));
-                  case LINE_TOO_LONG -> Said.of("has a line over %d letters", rules.letters());
-                  case NOT_APART -> "is not apart from the one before";
-                  case BESIDE_CUT -> "begins or ends just beside a cut";
-                })
-        .collect(Collectors.joining(", "));
   }
 
   private void spelling() {

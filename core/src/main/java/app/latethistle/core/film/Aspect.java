@@ -13,6 +13,7 @@ import app.latethistle.core.sound.Manner;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Lettering;
 import app.latethistle.core.words.Movement;
+import app.latethistle.core.words.SafeAreas;
 import app.latethistle.core.words.ShapedBox;
 import app.latethistle.core.words.TitleWords;
 import java.util.List;
@@ -255,6 +256,10 @@ public final class Aspect<I, T> {
   /** How its sounds stand to each other. */
   public static final Aspect<Film, Balance> BALANCE =
       new Aspect<>("balance", "balance the film", ItemKind.FILM, Film::balance, Film::withBalance);
+
+  /** Where words are seen everywhere. */
+  public static final Aspect<Film, SafeAreas> SAFE =
+      new Aspect<>("safe", "change a safe area", ItemKind.FILM, Film::safe, Film::withSafe);
 
   private static final List<Aspect<FilmSound, ?>> OF_SOUNDS = List.of(LANDING, MANNER, MATERIAL);
   private static final List<Aspect<FilmTitle, ?>> OF_TITLES =

@@ -3,6 +3,7 @@ package app.latethistle.core.film;
 import app.latethistle.core.Refused;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Transition;
+import app.latethistle.core.words.SafeAreas;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
@@ -25,6 +26,7 @@ import java.util.stream.Stream;
  * @param balance how its sounds stand to each other
  * @param titles by name
  * @param captions by language; where nothing is said, what is read is captioned as usual
+ * @param safe where words are seen everywhere
  */
 public record Film(
     List<Placement> placements,
@@ -36,7 +38,8 @@ public record Film(
     List<Marker> markers,
     Balance balance,
     List<FilmTitle> titles,
-    List<FilmCaptions> captions) {
+    List<FilmCaptions> captions,
+    SafeAreas safe) {
   /** A film with nothing in it. */
   public static final Film EMPTY = cut(List.of(), List.of());
 
@@ -105,7 +108,8 @@ public record Film(
         List.of(),
         Balance.USUAL,
         List.of(),
-        List.of());
+        List.of(),
+        SafeAreas.USUAL);
   }
 
   /** The place of a shot's first placement in the cut, from 0; -1 if it is not there. */
@@ -235,7 +239,8 @@ public record Film(
         markers,
         balance,
         titles,
-        captions);
+        captions,
+        safe);
   }
 
   /**
@@ -255,7 +260,8 @@ public record Film(
         markers,
         balance,
         titles,
-        captions);
+        captions,
+        safe);
   }
 
   /** How this film goes over a joint of another; as that one does where the shots are not here. */
@@ -272,44 +278,120 @@ public record Film(
 
   public Film withMusic(SongUse other) {
     return new Film(
-        placements, joints, other, finish, overlays, sounds, markers, balance, titles, captions);
+        placements,
+        joints,
+        other,
+        finish,
+        overlays,
+        sounds,
+        markers,
+        balance,
+        titles,
+        captions,
+        safe);
   }
 
   public Film withFinish(Finish other) {
     return new Film(
-        placements, joints, music, other, overlays, sounds, markers, balance, titles, captions);
+        placements,
+        joints,
+        music,
+        other,
+        overlays,
+        sounds,
+        markers,
+        balance,
+        titles,
+        captions,
+        safe);
   }
 
   public Film withOverlays(List<Overlay> other) {
     return new Film(
-        placements, joints, music, finish, other, sounds, markers, balance, titles, captions);
+        placements, joints, music, finish, other, sounds, markers, balance, titles, captions, safe);
   }
 
   public Film withSounds(List<FilmSound> other) {
     return new Film(
-        placements, joints, music, finish, overlays, other, markers, balance, titles, captions);
+        placements,
+        joints,
+        music,
+        finish,
+        overlays,
+        other,
+        markers,
+        balance,
+        titles,
+        captions,
+        safe);
   }
 
   public Film withMarkers(List<Marker> other) {
     return new Film(
-        placements, joints, music, finish, overlays, sounds, other, balance, titles, captions);
+        placements,
+        joints,
+        music,
+        finish,
+        overlays,
+        sounds,
+        other,
+        balance,
+        titles,
+        captions,
+        safe);
   }
 
   /** The same with its sounds standing otherwise to each other. */
   public Film withBalance(Balance other) {
     return new Film(
-        placements, joints, music, finish, overlays, sounds, markers, other, titles, captions);
+        placements,
+        joints,
+        music,
+        finish,
+        overlays,
+        sounds,
+        markers,
+        other,
+        titles,
+        captions,
+        safe);
   }
 
   /** The same with other titles. */
   public Film withTitles(List<FilmTitle> other) {
     return new Film(
-        placements, joints, music, finish, overlays, sounds, markers, balance, other, captions);
+        placements,
+        joints,
+        music,
+        finish,
+        overlays,
+        sounds,
+        markers,
+        balance,
+        other,
+        captions,
+        safe);
   }
 
   /** The same with other captions. */
   public Film withCaptions(List<FilmCaptions> other) {
     return new Film(
-        placements, joints, music, finish, overlays, sounds, markers, balance, titles, other);
+        placements, joints, music, finish, overlays, sounds, markers, balance, titles, other, safe);
+  }
+
+  /** The same with words seen elsewhere. */
+  public Film withSafe(SafeAreas other) {
+    return new Film(
+        placements,
+        joints,
+        music,
+        finish,
+        overlays,
+        sounds,
+        markers,
+        balance,
+        titles,
+        captions,
+        other);
   }
 }

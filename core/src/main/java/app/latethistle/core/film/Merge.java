@@ -1,6 +1,7 @@
 package app.latethistle.core.film;
 
 import app.latethistle.core.look.Finish;
+import app.latethistle.core.words.SafeAreas;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -65,9 +66,11 @@ public final class Merge {
     List<Marker> markers = whole(ItemKind.MARKER, List.of());
     List<FilmTitle> titles = whole(ItemKind.TITLE, Aspect.ofTitles());
     List<FilmCaptions> captions = whole(ItemKind.CAPTIONS, Aspect.ofCaptions());
+    SafeAreas safe = pick(base.safe(), mine.safe(), theirs.safe());
     return conflict
         ? null
-        : new Film(cut, ties, music, finish, overlays, sounds, markers, balance, titles, captions);
+        : new Film(
+            cut, ties, music, finish, overlays, sounds, markers, balance, titles, captions, safe);
   }
 
   /** What one side changed, or both alike; a conflict if they changed it differently. */

@@ -1,10 +1,10 @@
 package app.latethistle.core.type;
 
-import app.latethistle.core.look.Shape;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
 import app.latethistle.core.words.Plate;
+import app.latethistle.core.words.SafeArea;
 import app.latethistle.core.words.Shadow;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
@@ -53,13 +53,14 @@ public final class ReadingAid {
    * @param behind frames without the title, of one size
    * @param spared what a title is not to lie over, such as the focus of its shots, in parts of the
    *     picture's sides
+   * @param safe where titles are to stand
    */
-  public ReadingAid(Faces faces, List<Frame> behind, List<Rectangle2D> spared) {
+  public ReadingAid(Faces faces, List<Frame> behind, List<Rectangle2D> spared, SafeArea safe) {
     this.behind = List.copyOf(behind);
     this.spared = List.copyOf(spared);
     width = behind.get(0).width();
     height = behind.get(0).height();
-    safe = SafeArea.of(Shape.of(width, height));
+    this.safe = safe;
     writer = new Writer(faces, width, height);
   }
 
@@ -100,7 +101,18 @@ public final class ReadingAid {
 
   /** How far it lies outside of the safe area, in pixels; 0 if it lies inside. */
   public double outside(WrittenTitle title) {
-    return safe.outside(set(title).box(), width, height);
+    return outside(safe, set(title).box(), width, height);
+  }
+
+  /** How far a box lies outside of an area at its worst side; all in pixels. */
+  static double outside(SafeArea safe, Rectangle2D box, int width, int height) {
+    double left = safe.left() / 1000.0 * width;
+    double top = safe.top() / 1000.0 * height;
+    double right = (1 - safe.right() / 1000.0) * width;
+    double bottom = (1 - safe.bottom() / 1000.0) * height;
+    double out = Math.max(left - box.getMinX(), box.getMaxX() - right);
+    out = Math.max(out, Math.max(top - box.getMinY(), box.getMaxY() - bottom));
+    return Math.max(0, out);
   }
 
   /**

@@ -85,6 +85,10 @@ public record Lettering(
         face, size, Spacing.MIDDLE, Fill.COLOUR, colour, Outline.NONE, Shadow.NONE, Plate.NONE);
   }
 
+  public Lettering withFace(Face other) {
+    return new Lettering(other, size, spacing, fill, colour, outline, shadow, plate);
+  }
+
   public Lettering withSize(int other) {
     return new Lettering(face, other, spacing, fill, colour, outline, shadow, plate);
   }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Film;
+import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.Films;
 import app.latethistle.core.film.Placement;
@@ -15,13 +16,19 @@ import app.latethistle.core.film.Standing;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
+import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.View;
 import app.latethistle.core.measure.Box;
 import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.TestFaces;
+import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Design;
 import app.latethistle.core.words.Designs;
+import app.latethistle.core.words.Lettering;
+import app.latethistle.core.words.SafeArea;
+import app.latethistle.core.words.SafeAreas;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -131,6 +138,41 @@ class FilmChecksTest {
     Film film = titled("Letters", 60);
     FilmTitle lost = film.titles().get(0).withStanding(Standing.of(Tie.onBeat(9000), 40));
     assertThat(faults(of(Put.title(lost).apply(film())), Check.TITLES)).hasSize(1);
+  }
+
+  @Test
+  void aTitleInAFaceThatIsNotHereIsFound() {
+    Film film = titled("Letters", 60);
+    FilmTitle title = film.titles().get(0);
+    Lettering lost = title.lettering().withFace(Lettering.Face.of("Nobody's"));
+    assertThat(faults(of(Put.title(title.withLettering(lost)).apply(film())), Check.TITLES))
+        .singleElement()
+        .extracting(Finding::said)
+        .asString()
+        .contains("the face “Nobody's” is not here");
+  }
+
+  /**
+   * What is laid over an upright picture's lower edge covers captions that stand as in a wide one.
+   */
+  @Test
+  void captionsBelowTheSafeAreaAreRaised() {
+    FilmCaptions wide =
+        FilmCaptions.in("en")
+            .withOwn(List.of(new FilmCaptions.Own(new FrameRange(4, 40), "Forty letters")))
+            .withStyle(CaptionStyle.USUAL.burnedInto(true, List.of(Shape.of(4, 5))));
+    Film film = film().withCaptions(List.of(wide));
+    List<Finding> found = faults(of(film), Check.CAPTIONS);
+    assertThat(found)
+        .singleElement()
+        .extracting(Finding::said)
+        .isEqualTo("English captions stand at 93 % of 4:5, below its safe area");
+    Film raised = found.get(0).mends().get(0).edit().apply(film);
+    assertThat(faults(of(raised), Check.CAPTIONS)).isEmpty();
+    assertThat(raised.captions().get(0).style().box().in(Shape.of(4, 5)).y()).isEqualTo(820);
+    SafeArea narrow = new SafeArea(50, 50, 50, 200);
+    Film covered = film.withSafe(SafeAreas.USUAL.with(Shape.of(16, 9), narrow));
+    assertThat(faults(of(covered), Check.CAPTIONS)).hasSize(2);
   }
 
   @Test

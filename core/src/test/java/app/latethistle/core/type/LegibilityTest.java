@@ -1,6 +1,7 @@
 package app.latethistle.core.type;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.look.Shape;
@@ -8,6 +9,8 @@ import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Rgb;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
+import app.latethistle.core.words.SafeArea;
+import app.latethistle.core.words.SafeAreas;
 import app.latethistle.core.words.TitleKind;
 import app.latethistle.core.words.TitleWords;
 import java.awt.geom.Rectangle2D;
@@ -18,6 +21,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 class LegibilityTest {
+  private static final SafeArea SAFE = SafeArea.usual(Shape.of(16, 9));
+
   private static final int WIDTH = 320;
   private static final int HEIGHT = 180;
 
@@ -60,7 +65,8 @@ class LegibilityTest {
 
   @Test
   void whiteLettersOverGreyHaveTheContrastOfTheirColours() {
-    ReadingAid aid = new ReadingAid(TestFaces.ALL, List.of(flat(0x777777, 0x777777)), List.of());
+    ReadingAid aid =
+        new ReadingAid(TestFaces.ALL, List.of(flat(0x777777, 0x777777)), List.of(), SAFE);
     Legibility found = aid.measure(title(120, 500));
     assertThat(found.least()).isCloseTo(4.48, within(0.15));
     assertThat(found.needed()).isEqualTo(3);
@@ -72,7 +78,8 @@ class LegibilityTest {
 
   @Test
   void onlyTheLettersOverTheLightPartCannotBeRead() {
-    ReadingAid aid = new ReadingAid(TestFaces.ALL, List.of(flat(0x101010, 0xf0f0f0)), List.of());
+    ReadingAid aid =
+        new ReadingAid(TestFaces.ALL, List.of(flat(0x101010, 0xf0f0f0)), List.of(), SAFE);
     Legibility found = aid.measure(title(120, 500));
     List<Legibility.LetterContrast> letters = found.letters();
     assertThat(letters.get(0).ratio()).isGreaterThan(15);
@@ -84,13 +91,17 @@ class LegibilityTest {
   void theWorstOfAllFramesCounts() {
     ReadingAid aid =
         new ReadingAid(
-            TestFaces.ALL, List.of(flat(0x101010, 0x101010), flat(0xffffff, 0xffffff)), List.of());
+            TestFaces.ALL,
+            List.of(flat(0x101010, 0x101010), flat(0xffffff, 0xffffff)),
+            List.of(),
+            SAFE);
     assertThat(aid.measure(title(120, 500)).least()).isLessThan(1.1);
   }
 
   @Test
   void remediesMakeItReadable() {
-    ReadingAid aid = new ReadingAid(TestFaces.ALL, List.of(flat(0x101010, 0xf0f0f0)), List.of());
+    ReadingAid aid =
+        new ReadingAid(TestFaces.ALL, List.of(flat(0x101010, 0xf0f0f0)), List.of(), SAFE);
     WrittenTitle wrong = title(90, 640);
     List<ReadingAid.Remedy> remedies = aid.remedies(wrong, aid.measure(wrong));
     assertThat(remedies)
@@ -111,7 +122,7 @@ class LegibilityTest {
   void aTitleMovesFromWhatItIsNotToCover() {
     Rectangle2D focus = new Rectangle2D.Double(0.48, 0.48, 0.04, 0.04);
     ReadingAid aid =
-        new ReadingAid(TestFaces.ALL, List.of(flat(0x101010, 0x202020)), List.of(focus));
+        new ReadingAid(TestFaces.ALL, List.of(flat(0x101010, 0x202020)), List.of(focus), SAFE);
     WrittenTitle over = title(90, 500);
     assertThat(aid.covers(over, focus)).isTrue();
     ReadingAid.Remedy moved =
@@ -127,13 +138,19 @@ class LegibilityTest {
   /** EBU R 95: graphics are safe in nine tenths of the width and the height. */
   @Test
   void whatLiesOutsideOfTheSafeAreaIsMeasured() {
-    SafeArea safe = SafeArea.of(Shape.of(16, 9));
-    assertThat(safe.outside(new Rectangle2D.Double(96, 54, 1728, 972), 1920, 1080)).isZero();
-    assertThat(safe.outside(new Rectangle2D.Double(84, 54, 100, 100), 1920, 1080))
-        .isCloseTo(12, within(1e-9));
-    assertThat(
-            SafeArea.of(Shape.of(9, 16))
-                .outside(new Rectangle2D.Double(60, 1500, 100, 200), 1080, 1920))
-        .isGreaterThan(100);
+    assertThat(outside(SAFE, 96, 54, 1728, 972, 1920, 1080)).isZero();
+    assertThat(outside(SAFE, 84, 54, 100, 100, 1920, 1080)).isCloseTo(12, within(1e-9));
+    SafeArea upright = SafeArea.usual(Shape.of(9, 16));
+    assertThat(outside(upright, 60, 1500, 100, 200, 1080, 1920)).isGreaterThan(100);
+    SafeAreas wider = SafeAreas.USUAL.with(Shape.of(9, 16), new SafeArea(0, 0, 0, 0));
+    assertThat(outside(wider.of(Shape.of(9, 16)), 60, 1500, 100, 200, 1080, 1920)).isZero();
+    assertThat(wider.with(Shape.of(9, 16), upright)).isEqualTo(SafeAreas.USUAL);
+    assertThat(wider.of(Shape.of(16, 9))).isEqualTo(SAFE);
+    assertThatThrownBy(() -> new SafeArea(0, 401, 0, 0)).hasMessageContaining("not 40.1");
+  }
+
+  private static double outside(
+      SafeArea safe, int x, int y, int width, int height, int across, int down) {
+    return ReadingAid.outside(safe, new Rectangle2D.Double(x, y, width, height), across, down);
   }
 }

@@ -124,7 +124,7 @@ class CheckController {
     return switch (check) {
       case SLATES, MARKS -> Room.TAKES;
       case DRIFT, LEVELS -> Room.LOOK;
-      case LOUDNESS, PEAK, SPEECH, SILENCE, CLICKS -> Room.MIX;
+      case LOUDNESS, PEAK, SPEECH, SILENCE, AMBIENCE, CLICKS -> Room.MIX;
       case TITLES, CAPTIONS, SPELLING -> Room.WORDS;
       case RIGHTS, WHOLE -> Room.MASTER;
       case LENGTH, MATERIAL, BLACK, FROZEN, REPEATED, FLASHES, ENLARGED, CUTS -> Room.SCORE;

@@ -6,11 +6,13 @@ import app.latethistle.core.check.Mend;
 import app.latethistle.core.check.MixChecks;
 import app.latethistle.core.check.SoundTrace;
 import app.latethistle.core.check.Verdict;
+import app.latethistle.core.film.Ambience;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Remedy;
 import app.latethistle.core.film.SetAspect;
+import app.latethistle.core.film.Stay;
 import app.latethistle.core.grade.Drift;
 import app.latethistle.core.look.ColourRange;
 import app.latethistle.core.look.Correction;
@@ -74,8 +76,42 @@ public class FilmFindings {
               .with(mends(state, problem)));
     }
     all.addAll(subjects(state));
+    all.addAll(ambience(state));
     if (all.stream().noneMatch(f -> f.check() == Check.MATERIAL)) {
       all.add(Finding.of(Check.MATERIAL, Verdict.FINE, "every shot has the material it needs"));
+    }
+    return all;
+  }
+
+  /** Sounds of places that are not heard wherever the film is there, as after a shot was put in. */
+  private List<Finding> ambience(FilmState state) {
+    Map<String, String> places = looks.places(state.production().id());
+    List<Finding> all = new ArrayList<>();
+    List<Ambience> heard = Ambience.of(state.film(), places);
+    for (Ambience ambience : heard) {
+      List<Stay> astray = ambience.astray(state.film(), places);
+      if (!astray.isEmpty()) {
+        String said =
+            ambience.model().what().name()
+                + " is not heard through all of "
+                + ambience.place()
+                + ", here first";
+        FrameRange at = state.resolved().rangeOf(astray.get(0).from());
+        all.add(
+            Finding.at(at, Check.AMBIENCE, Verdict.LOOK, said)
+                .about(astray.get(0).from())
+                .with(
+                    List.of(
+                        new Mend(
+                            "Lay it through all of it",
+                            "",
+                            () -> ambience.everywhere(state.film(), places).orElseThrow()))));
+      }
+    }
+    if (!heard.isEmpty() && all.isEmpty()) {
+      all.add(
+          Finding.of(
+              Check.AMBIENCE, Verdict.FINE, "each place's ambience is heard through all of it"));
     }
     return all;
   }

@@ -1,6 +1,7 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.film.Ambience;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Edit;
@@ -11,7 +12,6 @@ import app.latethistle.core.film.LandedOn;
 import app.latethistle.core.film.Landing;
 import app.latethistle.core.film.Put;
 import app.latethistle.core.film.SetAspect;
-import app.latethistle.core.film.Stay;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.sound.Fade;
 import app.latethistle.core.sound.Manner;
@@ -270,7 +270,7 @@ class MixController {
         });
   }
 
-  /** It goes from cut to cut, and crosses over from what was heard before in half a second. */
+  /** It goes from cut to cut, and crosses over from what was heard before. */
   @PostMapping("/sound-through-place")
   FilmView throughPlace(@PathVariable long productionId, @RequestBody ThroughPlace t) {
     SoundRow sound = shelf.get(productionId, t.sound());
@@ -284,17 +284,12 @@ class MixController {
             throw new Refused(
                 "The story does not say where that shot is; write it in Story first.");
           }
-          Film now = film.film();
-          List<Edit> all = new ArrayList<>();
-          for (Stay stay : Stay.of(now, shot -> place.equals(places.get(shot)))) {
-            FilmSound bed =
-                new FilmSound(
-                    now.freshId("sound"), sound.material(), stay.landing(BED.samples()), AMBIENCE);
-            Edit edit = Put.sound(bed);
-            all.add(edit);
-            now = edit.apply(now);
-          }
-          return together("lay a sound through a place", all);
+          FilmSound bed =
+              new FilmSound("bed", sound.material(), Landing.on(Tie.onCut(t.item())), AMBIENCE);
+          return new Ambience(place, bed)
+              .everywhere(film.film(), places)
+              .orElseThrow(
+                  () -> new Refused(sound.name() + " goes through " + place + " already."));
         });
   }
 }

@@ -16,6 +16,7 @@ import java.util.List;
  * @param laid in the order they land
  * @param lines of the voice that are heard
  * @param lid what music and clips are lowered by, from point to point
+ * @param astray ambience that is not heard wherever the film is in its place
  * @param turns what happens to the music, in the film's order of them
  */
 record MixView(
@@ -28,7 +29,8 @@ record MixView(
     List<LineLow> lines,
     List<Bend> lid,
     List<Turning> turns,
-    List<Wanted> wanted) {
+    List<Wanted> wanted,
+    List<Astray> astray) {
 
   /**
    * A sound beside the cut.
@@ -87,6 +89,16 @@ record MixView(
       String says,
       @Schema(nullable = true) Long start,
       @Schema(nullable = true) Long end) {}
+
+  /**
+   * A place's ambience that is not heard in all of it.
+   *
+   * @param sound the shelf's name for it; null if it is not there any more
+   * @param item a shot of the place, by its id in the film
+   * @param stays how many stays there are without it, or with it in a part alone
+   */
+  record Astray(
+      String name, String place, @Schema(nullable = true) Long sound, String item, int stays) {}
 
   /** A point of the lid. */
   record Bend(long sample, double decibels) {}

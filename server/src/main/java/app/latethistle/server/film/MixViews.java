@@ -1,11 +1,13 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.check.SoundTrace;
+import app.latethistle.core.film.Ambience;
 import app.latethistle.core.film.BusLevel;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.SoundPlace;
+import app.latethistle.core.film.Stay;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.mix.Ducking;
 import app.latethistle.core.mix.Mix;
@@ -52,15 +54,22 @@ class MixViews {
   private final Shots shots;
   private final FilmSoundFiles sounds;
   private final TieWords ties;
+  private final LookViews looks;
   private final Kept<String, Heard> reports = new Kept<>(KEPT);
 
   MixViews(
-      SoundShelf shelf, StoryService stories, Shots shots, FilmSoundFiles sounds, TieWords ties) {
+      SoundShelf shelf,
+      StoryService stories,
+      Shots shots,
+      FilmSoundFiles sounds,
+      TieWords ties,
+      LookViews looks) {
     this.shelf = shelf;
     this.stories = stories;
     this.shots = shots;
     this.sounds = sounds;
     this.ties = ties;
+    this.looks = looks;
   }
 
   MixView of(FilmState state) {
@@ -86,7 +95,8 @@ class MixViews {
             .map(p -> new MixView.Bend(p.sample(), p.decibels()))
             .toList(),
         turns(state),
-        wanted(state, known, laid));
+        wanted(state, known, laid),
+        astray(state, known));
   }
 
   private MixView.Laid laid(FilmState state, SoundShelf.Catalogue known, FilmSound sound) {
@@ -113,6 +123,24 @@ class MixViews {
         place == null ? "" : over(state, place.landing()),
         state.film().balance().asked().get(sound.id()),
         sound.how());
+  }
+
+  private List<MixView.Astray> astray(FilmState state, SoundShelf.Catalogue known) {
+    Map<String, String> places = looks.places(state.production().id());
+    List<MixView.Astray> all = new ArrayList<>();
+    for (Ambience ambience : Ambience.of(state.film(), places)) {
+      List<Stay> stays = ambience.astray(state.film(), places);
+      if (!stays.isEmpty() && ambience.model().what() instanceof SoundMaterial.OfFile file) {
+        all.add(
+            new MixView.Astray(
+                file.name(),
+                ambience.place(),
+                known.of(file.media()).map(SoundRow::id).orElse(null),
+                stays.get(0).from(),
+                stays.size()));
+      }
+    }
+    return all;
   }
 
   private List<MixView.Turning> turns(FilmState state) {

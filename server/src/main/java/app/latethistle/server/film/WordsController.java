@@ -4,6 +4,7 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Edit;
+import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.ItemKind;
@@ -20,6 +21,7 @@ import app.latethistle.core.words.CaptionKind;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Design;
 import app.latethistle.core.words.Lettering;
+import app.latethistle.core.words.SafeArea;
 import app.latethistle.core.words.Speakers;
 import app.latethistle.core.words.TitleWords;
 import app.latethistle.server.config.ServerOnly;
@@ -94,6 +96,13 @@ class WordsController {
 
   record LanguageOut(long revision, String language) {}
 
+  /**
+   * What is kept free of words at the sides of a shape, in thousandths.
+   *
+   * @param area null for what is usual
+   */
+  record SetSafeArea(long revision, String shape, @Schema(nullable = true) SafeArea area) {}
+
   @GetMapping("/words")
   WordsView words(
       @PathVariable long productionId,
@@ -152,6 +161,16 @@ class WordsController {
           List<Edit> all = o.titles().stream().<Edit>map(t -> Put.away(ItemKind.TITLE, t)).toList();
           return new Compound("take titles out", all);
         });
+  }
+
+  @PostMapping("/set-safe-area")
+  FilmView safe(@PathVariable long productionId, @RequestBody SetSafeArea s) {
+    Shape shape = OtherShape.parse(s.shape());
+    SafeArea area = Optional.ofNullable(s.area()).orElseGet(() -> SafeArea.usual(shape));
+    return edits.make(
+        productionId,
+        s.revision(),
+        film -> SetAspect.of(Aspect.SAFE, Film.END, film.film().safe().with(shape, area)));
   }
 
   @PostMapping("/write-caption")

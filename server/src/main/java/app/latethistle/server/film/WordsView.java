@@ -5,6 +5,7 @@ import app.latethistle.core.sound.SteppingAside;
 import app.latethistle.core.words.CaptionKind;
 import app.latethistle.core.words.Lettering;
 import app.latethistle.core.words.Movement;
+import app.latethistle.core.words.SafeArea;
 import app.latethistle.core.words.Speakers;
 import app.latethistle.core.words.TitleWords;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -21,7 +22,19 @@ record WordsView(
     long length,
     List<TitleView> titles,
     List<LanguageView> languages,
-    CaptionsView captions) {
+    CaptionsView captions,
+    SafeView safe) {
+
+  /**
+   * What is kept free of words at the picture's sides, in thousandths.
+   *
+   * @param usual whether it is as nobody said another
+   */
+  record SafeView(int left, int top, int right, int bottom, boolean usual) {
+    static SafeView of(SafeArea area, boolean usual) {
+      return new SafeView(area.left(), area.top(), area.right(), area.bottom(), usual);
+    }
+  }
 
   /**
    * A title.

@@ -57,7 +57,8 @@ class WordsViews {
         state.cutting().length(),
         titles,
         all.stream().map(WordsViews::language).toList(),
-        captions(state, asked));
+        captions(state, asked),
+        WordsView.SafeView.of(film.safe().of(in), !film.safe().said().containsKey(in)));
   }
 
   private WordsView.TitleView title(FilmState state, FilmTitle t) {

@@ -14,6 +14,7 @@ import app.latethistle.core.type.ReadingAid;
 import app.latethistle.core.type.WrittenTitle;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
+import app.latethistle.core.words.SafeArea;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.material.Kept;
@@ -122,23 +123,29 @@ public class TitleSights {
       key.put(focus.shot()).put(focus.place().left()).put(focus.place().top());
       key.put(focus.place().right()).put(focus.place().bottom());
     }
+    SafeArea safe = state.film().safe().of(other.orElseGet(state::shape));
+    key.put(safe.left()).put(safe.top()).put(safe.right()).put(safe.bottom());
     written.writeKey(key, new FrameRange(frames.get(0), frames.get(0) + 1));
     String name = key.hash();
     Optional<TitleSight> before = known.get(name);
     if (before.isPresent()) {
       return before.get();
     }
-    TitleSight now = measured(program, written, frames, focuses);
+    TitleSight now = measured(program, written, frames, focuses, safe);
     known.put(name, now);
     return now;
   }
 
   private TitleSight measured(
-      Program program, WrittenTitle written, List<Long> frames, List<SeenFocus> focuses)
+      Program program,
+      WrittenTitle written,
+      List<Long> frames,
+      List<SeenFocus> focuses,
+      SafeArea safe)
       throws IOException {
     List<Frame> behind = previews.frames(program, frames);
     ReadingAid aid =
-        new ReadingAid(faces.all(), behind, focuses.stream().map(TitleSights::part).toList());
+        new ReadingAid(faces.all(), behind, focuses.stream().map(TitleSights::part).toList(), safe);
     Legibility now = aid.measure(written);
     Frame frame = behind.get(0);
     double outside = aid.outside(written);

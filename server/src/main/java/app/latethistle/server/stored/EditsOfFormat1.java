@@ -29,6 +29,7 @@ import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.ShapedFraming;
+import app.latethistle.core.words.SafeAreas;
 import app.latethistle.document.ItemForms;
 import app.latethistle.document.LookForms;
 import app.latethistle.document.SoundForms;
@@ -221,7 +222,8 @@ final class EditsOfFormat1 {
         list(f.get("markers"), EditsOfFormat1::marker),
         Balance.USUAL,
         List.of(),
-        List.of());
+        List.of(),
+        SafeAreas.USUAL);
   }
 
   private static List<Placement> placements(JsonNode nodes) {

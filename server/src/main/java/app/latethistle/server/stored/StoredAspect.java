@@ -41,6 +41,9 @@ final class StoredAspect<I, T, S> {
 
   private record Start(long start) {}
 
+  /** Areas that are kept free of words; null if all are as usual. */
+  private record Safes(List<WordForms.Safe> areas) {}
+
   private record SoundLanding(TieForm at, long offset, TieForm until) {
     static SoundLanding of(Landing landing) {
       return new SoundLanding(
@@ -163,6 +166,11 @@ final class StoredAspect<I, T, S> {
               SoundForms.Balanced.class,
               StoredAspect::balanced,
               SoundForms.Balanced::get),
+          new StoredAspect<>(
+              Aspect.SAFE,
+              Safes.class,
+              areas -> new Safes(WordForms.Safe.of(areas)),
+              s -> WordForms.Safe.get(s.areas)),
           new StoredAspect<>(
               Aspect.MUSIC, Start.class, m -> new Start(m.start()), s -> new SongUse(s.start)),
           new StoredAspect<>(

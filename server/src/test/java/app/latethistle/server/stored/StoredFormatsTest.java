@@ -99,6 +99,8 @@ import app.latethistle.core.type.WrittenTitle;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Designs;
+import app.latethistle.core.words.SafeArea;
+import app.latethistle.core.words.SafeAreas;
 import app.latethistle.core.words.Speakers;
 import app.latethistle.media.Container;
 import app.latethistle.media.MediaFacts;
@@ -229,7 +231,8 @@ class StoredFormatsTest {
           List.of(MARKER),
           BALANCE,
           List.of(TITLE),
-          List.of(CAPTIONS));
+          List.of(CAPTIONS),
+          SafeAreas.USUAL.with(Shape.of(9, 16), new SafeArea(40, 80, 150, 220)));
 
   private static FilmTitle title() {
     FilmTitle title =
@@ -273,6 +276,7 @@ class StoredFormatsTest {
         SetAspect.of(Aspect.TIES, "7~3", OVERLAY.ties()),
         SetAspect.of(Aspect.LIE, "7~3", OVERLAY.lie()),
         SetAspect.of(Aspect.MIXING, "7~3", OVERLAY.mixing()),
+        SetAspect.of(Aspect.SAFE, Film.END, FILM.safe()),
         SetAspect.of(Aspect.WORDS, "title", TITLE.words()),
         SetAspect.of(Aspect.LETTERING, "title", TITLE.lettering()),
         SetAspect.of(Aspect.BOX, "title", TITLE.box()),
