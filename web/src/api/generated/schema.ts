@@ -6314,6 +6314,16 @@ export interface components {
             /** Format: double */
             waited: number;
         };
+        Reserved: {
+            /** Format: int32 */
+            height: number;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            x: number;
+            /** Format: int32 */
+            y: number;
+        };
         Retake: {
             label: string;
             prompt: string;
@@ -7110,6 +7120,7 @@ export interface components {
         };
         TitleSight: {
             area: components["schemas"]["SightBox"];
+            crowds: boolean;
             frames: number[];
             /** Format: double */
             least: number;
@@ -7216,6 +7227,7 @@ export interface components {
             /** Format: int64 */
             revision: number;
             turn: components["schemas"]["Turn"];
+            was: components["schemas"]["Turn"] | null;
         };
         TurnOut: {
             /** Format: int64 */
@@ -7392,6 +7404,7 @@ export interface components {
             languages: components["schemas"]["LanguageView"][];
             /** Format: int64 */
             length: number;
+            reserved: components["schemas"]["Reserved"][];
             /** Format: int64 */
             revision: number;
             safe: components["schemas"]["SafeView"];

@@ -22,6 +22,7 @@ import {
 import { LETTER, isLong, marksOf } from "./marks";
 import { catches, frameOf, freeAt, nearest, sampleOf, type Caught } from "./moments";
 import { ROWS, lidGain, lidY } from "./parts";
+import { type TurnEnd, type Turning } from "./turns";
 import type { MixActions } from "./useMixActions";
 
 interface Props {
@@ -48,10 +49,18 @@ type Drag =
       moved: boolean;
     }
   | { kind: "lid"; line: string; moved: boolean }
-  | { kind: "point"; point: number; all: readonly Caught[] };
+  | { kind: "point"; point: number; all: readonly Caught[] }
+  | { kind: "turn"; turn: number; end: TurnEnd; all: readonly Caught[] };
 
 /** How near, in pixels, the pointer takes hold of something, and is caught by a moment. */
 const REACH = 8;
+
+/** The frame of what catches the pointer; null if nothing does, or nothing is to. */
+function caughtAt(ruler: Ruler, x: number, all: readonly Caught[], free: boolean): number | null {
+  const frame = ruler.frame(x);
+  const reach = ruler.frame(x + REACH) - frame;
+  return free ? null : (nearest(all, frame, reach)?.frame ?? null);
+}
 
 /** The film on staves, as it is heard: sounds are dragged to where they land, the lid up and down. */
 export function MixSheet(props: Props) {
@@ -67,6 +76,7 @@ export function MixSheet(props: Props) {
   const [moving, setMoving] = useState<{ id: string; frame: number } | null>(null);
   const [bending, setBending] = useState<{ line: string; gain: number } | null>(null);
   const [dragged, setDragged] = useState<(Bend & { point: number }) | null>(null);
+  const [turning, setTurning] = useState<Turning | null>(null);
   const bus = mix.buses.find((b) => b.bus === lined) ?? null;
 
   const locate = (e: MouseEvent) => {
@@ -106,6 +116,20 @@ export function MixSheet(props: Props) {
     return on && isInBand(bus.bus, y) ? bus.line.length : null;
   };
 
+  /** The end of a turn of the music that is there. */
+  const turnAt = (ruler: Ruler, x: number, y: number) => {
+    if (y < ROWS.music || y > ROWS.musicEnd) return null;
+    const ends = mix.turns.flatMap(({ start, end }, turn) =>
+      start == null || end == null
+        ? []
+        : [
+            { turn, end: "from" as const, frame: frameOf(start, fps) },
+            { turn, end: "until" as const, frame: frameOf(end, fps) },
+          ],
+    );
+    return ends.find((at) => Math.abs(ruler.x(at.frame) - x) <= REACH / 2) ?? null;
+  };
+
   const down = (e: PointerEvent) => {
     const at = locate(e);
     if (!at || e.button !== 0) return;
@@ -114,6 +138,11 @@ export function MixSheet(props: Props) {
     const point = pointAt(at.ruler, at.x, at.y);
     if (point !== null) {
       drag.current = { kind: "point", point, all: catches(film, null) };
+      return;
+    }
+    const turn = turnAt(at.ruler, at.x, at.y);
+    if (turn) {
+      drag.current = { kind: "turn", turn: turn.turn, end: turn.end, all: catches(film, null) };
       return;
     }
     const sound = soundAt(at.ruler, at.x, at.y);
@@ -152,20 +181,25 @@ export function MixSheet(props: Props) {
             ? "grab"
             : lineAt(at.ruler, at.x, at.y)
               ? "ns-resize"
-              : "default";
+              : turnAt(at.ruler, at.x, at.y)
+                ? "ew-resize"
+                : "default";
       if (surface.current) surface.current.style.cursor = over;
       return;
     }
     if (now.kind === "seek") {
       goTo(film, Math.floor(at.ruler.frame(at.x)));
     } else if (now.kind === "point") {
-      const frame = at.ruler.frame(at.x);
-      const reach = at.ruler.frame(at.x + REACH) - frame;
-      const caught = e.altKey ? null : nearest(now.all, frame, reach);
       setDragged({
         point: now.point,
-        at: caught?.frame ?? Math.round(frame),
+        at: caughtAt(at.ruler, at.x, now.all, e.altKey) ?? Math.round(at.ruler.frame(at.x)),
         decibels: busGain(bus?.bus ?? "MUSIC", at.y),
+      });
+    } else if (now.kind === "turn") {
+      setTurning({
+        turn: now.turn,
+        end: now.end,
+        frame: caughtAt(at.ruler, at.x, now.all, e.altKey) ?? Math.round(at.ruler.frame(at.x)),
       });
     } else if (now.kind === "lid") {
       now.moved = true;
@@ -173,10 +207,10 @@ export function MixSheet(props: Props) {
     } else {
       now.moved ||= Math.abs(e.clientX - now.fromX) > 4;
       if (now.moved) {
-        const frame = at.ruler.frame(at.x);
-        const reach = at.ruler.frame(at.x + REACH) - frame;
-        const caught = e.altKey ? null : nearest(now.all, frame, reach);
-        setMoving({ id: now.id, frame: caught?.frame ?? frame });
+        setMoving({
+          id: now.id,
+          frame: caughtAt(at.ruler, at.x, now.all, e.altKey) ?? at.ruler.frame(at.x),
+        });
       }
     }
   };
@@ -184,20 +218,26 @@ export function MixSheet(props: Props) {
   const up = (e: PointerEvent) => {
     const now = drag.current;
     drag.current = null;
+    /** What a moment is tied to: to what caught it, else to nothing. */
+    const tieAt = (all: readonly Caught[], frame: number) =>
+      (e.altKey ? null : nearest(all, frame, 0.01))?.tie ?? freeAt(frame);
     if (now?.kind === "sound" && now.moved && moving) {
       const sound = mix.laid.find((s) => s.id === now.id);
       const several = chosen.length > 1 && chosen.includes(now.id);
       if (several) {
         actions.nudge(chosen, sampleOf(moving.frame - now.landing, fps));
       } else if (sound) {
-        const caught = e.altKey ? null : nearest(now.all, moving.frame, 0.01);
-        actions.land(sound, caught?.tie ?? freeAt(moving.frame));
+        actions.land(sound, tieAt(now.all, moving.frame));
       }
     }
     if (now?.kind === "point" && dragged && bus) {
-      const caught = e.altKey ? null : nearest(now.all, dragged.at, 0.01);
       const was = bus.line[now.point]?.at ?? null;
-      actions.point(bus.bus, was, caught?.tie ?? freeAt(dragged.at), dragged.decibels);
+      actions.point(bus.bus, was, tieAt(now.all, dragged.at), dragged.decibels);
+    }
+    const turn = now?.kind === "turn" ? mix.turns[now.turn] : undefined;
+    if (now?.kind === "turn" && turning && turn) {
+      const was = { kind: turn.kind, from: turn.from, until: turn.until };
+      actions.turn({ ...was, [now.end]: tieAt(now.all, turning.frame) }, was);
     }
     if (now?.kind === "lid" && now.moved && bending) actions.bend(bending.line, bending.gain);
     rest();
@@ -207,6 +247,7 @@ export function MixSheet(props: Props) {
     setMoving(null);
     setBending(null);
     setDragged(null);
+    setTurning(null);
   };
 
   /** Takes a point of the drawn line out. */
@@ -260,6 +301,7 @@ export function MixSheet(props: Props) {
             moving={moving}
             lined={bus}
             dragged={dragged}
+            turning={turning}
             bending={bending}
           />
         ))}

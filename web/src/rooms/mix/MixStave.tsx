@@ -16,6 +16,7 @@ import { TurnMarks } from "./TurnMarks";
 import { bendsOf, lineAt, type Bend } from "./busLine";
 import { gainAt } from "./lid";
 import { marksOf } from "./marks";
+import type { Turning } from "./turns";
 import { frameOf, headOf, sampleOf } from "./moments";
 import { PARTS, ROWS, musicHeight } from "./parts";
 
@@ -36,6 +37,8 @@ interface Props {
   lined: BusFader | null;
   /** A point of that line while it is dragged, or null. */
   dragged: (Bend & { point: number }) | null;
+  /** An end of a turn of the music while it is dragged, or null. */
+  turning: Turning | null;
   /** A line while music under it is dragged, and its gain. */
   bending: { line: string; gain: number } | null;
 }
@@ -67,7 +70,7 @@ export const MixStave = memo(function MixStave(props: Props) {
         <Bars film={film} ruler={ruler} />
         <Music {...props} />
         <LidLine mix={mix} ruler={ruler} fps={fps} bending={props.bending} />
-        <TurnMarks mix={mix} ruler={ruler} fps={fps} />
+        <TurnMarks mix={mix} ruler={ruler} fps={fps} turning={props.turning} />
         <VoiceLane film={film} ruler={ruler} parts={PARTS} />
         <line x1={SHEET.lead} x2={right} y1={ROWS.hits} y2={ROWS.hits} stroke={ink.rule2} />
         <g fontSize={12} fontFamily={face.sans}>

@@ -3,17 +3,21 @@ import { ink } from "../../theme";
 import type { Ruler } from "../score/layout";
 import { frameOf } from "./moments";
 import { ROWS } from "./parts";
-import { TURNS } from "./turns";
+import { TURNS, type Turning } from "./turns";
 
 /** Where the music stops or grows dull, on its ribbon. */
-export function TurnMarks({ mix, ruler, fps }: { mix: Mix; ruler: Ruler; fps: number }) {
+export function TurnMarks(props: { mix: Mix; ruler: Ruler; fps: number; turning: Turning | null }) {
+  const { mix, ruler, fps, turning } = props;
   const { stave } = ruler;
   return (
     <g data-testid="turns">
       {mix.turns.map(({ kind, start, end }, i) => {
         if (start == null || end == null) return null;
-        const from = Math.max(frameOf(start, fps), stave.start);
-        const to = Math.min(frameOf(end, fps), stave.end);
+        const held = turning?.turn === i ? turning : null;
+        const begins = held?.end === "from" ? held.frame : frameOf(start, fps);
+        const ends = held?.end === "until" ? held.frame : frameOf(end, fps);
+        const from = Math.max(begins, stave.start);
+        const to = Math.min(ends, stave.end);
         if (to <= from) return null;
         const x = ruler.x(from);
         const width = ruler.x(to) - x;

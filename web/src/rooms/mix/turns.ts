@@ -10,6 +10,16 @@ export interface NewTurn {
   until: Tie;
 }
 
+/** Which end of a turn. */
+export type TurnEnd = "from" | "until";
+
+/** An end of a turn while it is dragged, by its place among them. */
+export interface Turning {
+  turn: number;
+  end: TurnEnd;
+  frame: number;
+}
+
 /** What a turn is called. */
 export const TURNS: Record<Turn["kind"], string> = { STOP: "stops", MUFFLE: "grows dull" };
 

@@ -77,7 +77,9 @@ export function useMixActions(production: number, mix: Mix) {
     /** Music and clips step aside for these, or no longer. */
     aside: (items: readonly string[], asked: SteppingAside | null) =>
       void make({ name: "ask-aside", values: { items: [...items], asked } }),
-    turn: (turn: NewTurn) => void make({ name: "turn-music", values: { turn } }),
+    /** Has the music turn, once more or in place of what it did. */
+    turn: (turn: NewTurn, was: NewTurn | null = null) =>
+      void make({ name: "turn-music", values: { turn, was } }),
     turnOut: (turn: NewTurn) => void make({ name: "turn-out", values: { turn } }),
   };
 }

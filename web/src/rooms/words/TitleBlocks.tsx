@@ -93,6 +93,21 @@ export function TitleBlocks(props: Props) {
           pointerEvents="none"
         />
       )}
+      {shown.safe &&
+        seen.some((title) => title.words.kind === "END") &&
+        words.reserved.map((part) => (
+          <rect
+            key={part.x}
+            {...part}
+            fill="#000"
+            fillOpacity={0.25}
+            stroke="#fff"
+            strokeOpacity={0.75}
+            strokeDasharray="2 4"
+            vectorEffect="non-scaling-stroke"
+            pointerEvents="none"
+          />
+        ))}
       {shown.blocks &&
         seen.map((title) => {
           const sight = sights.get(title.id);

@@ -312,6 +312,11 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
               {sight.outside.toFixed(0)} px outside the area that is seen everywhere
             </Box>
           )}
+          {sight.crowds && (
+            <Box sx={{ color: ink.rust }}>
+              where publishers lay films and signs over an end card
+            </Box>
+          )}
           {sight.over.length > 0 && (
             <Box sx={{ color: ink.rust }}>
               over the focus of{" "}

@@ -179,6 +179,10 @@ class SoundTest {
     assertThat(mix().at("/turns/0/end").asLong() - mix().at("/turns/0/start").asLong())
         .isPositive();
     assertThat(mix().at("/turns/0/says").asString()).contains("bar");
+    Map<String, Object> later = Map.of("kind", "STOP", "from", beat(5), "until", next);
+    cut.edit("turn-music", Map.of("turn", later, "was", stop));
+    assertThat(mix().get("turns")).hasSize(2);
+    stop = later;
     cut.edit("turn-out", Map.of("turn", stop));
     assertThat(mix().get("turns").valueStream().map(t -> t.get("kind").asString()))
         .containsExactly("MUFFLE");

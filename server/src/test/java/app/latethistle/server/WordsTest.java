@@ -442,7 +442,35 @@ class WordsTest {
   }
 
   private static double outside(EditedFilm cut) {
+    return sight(cut).get("outside").asDouble();
+  }
+
+  /** An end card leaves room for what its publisher lays over it; words there are moved clear. */
+  @Test
+  void anEndCardLeavesRoomForItsPublisher() {
+    EditedFilm cut = cut();
+    cut.edit("add-title", Map.of("design", "End card", "text", "More soon", "at", onCut(cut, 1)));
+    assertThat(words(cut, "").get("reserved")).hasSize(3);
+    assertThat(words(cut, "shape=9:16").get("reserved")).isEmpty();
+    assertThat(sight(cut).get("crowds").asBoolean()).isFalse();
     String id = title(cut).get("id").asString();
-    return cut.api.get(cut.path + "/film/titles/" + id + "/sight").json().get("outside").asDouble();
+    Map<String, Object> middle = Map.of("x", 300, "y", 500, "width", 400);
+    cut.edit("change-title", Map.of("title", Map.of("id", id, "box", middle)));
+    JsonNode crowded = sight(cut);
+    assertThat(crowded.get("crowds").asBoolean()).isTrue();
+    JsonNode move =
+        crowded
+            .get("remedies")
+            .valueStream()
+            .filter(r -> r.get("kind").asString().equals("MOVE"))
+            .findFirst()
+            .orElseThrow();
+    cut.edit("change-title", Map.of("title", Map.of("id", id, "box", move.get("box"))));
+    assertThat(sight(cut).get("crowds").asBoolean()).isFalse();
+  }
+
+  private static JsonNode sight(EditedFilm cut) {
+    String id = title(cut).get("id").asString();
+    return cut.api.get(cut.path + "/film/titles/" + id + "/sight").json();
   }
 }

@@ -201,6 +201,9 @@ class Findings {
     if (!sight.over().isEmpty()) {
       found.add(finding(title, place, name + "lies over the focus of its shot", sight));
     }
+    if (sight.crowds()) {
+      found.add(finding(title, place, name + "lies where its publisher lays things", sight));
+    }
     return found;
   }
 

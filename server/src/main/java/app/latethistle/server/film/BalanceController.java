@@ -73,8 +73,12 @@ class BalanceController {
     }
   }
 
-  /** Has one more thing happen to the music. */
-  record TurnMusic(long revision, Turn turn) {}
+  /**
+   * Has something happen to the music.
+   *
+   * @param was what happened to it instead; null for one more
+   */
+  record TurnMusic(long revision, Turn turn, @Schema(nullable = true) Turn was) {}
 
   /** Lets something happen to it no longer. */
   record TurnOut(long revision, Turn turn) {}
@@ -156,7 +160,14 @@ class BalanceController {
 
   @PostMapping("/turn-music")
   FilmView turn(@PathVariable long productionId, @RequestBody TurnMusic t) {
-    return turns(productionId, t.revision(), now -> Stream.concat(now, Stream.of(t.turn().get())));
+    return turns(
+        productionId,
+        t.revision(),
+        now -> {
+          Stream<MusicTurn> others =
+              t.was() == null ? now : now.filter(turn -> !turn.equals(t.was().get()));
+          return Stream.concat(others, Stream.of(t.turn().get()));
+        });
   }
 
   @PostMapping("/turn-out")

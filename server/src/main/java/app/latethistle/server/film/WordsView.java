@@ -9,12 +9,14 @@ import app.latethistle.core.words.SafeArea;
 import app.latethistle.core.words.Speakers;
 import app.latethistle.core.words.TitleWords;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.awt.geom.Rectangle2D;
 import java.util.List;
 
 /**
  * A film's titles, and its captions in a language and a shape; moments are frames of the film.
  *
  * @param titles in the order they land; those without a place last
+ * @param reserved where an end card is left free for its publisher in the shape asked for
  * @param languages in which it is captioned, the voice's own first
  */
 record WordsView(
@@ -23,7 +25,8 @@ record WordsView(
     List<TitleView> titles,
     List<LanguageView> languages,
     CaptionsView captions,
-    SafeView safe) {
+    SafeView safe,
+    List<Reserved> reserved) {
 
   /**
    * What is kept free of words at the picture's sides, in thousandths.
@@ -66,6 +69,17 @@ record WordsView(
       double stays,
       List<String> missing,
       @Schema(nullable = true) SteppingAside asked) {}
+
+  /** A place on the picture, in thousandths of its width and height. */
+  record Reserved(int x, int y, int width, int height) {
+    static Reserved of(Rectangle2D part) {
+      return new Reserved(
+          (int) Math.round(1000 * part.getX()),
+          (int) Math.round(1000 * part.getY()),
+          (int) Math.round(1000 * part.getWidth()),
+          (int) Math.round(1000 * part.getHeight()));
+    }
+  }
 
   /** Where words stand in a shape such as "16:9", in thousandths of the picture. */
   record WordBox(String shape, int x, int y, int width) {}

@@ -9,6 +9,7 @@ import app.latethistle.core.film.TitlePlace;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.type.PublisherRoom;
 import app.latethistle.core.type.SetText;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.ShapedBox;
@@ -58,7 +59,8 @@ class WordsViews {
         titles,
         all.stream().map(WordsViews::language).toList(),
         captions(state, asked),
-        WordsView.SafeView.of(film.safe().of(in), !film.safe().said().containsKey(in)));
+        WordsView.SafeView.of(film.safe().of(in), !film.safe().said().containsKey(in)),
+        PublisherRoom.of(in).stream().map(WordsView.Reserved::of).toList());
   }
 
   private WordsView.TitleView title(FilmState state, FilmTitle t) {

@@ -10,11 +10,13 @@ import app.latethistle.core.render.FilmWritings;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.Legibility;
+import app.latethistle.core.type.PublisherRoom;
 import app.latethistle.core.type.ReadingAid;
 import app.latethistle.core.type.WrittenTitle;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
 import app.latethistle.core.words.SafeArea;
+import app.latethistle.core.words.TitleKind;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.material.Kept;
@@ -25,6 +27,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Whether a title can be read where it stands, measured on the very frames behind it. */
@@ -54,6 +57,7 @@ public class TitleSights {
    * @param frames that were looked at
    * @param outside the safe area, in lines of a picture 1080 high; 0 if it is inside
    * @param over shots whose focus it lies over, by their ids
+   * @param crowds whether an end card's words lie where its publisher lays things
    * @param area what it takes up
    */
   public record TitleSight(
@@ -63,6 +67,7 @@ public class TitleSights {
       List<Long> frames,
       double outside,
       List<String> over,
+      boolean crowds,
       SightBox area,
       List<SightLetter> letters,
       List<SightRemedy> remedies) {}
@@ -144,8 +149,15 @@ public class TitleSights {
       SafeArea safe)
       throws IOException {
     List<Frame> behind = previews.frames(program, frames);
+    Shape shape = Shape.of(program.width(), program.height());
+    List<Rectangle2D> room =
+        written.words().kind() == TitleKind.END ? PublisherRoom.of(shape) : List.of();
     ReadingAid aid =
-        new ReadingAid(faces.all(), behind, focuses.stream().map(TitleSights::part).toList(), safe);
+        new ReadingAid(
+            faces.all(),
+            behind,
+            Stream.concat(room.stream(), focuses.stream().map(TitleSights::part)).toList(),
+            safe);
     Legibility now = aid.measure(written);
     Frame frame = behind.get(0);
     double outside = aid.outside(written);
@@ -155,6 +167,8 @@ public class TitleSights {
             .map(SeenFocus::shot)
             .distinct()
             .toList();
+    boolean crowds = room.stream().anyMatch(part -> aid.covers(written, part));
+    boolean clear = outside < 1 && over.isEmpty() && !crowds;
     return new TitleSight(
         now.needed(),
         now.least(),
@@ -162,11 +176,12 @@ public class TitleSights {
         frames,
         outside * 1080 / Math.min(frame.width(), frame.height()),
         over,
+        crowds,
         SightBox.of(aid.set(written).box(), frame),
         now.letters().stream()
             .map(l -> new SightLetter(l.text(), l.ratio(), SightBox.of(l.box(), frame)))
             .toList(),
-        now.suffices() && outside < 1 && over.isEmpty() ? List.of() : remedies(aid, written, now));
+        now.suffices() && clear ? List.of() : remedies(aid, written, now));
   }
 
   private static Rectangle2D part(SeenFocus focus) {
