@@ -4502,7 +4502,7 @@ export interface components {
             revision: number;
             shape: string | null;
             /** @enum {string|null} */
-            speakers: "UNTOLD" | "NAMES" | "COLOURS" | null;
+            speakers: "UNTOLD" | "NAMES" | "COLOURS" | "PLACES" | null;
         };
         CaptionLook: {
             boxes: components["schemas"]["WordBox"][];
@@ -4513,7 +4513,7 @@ export interface components {
             /** Format: int32 */
             marked: number;
             /** @enum {string} */
-            speakers: "UNTOLD" | "NAMES" | "COLOURS";
+            speakers: "UNTOLD" | "NAMES" | "COLOURS" | "PLACES";
         };
         CaptionSounds: {
             language: string;

@@ -243,6 +243,16 @@ export function MixSheet(props: Props) {
     rest();
   };
 
+  /** The sound that is dragged, for staves on which it is seen before or then: others stay as drawn. */
+  const movingOn = ({ stave }: Ruler) => {
+    const place = moving ? mix.laid.find((s) => s.id === moving.id)?.place : undefined;
+    if (!moving || !place) return null;
+    const by = moving.frame - frameOf(place.landing, fps);
+    const from = frameOf(place.start, fps) + Math.min(0, by);
+    const to = frameOf(place.end, fps) + Math.max(0, by);
+    return from < stave.end && to >= stave.start ? moving : null;
+  };
+
   const rest = () => {
     setMoving(null);
     setBending(null);
@@ -298,7 +308,7 @@ export function MixSheet(props: Props) {
             width={size.width}
             isLast={i === rulers.length - 1}
             chosen={chosen}
-            moving={moving}
+            moving={movingOn(ruler)}
             lined={bus}
             dragged={dragged}
             turning={turning}

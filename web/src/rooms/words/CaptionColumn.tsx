@@ -14,6 +14,9 @@ import { CaptionRow } from "./CaptionRow";
 import { SoundTexts } from "./SoundTexts";
 import type { WordsActions } from "./useWordsActions";
 
+/** Letters a second that anybody reads; words that flash by are seen, and have no such limit. */
+const READ = 30;
+
 interface Props {
   production: Production;
   film: Film;
@@ -100,8 +103,8 @@ export function CaptionColumn(props: Props) {
         />
       )}
       <Box sx={{ px: 3, pb: 1, color: ink.ink2, fontSize: 12 }}>
-        {captions.letters} letters a line, {plural(captions.lines, "line")}, at most{" "}
-        {captions.mostPerSecond} letters a second
+        {captions.letters} letters a line, {plural(captions.lines, "line")}
+        {captions.mostPerSecond <= READ && `, at most ${captions.mostPerSecond} letters a second`}
       </Box>
       <Box ref={list} sx={{ flex: 1, minHeight: 0, overflow: "auto" }} tabIndex={0} role="list">
         {captions.captions.map((one, i) => (

@@ -66,6 +66,7 @@ export function CaptionFoot(props: {
             ["UNTOLD", "not told"],
             ["NAMES", "by name"],
             ["COLOURS", "by colour and a dash"],
+            ["PLACES", "by side and a dash"],
           ]}
           onChange={(speakers) => actions.look({ language, speakers })}
         />

@@ -16,7 +16,14 @@ export function Choice<T extends string>(props: {
       value={value}
       inputProps={{ "aria-label": label }}
       onChange={(e) => onChange(e.target.value as T)}
-      sx={{ height: 26, minWidth: 0, ...(width === undefined ? { flex: 1 } : { width }) }}
+      sx={{
+        height: 26,
+        minWidth: 0,
+        ...(width === undefined ? { flex: 1 } : { width }),
+        // What is chosen is read whole in narrow places.
+        "& .MuiSelect-select.MuiSelect-select": { pl: 2, pr: "20px" },
+        "& .MuiSelect-icon": { right: 0 },
+      }}
     >
       {of.map(([name, says]) => (
         <MenuItem key={name} value={name}>

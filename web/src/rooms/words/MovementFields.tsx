@@ -31,12 +31,14 @@ export function MovementFields(props: {
           of={UNITS}
           onChange={(unit) => come({ unit })}
         />
-        <Choice
-          label="In which order"
-          value={movement.in.order}
-          of={ORDERS}
-          onChange={(order) => come({ order })}
-        />
+        {movement.in.unit !== "WHOLE" && (
+          <Choice
+            label="In which order"
+            value={movement.in.order}
+            of={ORDERS}
+            onChange={(order) => come({ order })}
+          />
+        )}
       </Box>
       <Kind
         names={{ row: "goes", kind: "How it goes", frames: "going" }}

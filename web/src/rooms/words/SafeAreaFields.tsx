@@ -45,14 +45,14 @@ export function SafeAreaFields(props: {
         anchorOrigin={{ vertical: "top", horizontal: "center" }}
         transformOrigin={{ vertical: "bottom", horizontal: "center" }}
       >
-        <Box component="section" aria-label={`Safe area of ${shape}`} sx={{ p: 3, width: 290 }}>
+        <Box component="section" aria-label={`Safe area of ${shape}`} sx={{ p: 3, width: 340 }}>
           <Box sx={{ color: ink.ink2, pb: 2 }}>
             Words keep clear of what is laid over {shape} at its sides, in % of the picture.
           </Box>
           <Box
             sx={{
               display: "grid",
-              gridTemplateColumns: "1fr 1fr 1fr",
+              gridTemplateColumns: "repeat(3, auto)",
               gap: 1,
               justifyItems: "center",
             }}

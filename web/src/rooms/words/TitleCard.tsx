@@ -164,7 +164,7 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
             ["BLOCK", "plate behind all"],
             ["LINES", "plate by lines"],
             ["BAND", "dark band"],
-            ["PICTURE", "over the picture"],
+            ["PICTURE", "over all"],
           ]}
           onChange={(kind) =>
             set({
@@ -203,13 +203,13 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
           }
         />
       </Row>
-      <Box sx={{ display: "flex", gap: 3, py: 1 }}>
+      <Box sx={{ display: "flex", gap: 2, py: 1 }}>
         <Box>
           <Box sx={{ color: ink.ink2, mb: 1 }}>Place</Box>
           <Box
             role="group"
             aria-label="Place on the picture"
-            sx={{ display: "grid", gridTemplateColumns: "repeat(3, 26px)", gap: "1px" }}
+            sx={{ display: "grid", gridTemplateColumns: "repeat(3, 24px)", gap: "1px" }}
           >
             {PLACES.map(([x, y]) => {
               const near = Math.abs(box.x - x) < 100 && Math.abs(box.y - y) < 130;

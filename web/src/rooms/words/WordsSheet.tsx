@@ -16,6 +16,9 @@ import { PARTS, ROWS } from "./parts";
 import { nameOf } from "./titles";
 import type { WordsActions } from "./useWordsActions";
 
+/** About how wide a letter of a title's name is, in pixels. */
+const NAME_LETTER = 7;
+
 interface Props {
   production: Production;
   film: Film;
@@ -251,22 +254,30 @@ function Stave(
                   strokeWidth={1.5}
                 />
               )}
-              {lands && (
-                <text
-                  x={Math.min(to + 5, width - 8 - nameOf(title).length * 7)}
-                  y={ROWS.titleEnd - 1}
-                  fontFamily={face.serif}
-                  fontSize={13}
-                  fontWeight={500}
-                  fill={isChosen ? ink.thistleDeep : ink.ink}
-                  stroke={ink.sheet}
-                  strokeWidth={3}
-                  paintOrder="stroke"
-                >
-                  {nameOf(title)}
-                </text>
-              )}
             </g>
+          );
+        })}
+        {titles.map((title) => {
+          const { place } = title;
+          if (!place || place.landing < stave.start || place.landing >= stave.end) return null;
+          const name = nameOf(title);
+          const long = name.length * NAME_LETTER;
+          const at = clamp(place.landing);
+          const to = clamp(place.end);
+          const inside = to - at > long + 8;
+          return (
+            <text
+              key={title.id}
+              x={inside ? at + 6 : Math.min(to + 5, width - 8 - long)}
+              y={ROWS.titleEnd - 1}
+              fontFamily={face.serif}
+              fontSize={13}
+              fontWeight={500}
+              fill={title.id === chosen ? ink.thistleDeep : ink.ink}
+              {...(inside ? {} : { stroke: ink.sheet, strokeWidth: 3, paintOrder: "stroke" })}
+            >
+              {name}
+            </text>
           );
         })}
         {words.captions.captions.map((one, i) => {

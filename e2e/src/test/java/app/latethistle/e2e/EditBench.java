@@ -2,15 +2,14 @@ package app.latethistle.e2e;
 
 import com.microsoft.playwright.Page;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 
 /**
  * Measures in the real browser, on a film of 500 shots and 8 minutes, how long it takes until the
- * score is drawn, an edit is answered and shown, its still is there, and the film plays. {@code
- * ./bench edit}
+ * score is drawn, an edit is answered and shown, its still is there, and the film plays; then the
+ * rooms beside it. {@code ./bench edit}
  */
 public final class EditBench {
   private static final int SHOTS = 500;
@@ -40,6 +39,7 @@ public final class EditBench {
       bench.playing(500);
       bench.playing(2000);
       bench.stalls();
+      new RoomsBench(page).measure();
     }
     System.exit(0);
   }
@@ -240,10 +240,10 @@ public final class EditBench {
     }
   }
 
-  private static void print(String name, List<Double> millis) {
-    Collections.sort(millis);
+  static void print(String name, List<Double> measured) {
+    List<Double> millis = measured.stream().sorted().toList();
     System.out.printf(
-        "%-28s p50 %5.0f ms, p95 %5.0f ms, most %5.0f ms, %d rounds%n",
+        "%-34s p50 %5.0f ms, p95 %5.0f ms, most %5.0f ms, %d rounds%n",
         name,
         millis.get(millis.size() / 2),
         millis.get(millis.size() * 95 / 100),

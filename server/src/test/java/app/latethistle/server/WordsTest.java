@@ -469,6 +469,27 @@ class WordsTest {
     assertThat(sight(cut).get("crowds").asBoolean()).isFalse();
   }
 
+  /** Of a title that turns, the page that stands worst is told: here the second, which is wide. */
+  @Test
+  void aTitleThatTurnsIsMeasuredPageByPage() {
+    EditedFilm cut = cut();
+    String text = "one\n\na page that is so long that it comes near to both sides of the picture";
+    cut.edit("add-title", Map.of("design", "Narrow card", "text", text, "at", onCut(cut, 1)));
+    JsonNode made = title(cut);
+    Map<String, Object> moves = new HashMap<>();
+    made.get("movement").properties().forEach(e -> moves.put(e.getKey(), e.getValue()));
+    moves.put("course", "TURNS");
+    Map<String, Object> box = Map.of("x", 500, "y", 500, "width", 1500);
+    cut.edit(
+        "change-title",
+        Map.of("title", Map.of("id", made.get("id").asString(), "movement", moves, "box", box)));
+    cut.edit(
+        "land-title", Map.of("id", made.get("id").asString(), "at", onCut(cut, 1), "frames", 200));
+    JsonNode sight = sight(cut);
+    assertThat(sight.at("/letters/0/text").asString()).isEqualToIgnoringCase("a");
+    assertThat(sight.get("outside").asDouble()).isPositive();
+  }
+
   private static JsonNode sight(EditedFilm cut) {
     String id = title(cut).get("id").asString();
     return cut.api.get(cut.path + "/film/titles/" + id + "/sight").json();

@@ -109,7 +109,7 @@ public final class FilmCaptioner {
         switch (said.style().speakers()) {
           case UNTOLD -> "";
           case NAMES -> speaker + ": ";
-          case COLOURS -> before == null ? "" : "\u2013 ";
+          case COLOURS, PLACES -> before == null ? "" : "\u2013 ";
         };
     List<Word> told = new ArrayList<>(words);
     told.set(0, new Word(sign + words.get(0).text(), words.get(0).at()));

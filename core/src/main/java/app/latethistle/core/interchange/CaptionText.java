@@ -1,7 +1,9 @@
 package app.latethistle.core.interchange;
 
+import app.latethistle.core.words.Align;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Plate;
+import app.latethistle.core.words.Speakers;
 import java.io.StringWriter;
 import java.util.List;
 import java.util.Locale;
@@ -51,6 +53,12 @@ public final class CaptionText {
       if (look.bottom() != 100 - MARGIN) {
         text.append(" line:").append(look.bottom()).append("%,end");
       }
+      text.append(
+          switch (aligned(look, voices.indexOf(c.voice()))) {
+            case START -> " align:start";
+            case MIDDLE -> "";
+            case END -> " align:end";
+          });
       text.append('\n');
       for (String line : c.lines()) {
         text.append(voiced(escaped(line), c.voice(), voices.indexOf(c.voice()))).append('\n');
@@ -58,6 +66,14 @@ public final class CaptionText {
       text.append('\n');
     }
     return text.toString();
+  }
+
+  /** Where the captions of one who speaks stand. */
+  private static Align aligned(CaptionLook look, int voice) {
+    return look.style()
+        .filter(style -> style.speakers() == Speakers.PLACES)
+        .map(style -> style.lettering(voice).spacing().align())
+        .orElse(Align.MIDDLE);
   }
 
   private static String voiced(String line, String voice, int number) {
@@ -126,6 +142,10 @@ public final class CaptionText {
         xml.writeEmptyElement("style");
         xml.writeAttribute("xml:id", "s" + i);
         styled(xml, "color", hex(look.style().get().lettering(i).colour()));
+        Align align = aligned(look, i);
+        if (align != Align.MIDDLE) {
+          styled(xml, "textAlign", align == Align.START ? "start" : "end");
+        }
       }
       xml.writeEndElement();
       xml.writeStartElement("layout");

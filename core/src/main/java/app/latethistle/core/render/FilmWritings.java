@@ -60,13 +60,8 @@ public final class FilmWritings {
     return all;
   }
 
-  /** A title in its time, its first page; empty if it has no place. */
-  public Optional<WrittenTitle> title(FilmTitle title) {
-    return pages(title).stream().findFirst();
-  }
-
-  /** A title page by page; nothing if it has no place. */
-  private List<WrittenTitle> pages(FilmTitle title) {
+  /** A title in its time, page by page; nothing if it has no place. */
+  public List<WrittenTitle> pages(FilmTitle title) {
     TitlePlace place = film.cutting().beside().titles().get(title.id());
     return place == null
         ? List.of()

@@ -47,6 +47,9 @@ public record CaptionStyle(
    */
   private static final List<Integer> COLOURS = List.of(0xa6e1ff, 0xffe08a, 0xbdf0b2, 0xffc2dc);
 
+  /** Where those who speak first and second stand. */
+  private static final List<Align> SIDES = List.of(Align.START, Align.END);
+
   /** Copies the set. */
   public CaptionStyle {
     elsewhere = Collections.unmodifiableSortedSet(new TreeSet<>(elsewhere));
@@ -59,9 +62,17 @@ public record CaptionStyle(
    * @param speaker from 0, in the order they speak first; less for nobody who is named
    */
   public Lettering lettering(int speaker) {
-    return speakers == Speakers.COLOURS && speaker > 0
-        ? lettering.withColour(COLOURS.get((speaker - 1) % COLOURS.size()))
-        : lettering;
+    return switch (speakers) {
+      case COLOURS ->
+          speaker > 0
+              ? lettering.withColour(COLOURS.get((speaker - 1) % COLOURS.size()))
+              : lettering;
+      case PLACES ->
+          speaker >= 0 && speaker < SIDES.size()
+              ? lettering.withSpacing(lettering.spacing().withAlign(SIDES.get(speaker)))
+              : lettering;
+      case UNTOLD, NAMES -> lettering;
+    };
   }
 
   /** The same with so much at once. */

@@ -69,6 +69,11 @@ public record Lettering(
       Range.check("Tracking", tracking, -100, 1000, "thousandths of the letters' size");
       Range.check("A line's height", leading, 70, 300, "% of the letters' size");
     }
+
+    /** The same standing elsewhere in its box. */
+    public Spacing withAlign(Align other) {
+      return new Spacing(tracking, leading, letters, other);
+    }
   }
 
   /**

@@ -7,5 +7,7 @@ public enum Speakers {
   /** By name, before what is said. */
   NAMES,
   /** Each in a colour, and with a dash, so that nobody needs to see the colour. */
-  COLOURS
+  COLOURS,
+  /** The first at one side, the second at the other, all others in the middle, and with a dash. */
+  PLACES
 }

@@ -20,6 +20,7 @@ import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.signal.BandLevels;
 import app.latethistle.core.sound.Manner;
 import app.latethistle.core.time.SampleRange;
+import app.latethistle.core.words.Align;
 import app.latethistle.core.words.CaptionKind;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Speakers;
@@ -29,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -98,6 +100,10 @@ class FilmCaptionerTest {
     assertThat(colours.captions())
         .extracting(colours::speaker)
         .containsExactly("Maren", "Pike", "Maren");
+    assertThat(texts(captioner(film, telling(Speakers.PLACES)))).isEqualTo(texts(colours));
+    CaptionStyle sides = telling(Speakers.PLACES).style();
+    assertThat(Stream.of(-1, 0, 1, 2).map(n -> sides.lettering(n).spacing().align()))
+        .containsExactly(Align.MIDDLE, Align.START, Align.END, Align.MIDDLE);
     CaptionStyle style = telling(Speakers.COLOURS).style();
     assertThat(style.lettering(colours.speakers().indexOf("Maren"))).isEqualTo(style.lettering());
     assertThat(style.lettering(colours.speakers().indexOf("Pike")).colour())

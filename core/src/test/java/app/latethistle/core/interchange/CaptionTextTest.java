@@ -183,5 +183,15 @@ class CaptionTextTest {
         .contains("<style xml:id=\"s1\" tts:color=\"#a6e1ff\"/>")
         .contains("style=\"caption s1\"")
         .contains("tts:backgroundColor=\"#00000099\"");
+
+    CaptionLook sides =
+        new CaptionLook("en", 93, Optional.of(CaptionStyle.USUAL.withSpeakers(Speakers.PLACES)));
+    assertThat(CaptionText.write(CaptionFormat.VTT, captions, sides))
+        .contains("line:93%,end align:start\n<v.s0 Maren>")
+        .contains("line:93%,end align:end\n<v.s1 Pike")
+        .contains("line:93%,end\n[thunder]\n");
+    assertThat(CaptionText.write(CaptionFormat.TTML, captions, sides))
+        .contains("xml:id=\"s0\" tts:color=\"#ffffff\" tts:textAlign=\"start\"")
+        .contains("xml:id=\"s1\" tts:color=\"#ffffff\" tts:textAlign=\"end\"");
   }
 }

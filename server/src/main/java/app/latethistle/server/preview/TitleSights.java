@@ -25,6 +25,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -70,7 +71,12 @@ public class TitleSights {
       boolean crowds,
       SightBox area,
       List<SightLetter> letters,
-      List<SightRemedy> remedies) {}
+      List<SightRemedy> remedies) {
+    /** Whether it stands where words are seen, over nothing that is not to be covered. */
+    private static boolean clear(TitleSight sight) {
+      return sight.outside < 1 && sight.over.isEmpty() && !sight.crowds;
+    }
+  }
 
   /** A place on the picture, in thousandths of its width and height. */
   public record SightBox(int x, int y, int width, int height) {
@@ -99,36 +105,44 @@ public class TitleSights {
       double ratio) {}
 
   /**
-   * How a title can be read.
+   * How a title can be read; of one that turns, its page that can be read worst.
    *
    * @param other the shape it is seen in; empty for the film's own
    */
   public TitleSight of(FilmState state, FilmTitle found, Optional<Shape> other) throws IOException {
     FilmState without = state.withoutTitle(found.id());
     Program program = previews.program(without, other);
-    WrittenTitle written =
-        new FilmWritings(
-                state.resolved(),
-                other.filter(s -> !s.equals(state.shape())),
-                Shape.of(program.width(), program.height()))
-            .title(found)
-            .orElseThrow(
-                () -> new Refused("What this title is tied to is not in the film; land it anew."));
-    List<Long> frames = frames(written, program.length());
-    FrameRange seen = new FrameRange(frames.get(0), frames.get(frames.size() - 1) + 1);
+    Optional<Shape> foreign = other.filter(s -> !s.equals(state.shape()));
+    Shape shape = Shape.of(program.width(), program.height());
+    SafeArea safe = state.film().safe().of(other.orElseGet(state::shape));
+    List<TitleSight> pages = new ArrayList<>();
+    for (WrittenTitle page : new FilmWritings(state.resolved(), foreign, shape).pages(found)) {
+      List<Long> frames = frames(page, program.length());
+      FrameRange seen = new FrameRange(frames.get(0), frames.get(frames.size() - 1) + 1);
+      pages.add(
+          page(program, page, frames, SeenFocus.in(state.resolved(), foreign, shape, seen), safe));
+    }
+    return pages.stream()
+        .min(
+            Comparator.comparing(TitleSight::clear)
+                .thenComparingDouble(sight -> sight.least() / sight.needed()))
+        .orElseThrow(
+            () -> new Refused("What this title is tied to is not in the film; land it anew."));
+  }
+
+  private TitleSight page(
+      Program program,
+      WrittenTitle written,
+      List<Long> frames,
+      List<SeenFocus> focuses,
+      SafeArea safe)
+      throws IOException {
     KeyWriter key = new KeyWriter();
-    key.put(program.key(seen));
-    List<SeenFocus> focuses =
-        SeenFocus.in(
-            state.resolved(),
-            other.filter(s -> !s.equals(state.shape())),
-            Shape.of(program.width(), program.height()),
-            seen);
+    key.put(program.key(new FrameRange(frames.get(0), frames.get(frames.size() - 1) + 1)));
     for (SeenFocus focus : focuses) {
       key.put(focus.shot()).put(focus.place().left()).put(focus.place().top());
       key.put(focus.place().right()).put(focus.place().bottom());
     }
-    SafeArea safe = state.film().safe().of(other.orElseGet(state::shape));
     key.put(safe.left()).put(safe.top()).put(safe.right()).put(safe.bottom());
     written.writeKey(key, new FrameRange(frames.get(0), frames.get(0) + 1));
     String name = key.hash();
@@ -168,7 +182,7 @@ public class TitleSights {
             .distinct()
             .toList();
     boolean crowds = room.stream().anyMatch(part -> aid.covers(written, part));
-    boolean clear = outside < 1 && over.isEmpty() && !crowds;
+    boolean stands = outside < 1 && over.isEmpty() && !crowds;
     return new TitleSight(
         now.needed(),
         now.least(),
@@ -181,7 +195,7 @@ public class TitleSights {
         now.letters().stream()
             .map(l -> new SightLetter(l.text(), l.ratio(), SightBox.of(l.box(), frame)))
             .toList(),
-        now.suffices() && clear ? List.of() : remedies(aid, written, now));
+        now.suffices() && stands ? List.of() : remedies(aid, written, now));
   }
 
   private static Rectangle2D part(SeenFocus focus) {
