@@ -9,6 +9,7 @@ import { outlineOf } from "../cues/peaks";
 import type { Ruler } from "../score/layout";
 import { goTo } from "../score/playing";
 import { useRulers } from "../score/useRulers";
+import { useWindow } from "../score/useWindow";
 import { MixStave } from "./MixStave";
 import {
   bendsOf,
@@ -68,6 +69,7 @@ export function MixSheet(props: Props) {
   const [box, size] = useSize({ width: 904, height: 640 });
   const fps = production.framesPerSecond;
   const wish = useRoom((s) => s.barsPerLine);
+  const { seen, onScroll } = useWindow(size.height);
   const { rulers } = useRulers(film, fps, wish, size.width);
   const peaks = usePeaks(production.id, film.clock.song).data;
   const outline = useMemo(() => (peaks ? outlineOf(peaks) : null), [peaks]);
@@ -274,6 +276,7 @@ export function MixSheet(props: Props) {
       role="region"
       aria-label="staves"
       tabIndex={0}
+      onScroll={onScroll}
       sx={{ flex: 1, minHeight: 0, overflow: "hidden auto", bgcolor: ink.sheet }}
     >
       <div
@@ -295,26 +298,30 @@ export function MixSheet(props: Props) {
           rest();
         }}
       >
-        {rulers.map((ruler, i) => (
-          <MixStave
-            key={ruler.stave.index}
-            production={production}
-            film={film}
-            mix={mix}
-            heard={heard}
-            outline={outline}
-            ruler={ruler}
-            top={i * ROWS.height}
-            width={size.width}
-            isLast={i === rulers.length - 1}
-            chosen={chosen}
-            moving={movingOn(ruler)}
-            lined={bus}
-            dragged={dragged}
-            turning={turning}
-            bending={bending}
-          />
-        ))}
+        {rulers.map((ruler, i) => {
+          const top = i * ROWS.height;
+          if (top > seen.bottom || top + ROWS.height < seen.top) return null;
+          return (
+            <MixStave
+              key={ruler.stave.index}
+              production={production}
+              film={film}
+              mix={mix}
+              heard={heard}
+              outline={outline}
+              ruler={ruler}
+              top={top}
+              width={size.width}
+              isLast={i === rulers.length - 1}
+              chosen={chosen}
+              moving={movingOn(ruler)}
+              lined={bus}
+              dragged={dragged}
+              turning={turning}
+              bending={bending}
+            />
+          );
+        })}
       </div>
     </Box>
   );

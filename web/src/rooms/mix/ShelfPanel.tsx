@@ -11,9 +11,14 @@ import {
   type SoundKind,
   type SoundSearch,
 } from "../../api/sounds";
+import { useSize } from "../../parts/useSize";
 import { ink } from "../../theme";
+import { useWindow } from "../score/useWindow";
 import { SoundOutline } from "./SoundOutline";
 import { hear } from "./hearing";
+
+/** A row of the shelf is so many pixels high. */
+const ROW = 32;
 
 interface Props {
   production: Production;
@@ -39,6 +44,9 @@ export function ShelfPanel({ production, search, onSearch, picked, onPick, onLay
   const { ask, bringIn } = useGetSounds(production.id);
   const file = useRef<HTMLInputElement>(null);
   const sounds = found?.sounds ?? [];
+  const [list, size] = useSize({ width: 375, height: 480 });
+  const { seen, onScroll } = useWindow(size.height);
+  const first = Math.max(0, Math.floor(seen.top / ROW));
   return (
     <Box sx={{ display: "flex", flexDirection: "column", minHeight: 0, flex: 1 }}>
       <Box sx={{ px: 3, pt: 2, display: "flex", gap: 1 }}>
@@ -98,22 +106,31 @@ export function ShelfPanel({ production, search, onSearch, picked, onPick, onLay
               : ""}
         </Box>
       </Box>
-      <Box sx={{ flex: 1, minHeight: 66, overflow: "auto", borderTop: `1px solid ${ink.rule}` }}>
+      <Box
+        ref={list}
+        onScroll={onScroll}
+        sx={{ flex: 1, minHeight: 66, overflow: "auto", borderTop: `1px solid ${ink.rule}` }}
+      >
         {sounds.length === 0 && found && (
           <Box sx={{ p: 3, color: ink.ink2 }}>
             Nothing on the shelf fits. Ask for it in words, or bring a file in.
           </Box>
         )}
-        {sounds.map((sound) => (
-          <Row
-            key={sound.id}
-            production={production.id}
-            sound={sound}
-            chosen={picked === sound.id}
-            onPick={() => onPick(sound)}
-            onLay={() => onLay(sound)}
-          />
-        ))}
+        {/* A shelf of hundreds: what is not in sight only takes its room. */}
+        <div
+          style={{ height: sounds.length * ROW, paddingTop: first * ROW, boxSizing: "border-box" }}
+        >
+          {sounds.slice(first, Math.ceil(seen.bottom / ROW)).map((sound) => (
+            <Row
+              key={sound.id}
+              production={production.id}
+              sound={sound}
+              chosen={picked === sound.id}
+              onPick={() => onPick(sound)}
+              onLay={() => onLay(sound)}
+            />
+          ))}
+        </div>
       </Box>
     </Box>
   );
@@ -138,7 +155,7 @@ function Row(props: {
         alignItems: "center",
         gap: 1,
         px: 2,
-        height: 32,
+        height: ROW,
         borderBottom: `1px solid ${ink.rule}`,
         bgcolor: chosen ? ink.thistleWash : "transparent",
       }}

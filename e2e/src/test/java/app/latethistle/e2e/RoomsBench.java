@@ -7,8 +7,9 @@ import java.util.Map;
 import java.util.stream.IntStream;
 
 /**
- * Measures the rooms beside the score on a film of 200 shots, a second each: how long Mix takes to draw 200 sounds, how
- * often it is drawn while one is dragged, and how often Words is while 400 captions scroll.
+ * Measures the rooms beside the score on a film of 200 shots, a second each: how long Mix takes to
+ * draw 200 sounds, how often it is drawn while one is dragged, and how often Words is while 400
+ * captions scroll.
  */
 final class RoomsBench {
   private static final int SOUNDS = 200;
@@ -41,7 +42,16 @@ final class RoomsBench {
   private void fill() {
     String captions =
         IntStream.rangeClosed(1, CAPTIONS)
-            .mapToObj(i -> i + "\n" + time(i / 2.0) + " --> " + time(i / 2.0 + 0.4) + "\ncaption " + i + "\n\n")
+            .mapToObj(
+                i ->
+                    i
+                        + "\n"
+                        + time(i / 2.0)
+                        + " --> "
+                        + time(i / 2.0 + 0.4)
+                        + "\ncaption "
+                        + i
+                        + "\n\n")
             .reduce("", String::concat);
     page.evaluate(
         """

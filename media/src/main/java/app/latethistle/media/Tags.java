@@ -2,6 +2,7 @@ package app.latethistle.media;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.OptionalLong;
 
 /**
  * What a file says of itself.
@@ -10,10 +11,12 @@ import java.util.Locale;
  * @param comment "" for none
  * @param language of its sound, as ISO 639-2 names it: "eng"
  * @param chapters in order
+ * @param cover the moment of it whose picture stands for it, in milliseconds
  */
-public record Tags(String title, String comment, String language, List<Chapter> chapters) {
+public record Tags(
+    String title, String comment, String language, List<Chapter> chapters, OptionalLong cover) {
   /** A file that says nothing. */
-  public static final Tags NONE = new Tags("", "", "und", List.of());
+  public static final Tags NONE = new Tags("", "", "und", List.of(), OptionalLong.empty());
 
   public Tags {
     chapters = List.copyOf(chapters);

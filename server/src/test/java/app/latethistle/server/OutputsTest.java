@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Probe;
+import java.awt.Color;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -16,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
@@ -307,6 +310,66 @@ class OutputsTest {
     assertThat(file)
         .contains("digitalsourcetype/compositeWithTrainedAlgorithmicMedia")
         .contains("All pictures are generated.");
+  }
+
+  /**
+   * The picture that was chosen for the film's shelf is in its MP4, and chapters stay as they were.
+   */
+  @Test
+  void anMp4HasItsThumbnailAsCover() throws IOException {
+    Map<String, Object> sheet = new HashMap<>();
+    sheet.put("title", "Water road");
+    sheet.put("description", "");
+    sheet.put("chapters", true);
+    sheet.put("tags", List.of());
+    sheet.put("generated", true);
+    sheet.put("rights", Map.of());
+    sheet.put("thumbnail", 18);
+    assertThat(CUT.api.json("PUT", CUT.path + "/release", sheet).status()).isEqualTo(200);
+    Path mp4 = Files.write(folder.resolve("cover.mp4"), file(made(said("covered", "MP4", 6, 30))));
+    BufferedImage cover = picture(mp4, "0:v:1", "0");
+    BufferedImage frame = picture(mp4, "0:v:0", "0.5");
+    double apart = 0;
+    for (int y = 0; y < frame.getHeight(); y++) {
+      for (int x = 0; x < frame.getWidth(); x++) {
+        Color one = new Color(cover.getRGB(x, y));
+        Color other = new Color(frame.getRGB(x, y));
+        apart += Math.abs(one.getGreen() - other.getGreen());
+      }
+    }
+    assertThat(apart / frame.getWidth() / frame.getHeight()).isLessThan(3);
+    byte[] webm = file(made(said("not covered", "WEBM_VP9", 6, 30)));
+    assertThat(webm).isNotEmpty();
+    sheet.put("thumbnail", null);
+    CUT.api.json("PUT", CUT.path + "/release", sheet);
+  }
+
+  private BufferedImage picture(Path film, String stream, String at) throws IOException {
+    Path png = folder.resolve("picture.png");
+    Files.deleteIfExists(png);
+    Process ffmpeg =
+        new ProcessBuilder(
+                "ffmpeg",
+                "-v",
+                "error",
+                "-y",
+                "-i",
+                film.toString(),
+                "-ss",
+                at,
+                "-map",
+                stream,
+                "-frames:v",
+                "1",
+                png.toString())
+            .inheritIO()
+            .start();
+    try {
+      assertThat(ffmpeg.waitFor()).isZero();
+    } catch (InterruptedException e) {
+      throw new IOException(e);
+    }
+    return ImageIO.read(png.toFile());
   }
 
   @Test

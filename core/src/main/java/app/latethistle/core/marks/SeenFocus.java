@@ -8,6 +8,7 @@ import app.latethistle.core.look.Shape;
 import app.latethistle.core.measure.Box;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
+import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -16,9 +17,10 @@ import java.util.Optional;
  * The focus of a shot where the film shows it.
  *
  * @param shot the id of its shot in the film
+ * @param at the frames of the film in which the shot is seen
  * @param place what its places take up of the film's picture, each with a little round it
  */
-public record SeenFocus(String shot, Box place) {
+public record SeenFocus(String shot, FrameRange at, Box place) {
   /** How far round a place counts, in parts of the take's sides: no source. */
   private static final double ROUND = 0.02;
 
@@ -35,7 +37,8 @@ public record SeenFocus(String shot, Box place) {
     for (int i = 0; i < film.film().placements().size(); i++) {
       Placement shot = film.film().placements().get(i);
       Take take = shot.hasPicture() ? film.takes().get(shot.take()) : null;
-      if (take != null && film.cutting().seenOf(i).overlaps(frames)) {
+      FrameRange at = film.cutting().seenOf(i);
+      if (take != null && at.overlaps(frames)) {
         Framing framing =
             other.map(s -> shot.framing().in(s, take.shape())).orElse(shot.framing().own());
         shot.framing()
@@ -44,12 +47,18 @@ public record SeenFocus(String shot, Box place) {
                 focus -> {
                   for (Focus.Point point : focus.shown().points()) {
                     SeenMark.place(framing, round(point), take.shape(), aspect)
-                        .ifPresent(place -> all.add(new SeenFocus(shot.id(), place)));
+                        .ifPresent(place -> all.add(new SeenFocus(shot.id(), at, place)));
                   }
                 });
       }
     }
     return all;
+  }
+
+  /** Its place in parts of the picture's sides. */
+  public Rectangle2D part() {
+    return new Rectangle2D.Double(
+        place.left(), place.top(), place.right() - place.left(), place.bottom() - place.top());
   }
 
   private static Box round(Focus.Point point) {

@@ -10,6 +10,7 @@ import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.TitlePlace;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Shape;
+import app.latethistle.core.marks.SeenFocus;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.ClearPlace;
@@ -117,7 +118,11 @@ public final class FilmWritings {
     List<String> speakers = captioner.speakers();
     ClearPlace clear =
         new ClearPlace(
-            film.film().titles().stream().flatMap(t -> pages(t).stream()).toList(), shape);
+            film.film().titles().stream().flatMap(t -> pages(t).stream()).toList(),
+            SeenFocus.in(film, other, shape, new FrameRange(0, film.cutting().length())).stream()
+                .map(focus -> new ClearPlace.Spared(focus.at(), focus.part()))
+                .toList(),
+            shape);
     List<WrittenCaption> all = new ArrayList<>();
     for (Caption caption : captioner.captions()) {
       all.add(

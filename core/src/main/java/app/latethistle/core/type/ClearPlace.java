@@ -1,33 +1,47 @@
 package app.latethistle.core.type;
 
 import app.latethistle.core.look.Shape;
+import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
+import java.awt.geom.Rectangle2D;
 import java.util.List;
 
 /**
- * Where captions stand so that they are clear of titles: where they are meant to, or as far from
- * the upper edge as they would be from the lower one, where a title stands in their place and none
- * up there. How high words are is taken from their letters' size, for a place must be known before
- * any face is: a line has room for twice as many letters as its size goes into its width (half of
- * their size is about how wide letters are, no source).
+ * Where captions stand so that they are clear of titles and of what matters in the picture: where
+ * they are meant to, or as far from the upper edge as they would be from the lower one, where
+ * something stands in their place and nothing up there. How high words are is taken from their
+ * letters' size, for a place must be known before any face is: a line has room for twice as many
+ * letters as its size goes into its width (half of their size is about how wide letters are, no
+ * source).
  */
 public final class ClearPlace {
   private static final double LETTER = 0.5;
 
   private final List<WrittenTitle> titles;
+  private final List<Spared> spared;
   private final Shape shape;
 
   /**
+   * What captions are not to lie over.
+   *
+   * @param at frames of the film in which it is seen
+   * @param part of the picture's sides
+   */
+  public record Spared(FrameRange at, Rectangle2D part) {}
+
+  /**
    * @param titles that stand in the film
+   * @param spared what else captions are not to lie over, such as the focus of shots
    * @param shape of the picture
    */
-  public ClearPlace(List<WrittenTitle> titles, Shape shape) {
+  public ClearPlace(List<WrittenTitle> titles, List<Spared> spared, Shape shape) {
     this.titles = List.copyOf(titles);
+    this.spared = List.copyOf(spared);
     this.shape = shape;
   }
 
-  /** The caption where it is clear of titles; where it was, if it is so nowhere. */
+  /** The caption where it is clear; where it was, if it is so nowhere. */
   public WrittenCaption of(WrittenCaption caption) {
     Box own = caption.box();
     double high = height(caption.lines().size(), caption.lettering());
@@ -51,8 +65,21 @@ public final class ClearPlace {
 
   private boolean isClear(WrittenCaption caption, Rows rows) {
     return titles.stream()
-        .filter(title -> title.range().overlaps(caption.range()))
-        .noneMatch(title -> title.movement().rolls() || rows(title).meets(rows));
+            .filter(title -> title.range().overlaps(caption.range()))
+            .noneMatch(title -> title.movement().rolls() || rows(title).meets(rows))
+        && spared.stream()
+            .filter(one -> one.at.overlaps(caption.range()))
+            .noneMatch(one -> rows(one.part).meets(rows) && isBeside(caption.box(), one.part));
+  }
+
+  private static Rows rows(Rectangle2D part) {
+    return new Rows(1000 * part.getMinY(), 1000 * part.getMaxY());
+  }
+
+  /** Whether a part of the picture lies between the sides of a box. */
+  private static boolean isBeside(Box box, Rectangle2D part) {
+    double half = box.width() / 2.0;
+    return 1000 * part.getMinX() < box.x() + half && 1000 * part.getMaxX() > box.x() - half;
   }
 
   private Rows rows(WrittenTitle title) {

@@ -8,6 +8,7 @@ import app.latethistle.core.words.Box;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Design;
 import app.latethistle.core.words.Designs;
+import java.awt.geom.Rectangle2D;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -41,7 +42,7 @@ class ClearPlaceTest {
   }
 
   private static int y(WrittenCaption caption, WrittenTitle... titles) {
-    return new ClearPlace(List.of(titles), WIDE).of(caption).box().y();
+    return new ClearPlace(List.of(titles), List.of(), WIDE).of(caption).box().y();
   }
 
   @Test
@@ -60,6 +61,21 @@ class ClearPlaceTest {
   @Test
   void stayWhereThereIsNoClearPlace() {
     assertThat(y(caption(0, 40), title(900, 0, 90), title(120, 0, 90))).isEqualTo(930);
+  }
+
+  /** Of a focus only what lies in their place while they stand counts. */
+  @Test
+  void goUpOutOfTheFocussWay() {
+    Rectangle2D low = new Rectangle2D.Double(0.4, 0.85, 0.04, 0.04);
+    assertThat(beside(low, 0, 20)).isEqualTo(70 + 115);
+    assertThat(beside(low, 40, 90)).as("seen when it is gone").isEqualTo(930);
+    assertThat(beside(new Rectangle2D.Double(0.4, 0.5, 0.04, 0.04), 0, 20)).isEqualTo(930);
+    assertThat(beside(new Rectangle2D.Double(0.01, 0.85, 0.04, 0.04), 0, 20)).isEqualTo(930);
+  }
+
+  private static int beside(Rectangle2D part, long start, long end) {
+    ClearPlace.Spared focus = new ClearPlace.Spared(new FrameRange(start, end), part);
+    return new ClearPlace(List.of(), List.of(focus), WIDE).of(caption(0, 40)).box().y();
   }
 
   @Test

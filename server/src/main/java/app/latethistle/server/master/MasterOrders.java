@@ -7,6 +7,7 @@ import app.latethistle.core.release.Output;
 import app.latethistle.core.release.Quality;
 import app.latethistle.core.render.Program;
 import app.latethistle.media.ContentStore;
+import app.latethistle.media.CoverPicture;
 import app.latethistle.media.MasterRender;
 import app.latethistle.media.Originals;
 import app.latethistle.media.OutputFile;
@@ -24,6 +25,7 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.function.BooleanSupplier;
 import org.springframework.stereotype.Component;
 
@@ -63,6 +65,12 @@ class MasterOrders {
   /** Writes a master's file of its parts, which have all been made. */
   void write(Master master, BooleanSupplier cancelled) throws IOException {
     join(master, cancelled);
+    OptionalLong cover = master.tags().cover();
+    boolean mp4 = master.encoding() == Encoding.MP4 || master.encoding() == Encoding.MP4_HEVC;
+    // A file whose size is asked for has no room for it.
+    if (cover.isPresent() && mp4 && master.megabytes().isEmpty()) {
+      CoverPicture.put(fileOf(master), cover.getAsLong());
+    }
     if (!master.tags().comment().isEmpty() && isMadeOfBoxes(master.encoding())) {
       Provenance.append(fileOf(master));
     }

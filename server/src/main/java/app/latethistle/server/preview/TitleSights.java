@@ -170,14 +170,14 @@ public class TitleSights {
         new ReadingAid(
             faces.all(),
             behind,
-            Stream.concat(room.stream(), focuses.stream().map(TitleSights::part)).toList(),
+            Stream.concat(room.stream(), focuses.stream().map(SeenFocus::part)).toList(),
             safe);
     Legibility now = aid.measure(written);
     Frame frame = behind.get(0);
     double outside = aid.outside(written);
     List<String> over =
         focuses.stream()
-            .filter(focus -> aid.covers(written, part(focus)))
+            .filter(focus -> aid.covers(written, focus.part()))
             .map(SeenFocus::shot)
             .distinct()
             .toList();
@@ -196,13 +196,6 @@ public class TitleSights {
             .map(l -> new SightLetter(l.text(), l.ratio(), SightBox.of(l.box(), frame)))
             .toList(),
         now.suffices() && stands ? List.of() : remedies(aid, written, now));
-  }
-
-  private static Rectangle2D part(SeenFocus focus) {
-    double left = focus.place().left();
-    double top = focus.place().top();
-    return new Rectangle2D.Double(
-        left, top, focus.place().right() - left, focus.place().bottom() - top);
   }
 
   private static List<SightRemedy> remedies(ReadingAid aid, WrittenTitle title, Legibility now) {

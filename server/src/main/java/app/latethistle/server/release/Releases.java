@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -192,6 +193,11 @@ public class Releases implements StatedRights {
                           Math.round(1000 * rate.secondsOf(seen.end())),
                           name)));
     }
-    return new Tags(sheet.title(), disclosure(state, sheet), "eng", marks);
+    OptionalLong cover =
+        sheet.thumbnail().stream()
+            .filter(frame -> part.contains(frame))
+            .mapToLong(frame -> Math.round(1000 * rate.secondsOf(frame - part.start())))
+            .findFirst();
+    return new Tags(sheet.title(), disclosure(state, sheet), "eng", marks, cover);
   }
 }

@@ -2,9 +2,15 @@ package app.latethistle.server.stored;
 
 import app.latethistle.media.Tags;
 import java.util.List;
+import java.util.OptionalLong;
 
-/** What a file says of itself, as text. */
-public record StoredTags(String title, String comment, String language, List<Mark> chapters) {
+/**
+ * What a file says of itself, as text.
+ *
+ * @param cover null for none; those stored first had none
+ */
+public record StoredTags(
+    String title, String comment, String language, List<Mark> chapters, Long cover) {
   private static final int FORMAT = 1;
 
   /** A chapter; times in milliseconds. */
@@ -16,7 +22,8 @@ public record StoredTags(String title, String comment, String language, List<Mar
         tags.title(),
         tags.comment(),
         tags.language(),
-        tags.chapters().stream().map(c -> new Mark(c.start(), c.end(), c.name())).toList());
+        tags.chapters().stream().map(c -> new Mark(c.start(), c.end(), c.name())).toList(),
+        tags.cover().isPresent() ? tags.cover().getAsLong() : null);
   }
 
   public Tags get() {
@@ -24,7 +31,8 @@ public record StoredTags(String title, String comment, String language, List<Mar
         title,
         comment,
         language,
-        chapters.stream().map(c -> new Tags.Chapter(c.start, c.end, c.name)).toList());
+        chapters.stream().map(c -> new Tags.Chapter(c.start, c.end, c.name)).toList(),
+        cover == null ? OptionalLong.empty() : OptionalLong.of(cover));
   }
 
   public String write() {

@@ -19,6 +19,7 @@ import app.latethistle.media.Tags;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalLong;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -101,8 +102,16 @@ class StoredReleaseTest {
   @Test
   void tagsAreReadBackTheSame() {
     Tags tags =
-        new Tags("Night Post", "generated", "eng", List.of(new Tags.Chapter(0, 14_000, "Valley")));
-    assertThat(StoredTags.read(StoredTags.of(tags).write()).get()).isEqualTo(tags);
+        new Tags(
+            "Night Post",
+            "generated",
+            "eng",
+            List.of(new Tags.Chapter(0, 14_000, "Valley")),
+            OptionalLong.empty());
+    Tags covered = new Tags(tags.title(), "", "eng", tags.chapters(), OptionalLong.of(1_500));
+    for (Tags each : List.of(tags, covered)) {
+      assertThat(StoredTags.read(StoredTags.of(each).write()).get()).isEqualTo(each);
+    }
     String stored =
         """
         {"format": 1, "title": "Night Post", "comment": "generated", "language": "eng",
