@@ -20,9 +20,9 @@ export const KINDS: readonly [Arrival["kind"], string][] = [
 
 export const UNITS: readonly [Arrival["unit"], string][] = [
   ["WHOLE", "as a whole"],
-  ["LINE", "by lines"],
-  ["WORD", "by words"],
-  ["LETTER", "by letters"],
+  ["LINE", "lines"],
+  ["WORD", "words"],
+  ["LETTER", "letters"],
 ];
 
 export const ORDERS: readonly [Arrival["order"], string][] = [

@@ -19,8 +19,11 @@ import org.apache.pdfbox.io.RandomAccessReadBuffer;
  * nothing else of it is ever read. What was written so comes out the same when it is brought again.
  */
 public final class OwnFace {
-  /** Bytes a file may have: those for Chinese or Japanese are the largest. */
-  public static final int LONGEST = 24_000_000;
+  /**
+   * Bytes a file may have: a face for Chinese or Japanese alone has some millions, and a few of
+   * them go into a document.
+   */
+  public static final int LONGEST = 12_000_000;
 
   private static final int SECONDS = 60;
 
@@ -62,7 +65,8 @@ public final class OwnFace {
       Path file = work.path().resolve("face");
       byte[] given = in.readNBytes(LONGEST + 1);
       if (given.length > LONGEST) {
-        throw new RefusedMedia("It is larger than the 24 MB that a font may have.");
+        throw new RefusedMedia(
+            "It is larger than the 12 MB that a font may have; one for a single script is smaller.");
       }
       Files.write(file, given);
       byte[] sound;

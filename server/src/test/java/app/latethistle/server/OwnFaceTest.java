@@ -112,7 +112,7 @@ class OwnFaceTest {
     assertThat(bringIn("cut.ttf", "own", cut).detail()).startsWith("cut.ttf: It is no font");
     byte[] text = "Not a font.".getBytes(StandardCharsets.UTF_8);
     assertThat(bringIn("note.ttf", "own", text).detail()).startsWith("note.ttf: It is no font");
-    assertThat(bringIn("big.ttf", "own", new byte[24_000_001]).detail()).contains("24 MB");
+    assertThat(bringIn("big.ttf", "own", new byte[12_000_001]).detail()).contains("12 MB");
     assertThat(bringIn("shipped.ttf", "own", RenamedFace.bold("Fraunces")).detail())
         .isEqualTo("shipped.ttf: “Fraunces” ships with the application; choose it in the list.");
     assertThat(bringIn("b.ttf", "own", RenamedFace.bold("Heathrow", "latin-ext")).detail())

@@ -37,23 +37,38 @@ public record Ambience(String place, FilmSound model) {
     return all;
   }
 
+  /**
+   * One that is not heard in all of its place.
+   *
+   * @param stays those without it, or with it in a part alone; one or more
+   */
+  public record Astray(Ambience ambience, List<Stay> stays) {}
+
+  /** Those of a film that the cut has left behind. */
+  public static List<Astray> astray(Film film, Map<String, String> places) {
+    return of(film, places).stream()
+        .map(ambience -> new Astray(ambience, ambience.without(film, places)))
+        .filter(astray -> !astray.stays.isEmpty())
+        .toList();
+  }
+
   /** Where it is to be heard. */
   public List<Stay> stays(Film film, Map<String, String> places) {
     return Stay.of(film, shot -> place.equals(places.get(shot)));
   }
 
   /** Where it is not heard, or not from the first shot to the last. */
-  public List<Stay> astray(Film film, Map<String, String> places) {
+  private List<Stay> without(Film film, Map<String, String> places) {
     return stays(film, places).stream()
         .filter(stay -> beds(film, stay).stream().noneMatch(bed -> bed.when().equals(when(stay))))
         .toList();
   }
 
-  /** Lays it wherever it is astray; empty if it is nowhere. */
+  /** Lays it wherever it is not heard in full; empty if that is nowhere. */
   public Optional<Edit> everywhere(Film film, Map<String, String> places) {
     List<Edit> all = new ArrayList<>();
     Film now = film;
-    for (Stay stay : astray(film, places)) {
+    for (Stay stay : without(film, places)) {
       List<FilmSound> beds = beds(film, stay);
       Edit edit =
           beds.isEmpty()

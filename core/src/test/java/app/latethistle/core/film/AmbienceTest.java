@@ -52,9 +52,7 @@ class AmbienceTest {
   }
 
   private static List<Ambience> astray(Film film) {
-    return Ambience.of(film, places(film)).stream()
-        .filter(a -> !a.astray(film, places(film)).isEmpty())
-        .toList();
+    return Ambience.astray(film, places(film)).stream().map(Ambience.Astray::ambience).toList();
   }
 
   @Test

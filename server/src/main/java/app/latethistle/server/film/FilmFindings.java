@@ -12,7 +12,6 @@ import app.latethistle.core.film.Cutting;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Remedy;
 import app.latethistle.core.film.SetAspect;
-import app.latethistle.core.film.Stay;
 import app.latethistle.core.grade.Drift;
 import app.latethistle.core.look.ColourRange;
 import app.latethistle.core.look.Correction;
@@ -87,28 +86,25 @@ public class FilmFindings {
   private List<Finding> ambience(FilmState state) {
     Map<String, String> places = looks.places(state.production().id());
     List<Finding> all = new ArrayList<>();
-    List<Ambience> heard = Ambience.of(state.film(), places);
-    for (Ambience ambience : heard) {
-      List<Stay> astray = ambience.astray(state.film(), places);
-      if (!astray.isEmpty()) {
-        String said =
-            ambience.model().what().name()
-                + " is not heard through all of "
-                + ambience.place()
-                + ", here first";
-        FrameRange at = state.resolved().rangeOf(astray.get(0).from());
-        all.add(
-            Finding.at(at, Check.AMBIENCE, Verdict.LOOK, said)
-                .about(astray.get(0).from())
-                .with(
-                    List.of(
-                        new Mend(
-                            "Lay it through all of it",
-                            "",
-                            () -> ambience.everywhere(state.film(), places).orElseThrow()))));
-      }
+    for (Ambience.Astray astray : Ambience.astray(state.film(), places)) {
+      Ambience ambience = astray.ambience();
+      String first = astray.stays().get(0).from();
+      String name = ambience.model().what().name();
+      all.add(
+          Finding.at(
+                  state.resolved().rangeOf(first),
+                  Check.AMBIENCE,
+                  Verdict.LOOK,
+                  name + " is not heard through all of " + ambience.place() + ", here first")
+              .about(first)
+              .with(
+                  List.of(
+                      new Mend(
+                          "Lay it through all of it",
+                          "",
+                          () -> ambience.everywhere(state.film(), places).orElseThrow()))));
     }
-    if (!heard.isEmpty() && all.isEmpty()) {
+    if (all.isEmpty() && !Ambience.of(state.film(), places).isEmpty()) {
       all.add(
           Finding.of(
               Check.AMBIENCE, Verdict.FINE, "each place's ambience is heard through all of it"));

@@ -7,7 +7,6 @@ import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.SoundPlace;
-import app.latethistle.core.film.Stay;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.mix.Ducking;
 import app.latethistle.core.mix.Mix;
@@ -126,21 +125,22 @@ class MixViews {
   }
 
   private List<MixView.Astray> astray(FilmState state, SoundShelf.Catalogue known) {
-    Map<String, String> places = looks.places(state.production().id());
-    List<MixView.Astray> all = new ArrayList<>();
-    for (Ambience ambience : Ambience.of(state.film(), places)) {
-      List<Stay> stays = ambience.astray(state.film(), places);
-      if (!stays.isEmpty() && ambience.model().what() instanceof SoundMaterial.OfFile file) {
-        all.add(
-            new MixView.Astray(
-                file.name(),
-                ambience.place(),
-                known.of(file.media()).map(SoundRow::id).orElse(null),
-                stays.get(0).from(),
-                stays.size()));
-      }
-    }
-    return all;
+    return Ambience.astray(state.film(), looks.places(state.production().id())).stream()
+        .map(
+            astray -> {
+              SoundMaterial what = astray.ambience().model().what();
+              Optional<SoundRow> row =
+                  what instanceof SoundMaterial.OfFile file
+                      ? known.of(file.media())
+                      : Optional.empty();
+              return new MixView.Astray(
+                  what.name(),
+                  astray.ambience().place(),
+                  row.map(SoundRow::id).orElse(null),
+                  astray.stays().get(0).from(),
+                  astray.stays().size());
+            })
+        .toList();
   }
 
   private List<MixView.Turning> turns(FilmState state) {

@@ -1,8 +1,7 @@
-package app.latethistle.server.film;
+package app.latethistle.server.material;
 
 import app.latethistle.media.ContentStore;
 import app.latethistle.server.config.ServerOnly;
-import app.latethistle.server.material.OwnFaces;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.util.List;
