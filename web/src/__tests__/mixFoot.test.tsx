@@ -33,7 +33,7 @@ function shown(said: Partial<Mix>) {
 
 describe("what is wrong with a mix, under it", () => {
   it("is a place’s ambience that is not heard in all of it, laid there by one act", () => {
-    const water = { name: "water", place: "the valley", sound: 7, item: "s3", stays: 1 };
+    const water = { name: "water", place: "the valley", sound: 7, item: "s3" };
     const { throughPlace } = shown({ laid: [bed("b", "water", "BED", HEARD)], astray: [water] });
     expect(screen.getByText(/water is not heard through all of the valley/)).toBeTruthy();
     fireEvent.click(screen.getByRole("button", { name: "lay it through all of it" }));
@@ -41,7 +41,7 @@ describe("what is wrong with a mix, under it", () => {
   });
 
   it("is shown where it lies if the shelf has it no more", () => {
-    const gone = { name: "water", place: "the valley", sound: null, item: "s3", stays: 1 };
+    const gone = { name: "water", place: "the valley", sound: null, item: "s3" };
     const { throughPlace, onChoose } = shown({
       laid: [bed("b", "water", "BED", HEARD)],
       astray: [gone],

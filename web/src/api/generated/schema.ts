@@ -4350,8 +4350,6 @@ export interface components {
             place: string;
             /** Format: int64 */
             sound: number | null;
-            /** Format: int32 */
-            stays: number;
         };
         Awaited: {
             label: string;

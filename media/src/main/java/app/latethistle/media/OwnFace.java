@@ -23,7 +23,7 @@ public final class OwnFace {
    * Bytes a file may have: a face for Chinese or Japanese alone has some millions, and a few of
    * them go into a document.
    */
-  public static final int LONGEST = 12_000_000;
+  private static final int LONGEST = 12_000_000;
 
   private static final int SECONDS = 60;
 

@@ -261,26 +261,20 @@ public final class FilmChecks {
     }
     String family = title.lettering().face().family();
     if (!known.faces.has(family)) {
-      all.add(
-          Finding.at(
-                  place.range(),
-                  Check.TITLES,
-                  Verdict.MUST,
-                  name + ": the face “" + family + "” is not here; bring it in or choose another")
-              .about(title.id()));
+      mustBePutRight(
+          title, place, "the face “" + family + "” is not here; bring it in or choose another");
     }
     List<Integer> missing =
         SetText.missing(title.words(), title.lettering(), title.box().own(), picture, known.faces);
     if (!missing.isEmpty()) {
       String letters = missing.stream().map(Character::toString).collect(Collectors.joining(" "));
-      all.add(
-          Finding.at(
-                  place.range(),
-                  Check.TITLES,
-                  Verdict.MUST,
-                  name + ": its face has no " + letters + "; choose another")
-              .about(title.id()));
+      mustBePutRight(title, place, "its face has no " + letters + "; choose another");
     }
+  }
+
+  private void mustBePutRight(FilmTitle title, TitlePlace place, String said) {
+    String named = title.called() + ": " + said;
+    all.add(Finding.at(place.range(), Check.TITLES, Verdict.MUST, named).about(title.id()));
   }
 
   private List<Mend> longer(FilmTitle title, double seconds) {

@@ -15,6 +15,7 @@ import app.latethistle.core.look.Treatments;
 import app.latethistle.core.marks.Badge;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Design;
+import app.latethistle.core.words.Lettering;
 import app.latethistle.core.words.ShapedBox;
 import app.latethistle.core.words.TitleKind;
 import java.util.ArrayList;
@@ -23,8 +24,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -90,10 +89,8 @@ public record ChannelStyle(
 
   /** The families that its words are set in. */
   public Set<String> families() {
-    return Stream.concat(
-            designs.stream().map(design -> design.lettering()), Stream.of(captions.lettering()))
-        .map(lettering -> lettering.face().family())
-        .collect(Collectors.toCollection(TreeSet::new));
+    return Lettering.families(
+        Stream.concat(designs.stream().map(Design::lettering), Stream.of(captions.lettering())));
   }
 
   private static Output untied(Output output) {

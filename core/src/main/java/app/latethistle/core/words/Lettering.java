@@ -1,6 +1,10 @@
 package app.latethistle.core.words;
 
 import app.latethistle.core.Refused;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * How words are set.
@@ -88,6 +92,13 @@ public record Lettering(
   public static Lettering plain(Face face, int size, int colour) {
     return new Lettering(
         face, size, Spacing.MIDDLE, Fill.COLOUR, colour, Outline.NONE, Shadow.NONE, Plate.NONE);
+  }
+
+  /** The families of some letterings, by their names. */
+  public static Set<String> families(Stream<Lettering> letterings) {
+    return letterings
+        .map(lettering -> lettering.face.family())
+        .collect(Collectors.toCollection(TreeSet::new));
   }
 
   public Lettering withFace(Face other) {

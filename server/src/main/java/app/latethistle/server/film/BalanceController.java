@@ -163,17 +163,19 @@ class BalanceController {
     return turns(
         productionId,
         t.revision(),
-        now -> {
-          Stream<MusicTurn> others =
-              t.was() == null ? now : now.filter(turn -> !turn.equals(t.was().get()));
-          return Stream.concat(others, Stream.of(t.turn().get()));
-        });
+        now ->
+            Stream.concat(
+                t.was() == null ? now : without(now, t.was()), Stream.of(t.turn().get())));
   }
 
   @PostMapping("/turn-out")
   FilmView turnOut(@PathVariable long productionId, @RequestBody TurnOut t) {
-    return turns(
-        productionId, t.revision(), now -> now.filter(turn -> !turn.equals(t.turn().get())));
+    return turns(productionId, t.revision(), now -> without(now, t.turn()));
+  }
+
+  private static Stream<MusicTurn> without(Stream<MusicTurn> turns, Turn one) {
+    MusicTurn gone = one.get();
+    return turns.filter(turn -> !turn.equals(gone));
   }
 
   private FilmView turns(

@@ -58,7 +58,7 @@ class HeardCues {
                         new FrameRange(
                             rate.nearestFrame(heard.start()), rate.nearestFrame(heard.end())),
                         "brought in",
-                        stated.getOrDefault("song:" + song.medium().hash(), "")));
+                        stated.getOrDefault(StatedRights.key("song", song.medium().hash()), "")));
   }
 
   private Stream<Cue> beside(FilmState state, Map<String, String> stated) {
@@ -94,7 +94,7 @@ class HeardCues {
         file.name(),
         at,
         row.map(SoundRow::source).orElse(""),
-        stated.getOrDefault("sound:" + file.media(), own));
+        stated.getOrDefault(StatedRights.key("sound", file.media()), own));
   }
 
   private static Cue ofClip(
@@ -105,6 +105,10 @@ class HeardCues {
     }
     String source = take.service().isEmpty() ? "brought in" : take.service();
     return new Cue(
-        "clip", take.fileName(), at, source, stated.getOrDefault("pictures:" + source, ""));
+        "clip",
+        take.fileName(),
+        at,
+        source,
+        stated.getOrDefault(StatedRights.key("pictures", source), ""));
   }
 }

@@ -95,10 +95,8 @@ record MixView(
    *
    * @param sound the shelf's name for it; null if it is not there any more
    * @param item a shot of the place, by its id in the film
-   * @param stays how many stays there are without it, or with it in a part alone
    */
-  record Astray(
-      String name, String place, @Schema(nullable = true) Long sound, String item, int stays) {}
+  record Astray(String name, String place, @Schema(nullable = true) Long sound, String item) {}
 
   /** A point of the lid. */
   record Bend(long sample, double decibels) {}

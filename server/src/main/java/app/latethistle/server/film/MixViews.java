@@ -137,8 +137,7 @@ class MixViews {
                   what.name(),
                   astray.ambience().place(),
                   row.map(SoundRow::id).orElse(null),
-                  astray.stays().get(0).from(),
-                  astray.stays().size());
+                  astray.stays().get(0).from());
             })
         .toList();
   }

@@ -53,7 +53,10 @@ public class OwnFaces {
 
   /** All there are. What another process brought in meanwhile is among them. */
   public Faces all() {
-    List<OwnFaceRow> now = rows.findAllByOrderByFamilyAscBoldAscItalicAsc();
+    return faces(rows.findAllByOrderByFamilyAscBoldAscItalicAsc());
+  }
+
+  private Faces faces(List<OwnFaceRow> now) {
     List<String> hashes = now.stream().map(OwnFaceRow::hash).toList();
     Known before = known;
     if (before.hashes.equals(hashes)) {
@@ -74,9 +77,9 @@ public class OwnFaces {
 
   /** The families that can be chosen. */
   public List<Faces.Family> offered() {
-    List<String> gone =
-        rows.findAll().stream().filter(r -> !r.isOffered()).map(OwnFaceRow::family).toList();
-    return all().families().stream().filter(family -> !gone.contains(family.name())).toList();
+    List<OwnFaceRow> now = rows.findAllByOrderByFamilyAscBoldAscItalicAsc();
+    List<String> gone = now.stream().filter(r -> !r.isOffered()).map(OwnFaceRow::family).toList();
+    return faces(now).families().stream().filter(family -> !gone.contains(family.name())).toList();
   }
 
   /** Those of one's own that can be chosen. */

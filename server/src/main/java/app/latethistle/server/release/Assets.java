@@ -9,6 +9,7 @@ import app.latethistle.core.story.SpokenLine;
 import app.latethistle.core.story.Story;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.film.FilmState;
+import app.latethistle.server.film.StatedRights;
 import app.latethistle.server.material.OwnFaces;
 import app.latethistle.server.material.RepairKind;
 import app.latethistle.server.material.SoundRow;
@@ -125,7 +126,7 @@ class Assets {
 
   private static Asset asset(
       String kind, String of, String name, String note, Map<String, String> stated, String known) {
-    String key = kind + ":" + of;
+    String key = StatedRights.key(kind, of);
     return new Asset(key, kind, name, note, stated.getOrDefault(key, known));
   }
 
