@@ -36,6 +36,7 @@ function sound(id: string, frame: number, name: string, kind = "HIT"): LaidSound
     place: { start: landing, landing, end: landing + 48_000 },
     over: "",
     asked: null,
+    follows: null,
     how: {} as LaidSound["how"],
   };
 }

@@ -70,6 +70,7 @@ export type BusFader = Schemas["Fader"];
 export type Tie = Schemas["TieView"];
 export type Words = Schemas["WordsView"];
 export type Title = Schemas["TitleView"];
+export type Followed = Schemas["FollowedView"];
 export type TitleChange = Schemas["TitleChange"];
 export type TitleSight = Schemas["TitleSight"];
 export type Caption = Schemas["CaptionView"];

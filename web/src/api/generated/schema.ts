@@ -788,6 +788,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/follow-nothing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/productions/{productionId}/film/follow-place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["follow"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/formats.zip": {
         parameters: {
             query?: never;
@@ -5005,6 +5037,31 @@ export interface components {
             down: number;
             points: components["schemas"]["FocusPoint"][];
         };
+        FollowNothing: {
+            item: string;
+            /** Format: int64 */
+            revision: number;
+        };
+        FollowPlace: {
+            /** Format: int64 */
+            frame: number;
+            item: string;
+            /** Format: int64 */
+            revision: number;
+            shot: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        FollowedView: {
+            /** Format: int64 */
+            end: number;
+            shot: string;
+            /** Format: int64 */
+            start: number;
+            whole: boolean;
+        };
         Follows: {
             /** Format: int32 */
             attack: number;
@@ -5033,6 +5090,12 @@ export interface components {
             /** Format: int32 */
             made: number;
             sounds: components["schemas"]["ShelfSound"][];
+        };
+        Gone: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
         };
         Group: {
             places: number[];
@@ -5189,6 +5252,7 @@ export interface components {
         Laid: {
             asked: components["schemas"]["SteppingAside"] | null;
             at: components["schemas"]["TieView"];
+            follows: components["schemas"]["FollowedView"] | null;
             how: components["schemas"]["Manner"];
             id: string;
             kind: string;
@@ -7133,9 +7197,11 @@ export interface components {
             remedies: components["schemas"]["SightRemedy"][];
         };
         TitleView: {
+            along: components["schemas"]["Gone"][];
             asked: components["schemas"]["SteppingAside"] | null;
             at: components["schemas"]["TieView"];
             boxes: components["schemas"]["WordBox"][];
+            follows: components["schemas"]["FollowedView"] | null;
             /** Format: int64 */
             frames: number;
             id: string;
@@ -8747,6 +8813,58 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["FirstCutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    stay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowNothing"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    follow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowPlace"];
             };
         };
         responses: {

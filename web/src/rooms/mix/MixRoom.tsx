@@ -9,6 +9,7 @@ import { NotYet } from "../../parts/NotYet";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
+import { useFollow } from "../follow/useFollow";
 import { goTo } from "../score/playing";
 import { LevelsPanel } from "./LevelsPanel";
 import { LayMore } from "./LayMore";
@@ -77,6 +78,7 @@ function Mixing({ production, film, mix }: { production: Production; film: Film;
     const at = of.kind === "RISER" ? onCut(end) : onCut(shot.id);
     actions.lay(of.id, at, of.kind === "BED" ? onCut(end) : null);
   };
+  const follow = useFollow(production, film);
   const hearThere = () => {
     if (sound?.place) hearAround(film, frameOf(sound.place.landing, fps), fps);
   };
@@ -122,7 +124,7 @@ function Mixing({ production, film, mix }: { production: Production; film: Film;
             minHeight: 0,
           }}
         >
-          <MixTransport production={production} film={film} />
+          <MixTransport production={production} film={film} follow={follow} />
           <Box role="group" aria-label="Side" sx={{ display: "flex", px: 3, pt: 2, gap: 1 }}>
             {(["shelf", "levels"] as const).map((name) => (
               <Button
@@ -173,6 +175,7 @@ function Mixing({ production, film, mix }: { production: Production; film: Film;
                   sound={sound}
                   chosen={there}
                   actions={actions}
+                  follow={follow}
                   onLike={(like) => setSearch({ words: "", kind: null, like })}
                 />
               )}

@@ -5,19 +5,31 @@ import { switchMono, useMono } from "../../parts/mono";
 import { barBeat, timecode } from "../../parts/time";
 import { useRoom } from "../../store";
 import { face, ink } from "../../theme";
+import { PlacePicker } from "../follow/PlacePicker";
+import type { Follow } from "../follow/useFollow";
 import { Monitor } from "../score/Monitor";
 import { PlayButton } from "../score/PlayButton";
 import { useScrubSound } from "../score/useScrubSound";
 
 /** The picture, small, with where it is and the button that plays. */
-export function MixTransport({ production, film }: { production: Production; film: Film }) {
+export function MixTransport({
+  production,
+  film,
+  follow,
+}: {
+  production: Production;
+  film: Film;
+  follow: Follow;
+}) {
   const frame = useRoom((s) => s.frame);
   const mono = useMono((s) => s.on);
   useScrubSound(production, film);
   return (
     <Box sx={{ display: "flex", flex: "none", borderBottom: `1px solid ${ink.rule2}` }}>
       <Box sx={{ width: 258, flex: "none" }}>
-        <Monitor production={production} film={film} />
+        <Monitor production={production} film={film}>
+          {follow.picking !== null && <PlacePicker onPick={follow.pick} onGiveUp={follow.giveUp} />}
+        </Monitor>
       </Box>
       <Box sx={{ flex: 1, px: 2, py: 3, minWidth: 0 }}>
         <Box sx={{ fontFamily: face.mono, fontSize: 18 }} data-testid="timecode">

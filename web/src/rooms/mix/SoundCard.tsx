@@ -9,6 +9,8 @@ import { aloneUrl } from "../../api/sounds";
 import { NumberField } from "../../parts/NumberField";
 import { decimal } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
+import { FollowRow } from "../follow/FollowRow";
+import type { Follow } from "../follow/useFollow";
 import { AsideFields } from "./AsideFields";
 import { FadeField } from "./FadeField";
 import { SoundFilters } from "./SoundFilters";
@@ -24,6 +26,7 @@ interface Props {
   sound: LaidSound;
   chosen: readonly string[];
   actions: MixActions;
+  follow: Follow;
   onLike: (sound: number) => void;
 }
 
@@ -46,7 +49,8 @@ const ROOMS: readonly { room: SoundManner["room"]; name: string }[] = [
 const MILLISECOND = RATE / 1000;
 
 /** What is said of a laid sound; with several chosen, of all of them. */
-export function SoundCard({ production, film, sound, chosen, actions, onLike }: Props) {
+export function SoundCard(props: Props) {
+  const { production, film, sound, chosen, actions, follow, onLike } = props;
   const fps = production.framesPerSecond;
   const { how } = sound;
   const landing = sound.place ? frameOf(sound.place.landing, fps) : null;
@@ -159,16 +163,28 @@ export function SoundCard({ production, film, sound, chosen, actions, onLike }: 
         digits={0}
         onChange={(distance) => change({ distance })}
       />
-      <Value
-        label="Left, right"
-        unit="%"
-        value={how.pan}
-        from={-100}
-        to={100}
-        digits={0}
-        onChange={(pan) => change({ pan })}
+      {!sound.follows && (
+        <Value
+          label="Left, right"
+          unit="%"
+          value={how.pan}
+          from={-100}
+          to={100}
+          digits={0}
+          onChange={(pan) => change({ pan })}
+        />
+      )}
+      <FollowRow
+        film={film}
+        fps={fps}
+        follows={sound.follows}
+        does="comes from"
+        stays="stays on its side"
+        busy={follow.busy}
+        onPick={() => follow.begin(sound.id)}
+        onStay={() => follow.stay(sound.id)}
       />
-      {cut?.focus && landing !== null && (
+      {!sound.follows && cut?.focus && landing !== null && (
         <Line label="">
           <Button
             size="small"

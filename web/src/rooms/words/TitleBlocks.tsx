@@ -114,8 +114,9 @@ export function TitleBlocks(props: Props) {
           if (!sight) return null;
           const now = boxIn(title.boxes, shape);
           const to = title.id === chosen?.id ? draft?.box : undefined;
-          const dx = to ? to.x - now.x : 0;
-          const dy = to ? to.y - now.y : 0;
+          const gone = goneIn(title, frame);
+          const dx = (to ? to.x - now.x : 0) + gone.x;
+          const dy = (to ? to.y - now.y : 0) + gone.y;
           const isChosen = title.id === chosen?.id;
           const worst = sight.letters.filter((l) => l.ratio < sight.needed);
           return (
@@ -158,6 +159,12 @@ export function TitleBlocks(props: Props) {
         })}
     </svg>
   );
+}
+
+/** How far a title has gone in a frame with what it follows. */
+function goneIn({ along, place }: Title, frame: number) {
+  const at = Math.max(0, Math.min(along.length - 1, frame - (place?.start ?? 0)));
+  return along[at] ?? { x: 0, y: 0 };
 }
 
 /** Caught by the middle and by thirds, within a hundredth. */

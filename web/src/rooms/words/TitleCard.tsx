@@ -17,6 +17,8 @@ import { boxIn, useWordChoices } from "../../api/words";
 import { NumberField } from "../../parts/NumberField";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
+import { FollowRow } from "../follow/FollowRow";
+import type { Follow } from "../follow/useFollow";
 import { AsideFields } from "../mix/AsideFields";
 import { TiesThere } from "../mix/TiesThere";
 import { freeAt, onCut } from "../mix/moments";
@@ -35,6 +37,7 @@ interface Props {
   title: Title;
   sight: TitleSight | undefined;
   actions: WordsActions;
+  follow: Follow;
   onTry: (draft: Draft) => void;
   onKeep: (draft: Draft) => void;
 }
@@ -54,7 +57,8 @@ const PLACES = [
 const REMEDIES = { SHADOW: "Shadow", PLATE: "Plate", MOVE: "Move it clear" } as const;
 
 /** All that is said of a title. */
-export function TitleCard({ production, film, title, sight, actions, onTry, onKeep }: Props) {
+export function TitleCard(props: Props) {
+  const { production, film, title, sight, actions, follow, onTry, onKeep } = props;
   const choices = useWordChoices().data;
   const shape = useRoom((s) => s.shape);
   const lines = Math.min(production.width, production.height);
@@ -295,6 +299,16 @@ export function TitleCard({ production, film, title, sight, actions, onTry, onKe
           </Small>
         )}
       </Box>
+      <FollowRow
+        film={film}
+        fps={fps}
+        follows={title.follows}
+        does="goes with"
+        stays="stays in its place"
+        busy={follow.busy}
+        onPick={() => follow.begin(title.id)}
+        onStay={() => follow.stay(title.id)}
+      />
       <AsideFields asked={title.asked} onAsk={(asked) => actions.aside(title.id, asked)} />
       {sight && (
         <Box sx={{ borderTop: `1px solid ${ink.rule}`, pt: 2 }}>

@@ -8,6 +8,8 @@ import { NotYet } from "../../parts/NotYet";
 import { useRoomProduction } from "../../parts/useRoomProduction";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
+import { PlacePicker } from "../follow/PlacePicker";
+import { useFollow } from "../follow/useFollow";
 import { Monitor } from "../score/Monitor";
 import { goTo } from "../score/playing";
 import { CaptionColumn } from "./CaptionColumn";
@@ -68,6 +70,7 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
     chosen === null ? before !== null && !before.has(t.id) : t.id === chosen,
   );
   const drafts = useTitleDrafts(title, words.revision, actions.change);
+  const follow = useFollow(production, film);
 
   const choose = (id: string | null) => {
     setChosen(id);
@@ -111,17 +114,21 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
           <Monitor production={production} film={film} instead={tried}>
-            <TitleBlocks
-              words={words}
-              sights={sights}
-              chosen={title}
-              draft={drafts.draft}
-              shown={shown}
-              onChoose={choose}
-              onTry={drafts.attempt}
-              onGiveUp={drafts.giveUp}
-              onKeep={drafts.keep}
-            />
+            {follow.picking === null ? (
+              <TitleBlocks
+                words={words}
+                sights={sights}
+                chosen={title}
+                draft={drafts.draft}
+                shown={shown}
+                onChoose={choose}
+                onTry={drafts.attempt}
+                onGiveUp={drafts.giveUp}
+                onKeep={drafts.keep}
+              />
+            ) : (
+              <PlacePicker onPick={follow.pick} onGiveUp={follow.giveUp} />
+            )}
           </Monitor>
           <WordsTransport
             production={production}
@@ -196,6 +203,7 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
                   title={drafts.title}
                   sight={sights.get(drafts.title.id)}
                   actions={actions}
+                  follow={follow}
                   onTry={drafts.attempt}
                   onKeep={drafts.keep}
                 />

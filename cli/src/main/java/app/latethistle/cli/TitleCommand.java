@@ -80,7 +80,7 @@ final class TitleCommand implements Callable<Integer> {
               + " s.");
     }
     Writer writer = new Writer(ShippedFaces.all(), sides[0], sides[1]);
-    SetText set = writer.set(title);
+    SetText set = writer.set(title, frame);
     ImageIO.write(writer.picture(title, frame), "png", out.toFile());
     for (int missing : set.missing()) {
       spec.commandLine()

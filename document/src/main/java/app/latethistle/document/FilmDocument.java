@@ -8,6 +8,7 @@ import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Treating;
 import app.latethistle.core.grade.GivenTable;
 import app.latethistle.core.interchange.CubeText;
+import app.latethistle.core.look.Shape;
 import app.latethistle.core.mix.FilmMix;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.music.BeatGrid;
@@ -271,6 +272,7 @@ public record FilmDocument(
   public Mix mix(Resolved resolved, Set<String> sounding, Supplier<LoudnessTrace> trace) {
     return FilmMix.of(
         resolved,
+        Shape.of(picture.width(), picture.height()),
         sounding,
         Optional.ofNullable(song).map(s -> new FilmMix.Song(s.media().sha256(), trace)),
         voice.stream()

@@ -1,6 +1,8 @@
 package app.latethistle.document;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.film.ClipSound;
+import app.latethistle.core.film.Following;
 import app.latethistle.core.film.Held;
 import app.latethistle.core.film.Joint;
 import app.latethistle.core.film.Marker;
@@ -13,6 +15,9 @@ import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.LiePath;
 import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.Transition;
+import app.latethistle.core.measure.Trail;
+import java.util.ArrayList;
+import java.util.List;
 
 /** How the items of a film are written. What is not said is as it usually is. */
 public final class ItemForms {
@@ -46,6 +51,41 @@ public final class ItemForms {
 
     public ClipSound get() {
       return new ClipSound(on, lead, tail, gain);
+    }
+  }
+
+  /**
+   * A place in a take that is followed.
+   *
+   * @param take the take's name
+   * @param from the take's frame of the first place
+   * @param x where it is in each frame from there on, in hundred-thousandths of the picture's width
+   * @param y of its height
+   */
+  public record Followed(String take, long from, List<Integer> x, List<Integer> y) {
+    public static Followed of(Following following) {
+      Trail trail = following.trail();
+      return new Followed(
+          following.take(),
+          trail.from(),
+          trail.spots().stream().map(Trail.Spot::x).toList(),
+          trail.spots().stream().map(Trail.Spot::y).toList());
+    }
+
+    public Following get() {
+      if (x.size() != y.size()) {
+        throw new Refused(
+            "A place that is followed has as many places across as down, not "
+                + x.size()
+                + " and "
+                + y.size()
+                + ".");
+      }
+      List<Trail.Spot> spots = new ArrayList<>();
+      for (int i = 0; i < x.size(); i++) {
+        spots.add(new Trail.Spot(x.get(i), y.get(i)));
+      }
+      return new Following(take, new Trail(from, spots));
     }
   }
 

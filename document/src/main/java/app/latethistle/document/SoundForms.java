@@ -51,7 +51,8 @@ public final class SoundForms {
       long offset,
       TieForm until,
       double gain,
-      Heard heard) {
+      Heard heard,
+      ItemForms.Followed follows) {
     public static Sound of(FilmSound sound) {
       String take = null;
       MediumForm media = null;
@@ -84,11 +85,17 @@ public final class SoundForms {
           sound.when().offset(),
           sound.when().until().map(TieForm::of).orElse(null),
           sound.how().gain(),
-          Heard.of(sound.how()));
+          Heard.of(sound.how()),
+          sound.follows().map(ItemForms.Followed::of).orElse(null));
     }
 
     public FilmSound get() {
-      return new FilmSound(id, material(), landing(), heard().get(gain));
+      return new FilmSound(
+          id,
+          material(),
+          landing(),
+          heard().get(gain),
+          Optional.ofNullable(follows).map(ItemForms.Followed::get));
     }
 
     @Override
@@ -114,7 +121,8 @@ public final class SoundForms {
 
     Sound with(MediumForm other) {
       return new Sound(
-          id, take, other, name, in, length, lands, loop, start, offset, until, gain, heard);
+          id, take, other, name, in, length, lands, loop, start, offset, until, gain, heard,
+          follows);
     }
   }
 

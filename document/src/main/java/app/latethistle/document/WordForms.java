@@ -57,7 +57,8 @@ public final class WordForms {
       TieForm start,
       Long frames,
       TieForm until,
-      Integer layer) {
+      Integer layer,
+      ItemForms.Followed follows) {
     private static final long USUAL_FRAMES = 48;
 
     public static Title of(FilmTitle title) {
@@ -70,7 +71,8 @@ public final class WordForms {
           TieForm.of(title.when().lands()),
           title.when().frames(),
           title.when().until().map(TieForm::of).orElse(null),
-          title.layer());
+          title.layer(),
+          title.follows().map(ItemForms.Followed::of).orElse(null));
     }
 
     public FilmTitle get() {
@@ -84,7 +86,8 @@ public final class WordForms {
               start.get(),
               Say.or(frames, USUAL_FRAMES),
               Optional.ofNullable(until).map(TieForm::get)),
-          Say.or(layer, FilmTitle.TOP));
+          Say.or(layer, FilmTitle.TOP),
+          Optional.ofNullable(follows).map(ItemForms.Followed::get));
     }
   }
 

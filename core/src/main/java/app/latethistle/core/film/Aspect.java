@@ -18,6 +18,7 @@ import app.latethistle.core.words.ShapedBox;
 import app.latethistle.core.words.TitleWords;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 
@@ -162,6 +163,15 @@ public final class Aspect<I, T> {
       new Aspect<>(
           "manner", "change a sound", ItemKind.SOUND.kind(), FilmSound::how, FilmSound::withManner);
 
+  /** The place from which a sound is heard. */
+  public static final Aspect<FilmSound, Optional<Following>> SOUND_FOLLOWS =
+      new Aspect<>(
+          "sound follows",
+          "hear a sound from a place",
+          ItemKind.SOUND.kind(),
+          FilmSound::follows,
+          FilmSound::withFollowing);
+
   /** What of which file a sound is. */
   public static final Aspect<FilmSound, SoundMaterial> MATERIAL =
       new Aspect<>(
@@ -217,6 +227,15 @@ public final class Aspect<I, T> {
           FilmTitle::layer,
           FilmTitle::withLayer);
 
+  /** The place with which a title goes. */
+  public static final Aspect<FilmTitle, Optional<Following>> TITLE_FOLLOWS =
+      new Aspect<>(
+          "title follows",
+          "have a title follow",
+          ItemKind.TITLE.kind(),
+          FilmTitle::follows,
+          FilmTitle::withFollowing);
+
   /** What captions say where it is not what is read. */
   public static final Aspect<FilmCaptions, Map<String, String>> TEXTS =
       new Aspect<>(
@@ -261,9 +280,10 @@ public final class Aspect<I, T> {
   public static final Aspect<Film, SafeAreas> SAFE =
       new Aspect<>("safe", "change a safe area", ItemKind.FILM, Film::safe, Film::withSafe);
 
-  private static final List<Aspect<FilmSound, ?>> OF_SOUNDS = List.of(LANDING, MANNER, MATERIAL);
+  private static final List<Aspect<FilmSound, ?>> OF_SOUNDS =
+      List.of(LANDING, MANNER, MATERIAL, SOUND_FOLLOWS);
   private static final List<Aspect<FilmTitle, ?>> OF_TITLES =
-      List.of(WORDS, LETTERING, BOX, MOVEMENT, STANDING, TITLE_LAYER);
+      List.of(WORDS, LETTERING, BOX, MOVEMENT, STANDING, TITLE_LAYER, TITLE_FOLLOWS);
   private static final List<Aspect<FilmCaptions, ?>> OF_CAPTIONS =
       List.of(TEXTS, SOUND_TEXTS, CAPTION_STYLE);
   private static final List<Aspect<Placement, ?>> OF_PLACEMENTS =

@@ -7,6 +7,7 @@ import app.latethistle.core.words.Movement;
 import app.latethistle.core.words.ShapedBox;
 import app.latethistle.core.words.TitleWords;
 import java.util.Locale;
+import java.util.Optional;
 
 /**
  * A title.
@@ -19,6 +20,8 @@ import java.util.Locale;
  * @param when it lands and how long it stays
  * @param layer over which layers it lies: 0 is the cut alone, 1 to 3 layers too, {@link #TOP} all
  *     of them and what is done to the whole film
+ * @param follows the place it goes with; it stands in its box as it lands, and goes as far from
+ *     there as the place does
  */
 public record FilmTitle(
     String id,
@@ -27,7 +30,8 @@ public record FilmTitle(
     ShapedBox box,
     Movement movement,
     Standing when,
-    int layer) {
+    int layer,
+    Optional<Following> follows) {
   /** Over everything. */
   public static final int TOP = Overlay.LAYERS + 1;
 
@@ -49,7 +53,8 @@ public record FilmTitle(
         ShapedBox.of(design.box()),
         design.movement(),
         when,
-        TOP);
+        TOP,
+        Optional.empty());
   }
 
   /** What of it another title can begin with, called after what it is for. */
@@ -64,26 +69,30 @@ public record FilmTitle(
   }
 
   public FilmTitle withWords(TitleWords other) {
-    return new FilmTitle(id, other, lettering, box, movement, when, layer);
+    return new FilmTitle(id, other, lettering, box, movement, when, layer, follows);
   }
 
   public FilmTitle withLettering(Lettering other) {
-    return new FilmTitle(id, words, other, box, movement, when, layer);
+    return new FilmTitle(id, words, other, box, movement, when, layer, follows);
   }
 
   public FilmTitle withBox(ShapedBox other) {
-    return new FilmTitle(id, words, lettering, other, movement, when, layer);
+    return new FilmTitle(id, words, lettering, other, movement, when, layer, follows);
   }
 
   public FilmTitle withMovement(Movement other) {
-    return new FilmTitle(id, words, lettering, box, other, when, layer);
+    return new FilmTitle(id, words, lettering, box, other, when, layer, follows);
   }
 
   public FilmTitle withStanding(Standing other) {
-    return new FilmTitle(id, words, lettering, box, movement, other, layer);
+    return new FilmTitle(id, words, lettering, box, movement, other, layer, follows);
   }
 
   public FilmTitle withLayer(int other) {
-    return new FilmTitle(id, words, lettering, box, movement, when, other);
+    return new FilmTitle(id, words, lettering, box, movement, when, other, follows);
+  }
+
+  public FilmTitle withFollowing(Optional<Following> other) {
+    return new FilmTitle(id, words, lettering, box, movement, when, layer, other);
   }
 }

@@ -137,7 +137,8 @@ public record Badge(String text, Reach reach) {
                   box,
                   design.movement(),
                   stand.when(marked),
-                  FilmTitle.TOP));
+                  FilmTitle.TOP,
+                  Optional.empty()));
       made = put.apply(made);
       edits.add(put);
     }

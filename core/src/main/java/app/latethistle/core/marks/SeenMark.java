@@ -49,7 +49,7 @@ public record SeenMark(String shot, FrameRange at, Box place) {
   }
 
   /** What of the take the picture shows; of one that is shown whole, a window larger than it. */
-  private static Window window(Framing framing, double time, PictureShape clip, double aspect) {
+  static Window window(Framing framing, double time, PictureShape clip, double aspect) {
     if (framing.path().isPresent()) {
       return framing.path().get().at(time, clip, aspect);
     }
@@ -63,7 +63,7 @@ public record SeenMark(String shot, FrameRange at, Box place) {
   }
 
   /** Where a box of a take lies in a window on it, in parts of the window's sides. */
-  private static Box through(Window window, Box mark, PictureShape clip) {
+  static Box through(Window window, Box mark, PictureShape clip) {
     double across = clip.width() * clip.pixelAspect();
     double middleX = (mark.left() + mark.right()) / 2 * across - window.x();
     double middleY = (mark.top() + mark.bottom()) / 2 * clip.height() - window.y();

@@ -6,6 +6,9 @@
  * <p>How the light changes through a shot is measured when it is to be made even ({@link
  * app.latethistle.core.measure.LightCourse}), in colour and about 320 pixels wide.
  *
+ * <p>A {@link app.latethistle.core.measure.PlaceTracker} follows a place that was pointed at;
+ * titles and sounds go with its {@link app.latethistle.core.measure.Trail}.
+ *
  * <p>Pictures come in one by one as grey planes of about 640 pixels on the longer side, full range
  * (0 is black, 255 white). Positions are in parts of the picture's width and height, so that they
  * hold at any size.

@@ -97,6 +97,46 @@ public sealed interface Effect {
   }
 
   /**
+   * It goes from left to right while it is heard, by the law of {@link RoomResponse}: as loud
+   * together everywhere.
+   *
+   * @param first what is done to it before
+   * @param line where it is at some of its samples; it goes straight between them, and stays before
+   *     the first and after the last
+   */
+  record Panned(Effect first, List<Point> line) implements Effect {
+    /**
+     * Where it is.
+     *
+     * @param sample counted from the part's first
+     * @param pan from -1, left, to 1, right
+     */
+    public record Point(long sample, double pan) {}
+
+    /** Copies the list, which has a point at least. */
+    public Panned {
+      line = List.copyOf(line);
+    }
+
+    @Override
+    public SoundSource.Sound on(SoundSource.Sound sound) {
+      return new PannedSound(first.on(sound), line);
+    }
+
+    @Override
+    public long tail() {
+      return first.tail();
+    }
+
+    @Override
+    public void writeKey(KeyWriter key) {
+      first.writeKey(key);
+      key.put("panned").put(line.size());
+      line.forEach(p -> key.put(p.sample).put(p.pan));
+    }
+  }
+
+  /**
    * It is a voice that is cared for.
    *
    * @param how as the film asks

@@ -5,6 +5,7 @@ import app.latethistle.core.film.BusLevel;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.Shape;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.signal.Loudness;
 import app.latethistle.core.signal.LoudnessTrace;
@@ -25,13 +26,19 @@ import java.util.function.Supplier;
 /** Makes the mix of a film: its song, its clips, its voice and the sounds that are laid. */
 public final class FilmMix {
   private final Resolved film;
+  private final Shape shape;
   private final Set<String> sounding;
   private final Optional<Song> song;
   private final List<Optional<Reading>> readings;
 
   private FilmMix(
-      Resolved film, Set<String> sounding, Optional<Song> song, List<Optional<Reading>> readings) {
+      Resolved film,
+      Shape shape,
+      Set<String> sounding,
+      Optional<Song> song,
+      List<Optional<Reading>> readings) {
     this.film = film;
+    this.shape = shape;
     this.sounding = sounding;
     this.song = song;
     this.readings = readings;
@@ -66,27 +73,32 @@ public final class FilmMix {
   /**
    * The mix of a film.
    *
+   * @param shape of its pictures, in which places are seen that sounds go with
    * @param sounding takes whose clips have a sound of their own
    * @param song of the film
    * @param readings of the lines of the film's narration, in their order
    */
   public static Mix of(
-      Resolved film, Set<String> sounding, Optional<Song> song, List<Optional<Reading>> readings) {
-    return new FilmMix(film, sounding, song, readings).mix();
+      Resolved film,
+      Shape shape,
+      Set<String> sounding,
+      Optional<Song> song,
+      List<Optional<Reading>> readings) {
+    return new FilmMix(film, shape, sounding, song, readings).mix();
   }
 
   /** A sound that is laid, as it is heard in the film, with nothing else. */
-  public static Mix alone(Resolved film, Set<String> sounding, String sound) {
+  public static Mix alone(Resolved film, Shape shape, Set<String> sounding, String sound) {
     return new Mix(
-        new LaidSounds(film, sounding).parts(s -> s.id().equals(sound)),
+        new LaidSounds(film, shape, sounding).parts(s -> s.id().equals(sound)),
         film.rate().sampleOf(film.cutting().length()),
         0);
   }
 
   /** How the film's music steps aside for its voice, and for what else asks. */
   public static Ducking ducking(
-      Resolved film, Optional<Song> song, List<Optional<Reading>> readings) {
-    return new FilmMix(film, Set.of(), song, readings).ducking();
+      Resolved film, Shape shape, Optional<Song> song, List<Optional<Reading>> readings) {
+    return new FilmMix(film, shape, Set.of(), song, readings).ducking();
   }
 
   private Mix mix() {
@@ -96,7 +108,7 @@ public final class FilmMix {
     List<Part> parts = new ArrayList<>();
     MusicTurns turns = new MusicTurns(film);
     song.ifPresent(heard -> parts.addAll(turns.parts(heard.media)));
-    parts.addAll(new FilmSounds(film, sounding).parts());
+    parts.addAll(new FilmSounds(film, shape, sounding).parts());
     parts.addAll(voice(balance.care()));
     parts.removeIf(part -> balance.level(part.bus()).muted());
     Map<Bus, LevelLine> lines = new EnumMap<>(Bus.class);

@@ -5,6 +5,7 @@ import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.Run;
+import app.latethistle.core.look.Shape;
 import app.latethistle.core.sound.Bus;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
@@ -19,13 +20,16 @@ public final class FilmSounds {
   private static final FrameRange NOWHERE = new FrameRange(0, 0);
 
   private final Resolved film;
+  private final Shape shape;
   private final Set<String> sounding;
 
   /**
+   * @param shape of the film's pictures, in which places are seen that sounds go with
    * @param sounding takes whose clips have a sound of their own
    */
-  public FilmSounds(Resolved film, Set<String> sounding) {
+  public FilmSounds(Resolved film, Shape shape, Set<String> sounding) {
     this.film = film;
+    this.shape = shape;
     this.sounding = Set.copyOf(sounding);
   }
 
@@ -46,7 +50,7 @@ public final class FilmSounds {
         add(parts, overlay.placement(), range, NOWHERE, NOWHERE);
       }
     }
-    parts.addAll(new LaidSounds(film, sounding).parts(sound -> true));
+    parts.addAll(new LaidSounds(film, shape, sounding).parts(sound -> true));
     return parts;
   }
 

@@ -4,6 +4,8 @@ import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.SoundPlace;
+import app.latethistle.core.look.Shape;
+import app.latethistle.core.marks.SeenTrail;
 import app.latethistle.core.sound.Bus;
 import app.latethistle.core.sound.Manner;
 import app.latethistle.core.sound.Repeat;
@@ -12,6 +14,7 @@ import app.latethistle.core.take.Take;
 import app.latethistle.core.time.SampleRange;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.function.Predicate;
@@ -25,10 +28,12 @@ final class LaidSounds {
   private static final double MOST_SHIFT = 0.1;
 
   private final Resolved film;
+  private final Shape shape;
   private final Set<String> sounding;
 
-  LaidSounds(Resolved film, Set<String> sounding) {
+  LaidSounds(Resolved film, Shape shape, Set<String> sounding) {
     this.film = film;
+    this.shape = shape;
     this.sounding = sounding;
   }
 
@@ -94,13 +99,31 @@ final class LaidSounds {
         bus == Bus.CLIPS
             ? Edges.crossing(how.in().samples(), how.out().samples())
             : new Edges(how.in(), how.out());
-    return new Part(
-        bus,
-        media,
-        at,
-        course,
-        how.gain(),
-        edges,
-        Effect.Placed.of(how.pan(), how.distance(), how.room(), how.equaliser()));
+    return new Part(bus, media, at, course, how.gain(), edges, effect(sound, how, at));
+  }
+
+  private Effect effect(FilmSound sound, Manner how, SampleRange at) {
+    return sound
+        .follows()
+        .flatMap(follows -> SeenTrail.of(film, follows, Optional.empty(), shape))
+        .<Effect>map(
+            trail ->
+                new Effect.Panned(
+                    Effect.Placed.of(0, how.distance(), how.room(), how.equaliser()),
+                    line(trail, at)))
+        .orElseGet(() -> Effect.Placed.of(how.pan(), how.distance(), how.room(), how.equaliser()));
+  }
+
+  /** Where a place is from left to right in the middle of each frame while a sound is heard. */
+  private List<Effect.Panned.Point> line(SeenTrail trail, SampleRange at) {
+    long first = film.rate().frameAt(at.start());
+    long last = film.rate().frameAt(at.end());
+    List<Effect.Panned.Point> line = new ArrayList<>();
+    for (long frame = first; frame <= last; frame++) {
+      long middle = (film.rate().sampleOf(frame) + film.rate().sampleOf(frame + 1)) / 2;
+      double pan = Math.max(-1, Math.min(1, 2 * trail.at(frame).x() - 1));
+      line.add(new Effect.Panned.Point(middle - at.start(), pan));
+    }
+    return line;
   }
 }

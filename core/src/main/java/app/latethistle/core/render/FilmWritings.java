@@ -11,8 +11,11 @@ import app.latethistle.core.film.TitlePlace;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.marks.SeenFocus;
+import app.latethistle.core.marks.SeenTrail;
+import app.latethistle.core.measure.Trail;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.type.Along;
 import app.latethistle.core.type.ClearPlace;
 import app.latethistle.core.type.Writing;
 import app.latethistle.core.type.WrittenCaption;
@@ -64,20 +67,39 @@ public final class FilmWritings {
   /** A title in its time, page by page; nothing if it has no place. */
   public List<WrittenTitle> pages(FilmTitle title) {
     TitlePlace place = film.cutting().beside().titles().get(title.id());
-    return place == null
-        ? List.of()
-        : Pages.of(title, place).stream()
-            .map(
-                page ->
-                    new WrittenTitle(
-                        page.words(),
-                        title.lettering(),
-                        box(title.box()),
-                        title.movement(),
-                        page.at().range(),
-                        page.at().landing(),
-                        landings(title, page.at())))
-            .toList();
+    if (place == null) {
+      return List.of();
+    }
+    Along along = along(title);
+    return Pages.of(title, place).stream()
+        .map(
+            page ->
+                new WrittenTitle(
+                    page.words(),
+                    title.lettering(),
+                    box(title.box()),
+                    title.movement(),
+                    page.at().range(),
+                    page.at().landing(),
+                    landings(title, page.at()),
+                    along))
+        .toList();
+  }
+
+  /** How far a title is from where it lands, in each frame in which it is seen. */
+  public Along along(FilmTitle title) {
+    TitlePlace place = film.cutting().beside().titles().get(title.id());
+    Optional<SeenTrail> trail = title.follows().flatMap(f -> SeenTrail.of(film, f, other, shape));
+    if (trail.isEmpty() || place == null) {
+      return Along.NOTHING;
+    }
+    Trail.Place lands = trail.get().at(place.landing());
+    List<Trail.Place> steps = new ArrayList<>();
+    for (long frame = place.start(); frame < place.end(); frame++) {
+      Trail.Place there = trail.get().at(frame);
+      steps.add(new Trail.Place(there.x() - lands.x(), there.y() - lands.y()));
+    }
+    return new Along(place.start(), steps);
   }
 
   /** Where the units of a title land that follow a clock: its own landing, and moments after it. */

@@ -5,7 +5,9 @@ import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
 import java.awt.geom.Rectangle2D;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.stream.LongStream;
 
 /**
  * Where captions stand so that they are clear of titles and of what matters in the picture: where
@@ -66,7 +68,8 @@ public final class ClearPlace {
   private boolean isClear(WrittenCaption caption, Rows rows) {
     return titles.stream()
             .filter(title -> title.range().overlaps(caption.range()))
-            .noneMatch(title -> title.movement().rolls() || rows(title).meets(rows))
+            .noneMatch(
+                title -> title.movement().rolls() || rows(title, caption.range()).meets(rows))
         && spared.stream()
             .filter(one -> one.at.overlaps(caption.range()))
             .noneMatch(one -> rows(one.part).meets(rows) && isBeside(caption.box(), one.part));
@@ -82,11 +85,17 @@ public final class ClearPlace {
     return 1000 * part.getMinX() < box.x() + half && 1000 * part.getMaxX() > box.x() - half;
   }
 
-  private Rows rows(WrittenTitle title) {
+  /** Where a title is while a caption stands; it may go with something meanwhile. */
+  private Rows rows(WrittenTitle title, FrameRange when) {
     String text = title.words().text() + "\n" + title.words().second();
     long lines = text.lines().mapToLong(line -> broken(line, title)).sum();
     double half = height(lines, title.lettering()) / 2;
-    return new Rows(title.box().y() - half, title.box().y() + half);
+    DoubleSummaryStatistics gone =
+        LongStream.range(when.start(), when.end())
+            .mapToDouble(frame -> 1000 * title.along().at(frame).y())
+            .summaryStatistics();
+    double y = title.box().y();
+    return new Rows(y + gone.getMin() - half, y + gone.getMax() + half);
   }
 
   /** Into how many lines one is broken; 0 for none. */

@@ -9,6 +9,7 @@ import app.latethistle.core.words.Shadow;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * What helps a title that cannot be read over what is behind it: each remedy is tried on the very
@@ -25,11 +26,19 @@ public final class ReadingAid {
   private static final int[] PLACES = {200, 350, 500, 650, 800};
 
   private final Writer writer;
-  private final List<Frame> behind;
+  private final List<Behind> behind;
   private final int width;
   private final int height;
   private final SafeArea safe;
   private final List<Rectangle2D> spared;
+
+  /**
+   * A frame of the film.
+   *
+   * @param number of it
+   * @param frame without the title
+   */
+  public record Behind(long number, Frame frame) {}
 
   /** What can be done. */
   public enum Kind {
@@ -50,29 +59,36 @@ public final class ReadingAid {
   public record Remedy(Kind kind, Lettering lettering, Box box, double ratio) {}
 
   /**
-   * @param behind frames without the title, of one size
+   * @param behind frames in which the title stands, of one size
    * @param spared what a title is not to lie over, such as the focus of its shots, in parts of the
    *     picture's sides
    * @param safe where titles are to stand
    */
-  public ReadingAid(Faces faces, List<Frame> behind, List<Rectangle2D> spared, SafeArea safe) {
+  public ReadingAid(Faces faces, List<Behind> behind, List<Rectangle2D> spared, SafeArea safe) {
     this.behind = List.copyOf(behind);
     this.spared = List.copyOf(spared);
-    width = behind.get(0).width();
-    height = behind.get(0).height();
+    width = behind.get(0).frame.width();
+    height = behind.get(0).frame.height();
     this.safe = safe;
     writer = new Writer(faces, width, height);
   }
 
-  /** Whether a title lies over a part of the picture, as it has arrived. */
+  /** Whether a title lies over a part of the picture in any of the frames, as it has arrived. */
   public boolean covers(WrittenTitle title, Rectangle2D part) {
-    return set(title)
-        .box()
-        .intersects(
-            part.getX() * width,
-            part.getY() * height,
-            part.getWidth() * width,
-            part.getHeight() * height);
+    return boxes(title)
+        .anyMatch(
+            box ->
+                box.intersects(
+                    part.getX() * width,
+                    part.getY() * height,
+                    part.getWidth() * width,
+                    part.getHeight() * height));
+  }
+
+  private Stream<Rectangle2D> boxes(WrittenTitle title) {
+    return title.along().isNothing()
+        ? Stream.of(box(title))
+        : behind.stream().map(b -> writer.set(title, b.number).box());
   }
 
   private boolean coversAny(WrittenTitle title) {
@@ -84,24 +100,24 @@ public final class ReadingAid {
     return measure(title, behind);
   }
 
-  private Legibility measure(WrittenTitle title, List<Frame> over) {
+  private Legibility measure(WrittenTitle title, List<Behind> over) {
     List<Legibility> all = new ArrayList<>();
-    for (Frame frame : over) {
+    for (Behind one : over) {
       Frame copy = new Frame(width, height);
-      copy.copy(frame);
-      all.add(writer.legibility(title, copy));
+      copy.copy(one.frame);
+      all.add(writer.legibility(title, one.number, copy));
     }
     return Legibility.worst(all);
   }
 
-  /** What a title takes up on the frames, as it has arrived. */
-  public SetText set(WrittenTitle title) {
-    return writer.set(title);
+  /** What a title takes up in the first of the frames, as it has arrived; in pixels. */
+  public Rectangle2D box(WrittenTitle title) {
+    return writer.set(title, behind.get(0).number).box();
   }
 
-  /** How far it lies outside of the safe area, in pixels; 0 if it lies inside. */
+  /** How far it lies outside of the safe area at most, in pixels; 0 if it lies inside. */
   public double outside(WrittenTitle title) {
-    return outside(safe, set(title).box(), width, height);
+    return boxes(title).mapToDouble(box -> outside(safe, box, width, height)).max().orElse(0);
   }
 
   /** How far a box lies outside of an area at its worst side; all in pixels. */
@@ -148,7 +164,7 @@ public final class ReadingAid {
     Box best = title.box();
     double calm = 0;
     // Its first and its last frame tell; the best place is then measured on all.
-    List<Frame> ends = List.of(behind.get(0), behind.get(behind.size() - 1));
+    List<Behind> ends = List.of(behind.get(0), behind.get(behind.size() - 1));
     for (int y : PLACES) {
       for (int x : PLACES) {
         Box box = title.box().at(x, y);
@@ -176,6 +192,7 @@ public final class ReadingAid {
         title.movement(),
         title.range(),
         title.landing(),
-        title.landings());
+        title.landings(),
+        title.along());
   }
 }

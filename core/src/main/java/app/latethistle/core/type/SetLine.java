@@ -25,6 +25,11 @@ record SetLine(ShapedLine shaped, double x, double y, double size) {
 
   /** The same so much lower, in pixels. */
   SetLine lower(double by) {
-    return new SetLine(shaped, x, y + by, size);
+    return moved(0, by);
+  }
+
+  /** The same so much farther right and lower, in pixels. */
+  SetLine moved(double right, double down) {
+    return new SetLine(shaped, x + right, y + down, size);
   }
 }

@@ -74,6 +74,13 @@ public final class SetText {
     return lettering.size() * Math.min(width, height) / 1000.0;
   }
 
+  /** The same so much farther right and lower, in pixels. */
+  SetText moved(double right, double down) {
+    return right == 0 && down == 0
+        ? this
+        : new SetText(lines.stream().map(line -> line.moved(right, down)).toList());
+  }
+
   List<SetLine> lines() {
     return lines;
   }

@@ -1,5 +1,6 @@
 package app.latethistle.core.type;
 
+import app.latethistle.core.measure.Trail;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.words.ArrivalKind;
 import app.latethistle.core.words.Fill;
@@ -60,23 +61,26 @@ public final class Writer {
     return drawn.picture();
   }
 
-  /** What a title or a caption takes up, as it has arrived. */
-  public SetText set(Writing writing) {
-    if (writing instanceof WrittenCaption caption) {
-      return SetText.onBottom(
-          caption.lines(), caption.lettering(), caption.box(), width, height, faces);
-    }
-    WrittenTitle title = (WrittenTitle) writing;
-    return set(title, title.words().counts() ? title.words().counted(1) : title.words());
+  /** What a title takes up in a frame, as it has arrived. */
+  public SetText set(WrittenTitle title, long number) {
+    TitleWords words = title.words().counts() ? title.words().counted(1) : title.words();
+    return set(title, words, number);
+  }
+
+  /** What a caption takes up. */
+  public SetText set(WrittenCaption caption) {
+    return SetText.onBottom(
+        caption.lines(), caption.lettering(), caption.box(), width, height, faces);
   }
 
   /**
    * Whether a title that has arrived can be read over what is behind it.
    *
-   * @param behind a frame without it, on which its plate and shadow are drawn
+   * @param number of the frame
+   * @param behind the frame without it, on which its plate and shadow are drawn
    */
-  public Legibility legibility(WrittenTitle title, Frame behind) {
-    SetText text = set(title);
+  public Legibility legibility(WrittenTitle title, long number, Frame behind) {
+    SetText text = set(title, number);
     Lettering how = title.lettering();
     if (how.fill() == Fill.FILM) {
       return Legibility.of(behind, text, how.plate().colour());
@@ -93,13 +97,15 @@ public final class Writer {
     return Legibility.of(behind, text, how.colour());
   }
 
-  private SetText set(WrittenTitle title, TitleWords words) {
+  private SetText set(WrittenTitle title, TitleWords words, long frame) {
     if (!title.equals(setFor)) {
       set.clear();
       setFor = title;
     }
+    Trail.Place gone = title.along().at(frame);
     return set.computeIfAbsent(
-        words, w -> SetText.of(w, title.lettering(), title.box(), width, height, faces));
+            words, w -> SetText.of(w, title.lettering(), title.box(), width, height, faces))
+        .moved(gone.x() * width, gone.y() * height);
   }
 
   private Ink ink(Writing writing, long frame) {
@@ -127,7 +133,7 @@ public final class Writer {
   private Brush drawn(WrittenTitle title, long frame) {
     TitleWords words =
         title.words().counts() ? title.words().counted(title.counted(frame)) : title.words();
-    SetText text = set(title, words);
+    SetText text = set(title, words, frame);
     Brush to = brush();
     boolean film = title.lettering().fill() == Fill.FILM;
     Entering entering = new Entering(title, text, frame);

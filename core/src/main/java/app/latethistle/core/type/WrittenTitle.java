@@ -22,6 +22,7 @@ import java.util.function.LongUnaryOperator;
  * @param landing the frame in which all of it has arrived
  * @param landings where its units land, in their order, if each lands on a moment of its own; those
  *     that are more land with the last
+ * @param along how far it goes with a place that it follows
  */
 public record WrittenTitle(
     TitleWords words,
@@ -30,10 +31,23 @@ public record WrittenTitle(
     Movement movement,
     FrameRange range,
     long landing,
-    List<Long> landings)
+    List<Long> landings,
+    Along along)
     implements Writing {
   public WrittenTitle {
     landings = List.copyOf(landings);
+  }
+
+  /** One that stays in its box. */
+  public WrittenTitle(
+      TitleWords words,
+      Lettering lettering,
+      Box box,
+      Movement movement,
+      FrameRange range,
+      long landing,
+      List<Long> landings) {
+    this(words, lettering, box, movement, range, landing, landings, Along.NOTHING);
   }
 
   /** One that stands at frame 0, as it has arrived. */
@@ -55,7 +69,7 @@ public record WrittenTitle(
 
   /** Whether it looks as in any other frame of which this is true. */
   boolean isStill(long frame) {
-    return frame >= settled() && frame < leaves() && !movement.rolls();
+    return frame >= settled() && frame < leaves() && !movement.rolls() && along.isNothing();
   }
 
   /** How far a running number is, 0 to 1. */
@@ -81,7 +95,8 @@ public record WrittenTitle(
             movement.course()),
         new FrameRange(to.applyAsLong(range.start()), to.applyAsLong(range.end())),
         there,
-        landings.stream().map(to::applyAsLong).toList());
+        landings.stream().map(to::applyAsLong).toList(),
+        along.at(to));
   }
 
   private static Arrival at(Arrival arrival, long frames) {
@@ -109,6 +124,7 @@ public record WrittenTitle(
                 key.put(range.start() - part.start()).put(range.length());
                 key.put(landing - part.start()).put(landings.size());
                 landings.forEach(l -> key.put(l - part.start()));
+                along.writeKey(key, seen);
               }
             });
   }

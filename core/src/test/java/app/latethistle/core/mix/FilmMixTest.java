@@ -9,6 +9,7 @@ import app.latethistle.core.film.Clocks;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Films;
+import app.latethistle.core.film.Following;
 import app.latethistle.core.film.Landing;
 import app.latethistle.core.film.MusicTurn;
 import app.latethistle.core.film.Narration;
@@ -17,6 +18,8 @@ import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Shape;
+import app.latethistle.core.measure.Trail;
 import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.signal.BandLevels;
 import app.latethistle.core.signal.Loudness;
@@ -37,6 +40,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -92,6 +96,7 @@ class FilmMixTest {
     double loudness = Loudness.ofMono(sounds.get("line"));
     return FilmMix.of(
         film,
+        Shape.of(16, 9),
         Set.of(),
         Optional.of(new FilmMix.Song("song", meter::trace)),
         List.of(Optional.of(new FilmMix.Reading("line", List.of(), loudness))));
@@ -143,6 +148,7 @@ class FilmMixTest {
     Ducking.Low low =
         FilmMix.ducking(
                 spoken(film),
+                Shape.of(16, 9),
                 Optional.of(new FilmMix.Song("song", () -> trace("song"))),
                 List.of(Optional.of(new FilmMix.Reading("line", List.of(), -20))))
             .lines()
@@ -349,7 +355,8 @@ class FilmMixTest {
             .withBalance(
                 Balance.USUAL.withAsked(
                     Map.of("hit", new SteppingAside(6, 500), "gone", new SteppingAside(9, 500))));
-    LevelLine lid = FilmMix.ducking(Films.resolved(film), Optional.empty(), List.of()).lid();
+    LevelLine lid =
+        FilmMix.ducking(Films.resolved(film), Shape.of(16, 9), Optional.empty(), List.of()).lid();
     assertThat(lid.at(2 * RATE - RATE / 4)).isZero();
     assertThat(lid.at(2 * RATE)).isEqualTo(-6);
     assertThat(lid.at(2 * RATE + RATE / 2)).isEqualTo(-6);
@@ -391,9 +398,46 @@ class FilmMixTest {
             Manner.PLAIN.withDistance(40));
     Resolved film = spoken(film().withSounds(List.of(hit)));
     SampleRange all = new SampleRange(0, 4 * RATE);
-    float[] alone = mixed(FilmMix.alone(film, Set.of(), "hit"), all);
+    float[] alone = mixed(FilmMix.alone(film, Shape.of(16, 9), Set.of(), "hit"), all);
     assertThat(alone).isEqualTo(mixed(mix(film).only(EnumSet.of(Bus.SOUNDS)), all));
     assertThat(peak(alone)).isPositive();
-    assertThat(FilmMix.alone(film, Set.of(), "other").parts()).isEmpty();
+    assertThat(FilmMix.alone(film, Shape.of(16, 9), Set.of(), "other").parts()).isEmpty();
+  }
+
+  /** A sound that follows a place goes from left to right with it, as loud everywhere. */
+  @Test
+  void aSoundIsHeardFromThePlaceItFollows() throws IOException {
+    float[] steady = new float[2 * 4 * RATE];
+    Arrays.fill(steady, 0.1f);
+    sounds.put("hum", steady);
+    FilmSound hum =
+        new FilmSound(
+            "hum",
+            new SoundMaterial.OfFile(
+                "hum", "hum", new SampleRange(0, 4 * RATE), 0, Optional.empty()),
+            Landing.on(Tie.free(0)),
+            Manner.PLAIN.withPan(-100),
+            Optional.of(
+                new Following(
+                    "a0",
+                    new Trail(
+                        0,
+                        IntStream.rangeClosed(0, 96)
+                            .mapToObj(i -> Trail.Spot.of(i / 96.0, 0.5))
+                            .toList()))));
+    Resolved film = Films.resolved(film().withSounds(List.of(hum)));
+    Mix alone = FilmMix.alone(film, Shape.of(16, 9), Set.of(), "hum");
+    float[] mixed = mixed(alone, new SampleRange(0, 4 * RATE));
+    for (int at : new int[] {2_000, RATE, 2 * RATE - 7, 3 * RATE, 4 * RATE - 2_000}) {
+      // A frame's place holds in its middle.
+      double across = Math.min(1, (at - 1_000) / (4.0 * RATE));
+      assertThat(mixed[2 * at])
+          .isCloseTo((float) (0.1 * Math.sqrt(2) * Math.cos(across * Math.PI / 2)), within(1e-4f));
+      assertThat(mixed[2 * at + 1])
+          .isCloseTo((float) (0.1 * Math.sqrt(2) * Math.sin(across * Math.PI / 2)), within(1e-4f));
+    }
+    // Whatever block it is made in.
+    SampleRange late = new SampleRange(70_001, 90_000);
+    assertThat(mixed(alone, late)).isEqualTo(Arrays.copyOfRange(mixed, 2 * 70_001, 2 * 90_000));
   }
 }

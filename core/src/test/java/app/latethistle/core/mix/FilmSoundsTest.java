@@ -16,6 +16,7 @@ import app.latethistle.core.film.Run;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Framing;
+import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.Span;
 import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.TransitionKind;
@@ -61,7 +62,7 @@ class FilmSoundsTest {
   }
 
   private static List<Part> parts(Film film) {
-    return new FilmSounds(Films.resolved(film), SOUNDING).parts();
+    return new FilmSounds(Films.resolved(film), Shape.of(16, 9), SOUNDING).parts();
   }
 
   @Test
@@ -132,7 +133,8 @@ class FilmSoundsTest {
   void aTakeThatIsGoneIsNotHeard() {
     Film gone =
         Films.cut(List.of(shot("s0", "lost", on(0, 0, 0))), List.of(Tie.free(0), Tie.free(30)));
-    assertThat(new FilmSounds(Films.resolved(gone), Set.of("lost")).parts()).isEmpty();
+    assertThat(new FilmSounds(Films.resolved(gone), Shape.of(16, 9), Set.of("lost")).parts())
+        .isEmpty();
   }
 
   @Test

@@ -45,7 +45,7 @@ class LegibilityTest {
     assertThat(ratio).isCloseTo(wanted, within(0.01));
   }
 
-  private static Frame flat(int left, int right) {
+  private static ReadingAid.Behind flat(int left, int right) {
     int[] rgb = new int[WIDTH * HEIGHT];
     for (int y = 0; y < HEIGHT; y++) {
       Arrays.fill(rgb, y * WIDTH, y * WIDTH + WIDTH / 2, left);
@@ -53,7 +53,7 @@ class LegibilityTest {
     }
     Frame frame = new Frame(WIDTH, HEIGHT);
     Rgb.toFrame(rgb, frame);
-    return frame;
+    return new ReadingAid.Behind(0, frame);
   }
 
   private static WrittenTitle title(int size, int x) {

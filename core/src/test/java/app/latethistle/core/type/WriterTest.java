@@ -1,8 +1,10 @@
 package app.latethistle.core.type;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.key.KeyWriter;
+import app.latethistle.core.measure.Trail;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.words.Arrival;
@@ -18,6 +20,7 @@ import app.latethistle.core.words.TitleKind;
 import app.latethistle.core.words.TitleWords;
 import app.latethistle.core.words.Unit;
 import java.awt.image.BufferedImage;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -136,6 +139,56 @@ class WriterTest {
     assertThat(most).isEqualTo(63);
     int cr = WIDTH * HEIGHT * 5 / 4 + (HEIGHT / 4) * (WIDTH / 2) + WIDTH / 4;
     assertThat(data[cr] & 0xff).isEqualTo(240);
+  }
+
+  /** What goes with something is drawn as if it stood there; its key says where it is. */
+  @Test
+  void aTitleThatFollowsStandsWhereItHasGone() {
+    WrittenTitle still = title(Arrival.NONE, Arrival.NONE, List.of());
+    List<Trail.Place> steps = new ArrayList<>();
+    for (int i = 0; i < 50; i++) {
+      steps.add(new Trail.Place(0.004 * i, -0.002 * i));
+    }
+    WrittenTitle going = along(still, new Along(10, steps));
+    assertThat(drawn(going, 10)).isEqualTo(drawn(still, 10));
+    WrittenTitle there =
+        new WrittenTitle(
+            WORDS,
+            PLAIN,
+            Box.MIDDLE.at(600, 450),
+            still.movement(),
+            still.range(),
+            still.landing(),
+            List.of());
+    assertThat(drawn(going, 35)).isEqualTo(drawn(there, 35));
+    double before = middle(drawn(going, 30));
+    assertThat(before - middle(drawn(going, 31))).isCloseTo(0.002 * HEIGHT, within(0.1));
+
+    FrameRange part = new FrameRange(24, 48);
+    assertThat(key(going, part)).isNotEqualTo(key(still, part));
+    assertThat(key(going.at(frame -> frame + 24), new FrameRange(48, 72)))
+        .isEqualTo(key(going, part));
+    WrittenTitle slower = going.at(frame -> 2 * frame);
+    assertThat(slower.along().at(70)).isEqualTo(going.along().at(35));
+    assertThat(slower.along().at(71).x()).isCloseTo(0.004 * 25.5, within(1e-12));
+  }
+
+  private static WrittenTitle along(WrittenTitle title, Along along) {
+    return new WrittenTitle(
+        title.words(),
+        title.lettering(),
+        title.box(),
+        title.movement(),
+        title.range(),
+        title.landing(),
+        title.landings(),
+        along);
+  }
+
+  private static String key(WrittenTitle title, FrameRange part) {
+    KeyWriter key = new KeyWriter();
+    title.writeKey(key, part);
+    return key.hash();
   }
 
   @Test

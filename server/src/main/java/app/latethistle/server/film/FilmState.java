@@ -340,12 +340,12 @@ public record FilmState(
 
   /** What is heard. */
   public Mix mix() {
-    return FilmMix.of(resolved(), sounding, heardSong(), readings());
+    return FilmMix.of(resolved(), shape(), sounding, heardSong(), readings());
   }
 
   /** How music and clips step aside for the voice. */
   Ducking ducking() {
-    return FilmMix.ducking(resolved(), heardSong(), readings());
+    return FilmMix.ducking(resolved(), shape(), heardSong(), readings());
   }
 
   private Optional<FilmMix.Song> heardSong() {

@@ -46,7 +46,7 @@ class HearingController {
   @GetMapping(path = "/hear-sound.wav", produces = WAVE)
   byte[] sound(@PathVariable long productionId, @RequestParam String sound) throws IOException {
     FilmState state = films.state(productionId);
-    Mix alone = FilmMix.alone(state.resolved(), state.sounding(), sound);
+    Mix alone = FilmMix.alone(state.resolved(), state.shape(), state.sounding(), sound);
     long start = alone.parts().stream().mapToLong(p -> p.heard().start()).min().orElse(0);
     long end = alone.parts().stream().mapToLong(p -> p.heard().end()).max().orElse(0);
     SampleRange heard =

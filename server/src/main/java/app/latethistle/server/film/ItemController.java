@@ -141,7 +141,8 @@ class ItemController {
                   s.name(),
                   new SoundMaterial.OfTake(clip.take(), clip.in(), s.length()),
                   s.start() == null ? sound.when() : Landing.on(s.start().tie()),
-                  sound.how().withGain(s.gain())));
+                  sound.how().withGain(s.gain()),
+                  sound.follows()));
         });
   }
 

@@ -41,6 +41,7 @@ record MixView(
    * @param place null if what it is tied to is not there
    * @param over the shot it lands in, by its id; "" outside the film
    * @param asked how music and clips step aside for it; null if they do not
+   * @param follows the place it is heard from; null for none
    */
   record Laid(
       String id,
@@ -55,7 +56,8 @@ record MixView(
       @Schema(nullable = true) LaidPlace place,
       String over,
       @Schema(nullable = true) SteppingAside asked,
-      Manner how) {}
+      Manner how,
+      @Schema(nullable = true) FollowedView follows) {}
 
   /** Samples of a sound's first, of what lands, and after its last. */
   record LaidPlace(long start, long landing, long end) {}

@@ -121,7 +121,8 @@ class MixViews {
         place == null ? null : new MixView.LaidPlace(place.start(), place.landing(), place.end()),
         place == null ? "" : over(state, place.landing()),
         state.film().balance().asked().get(sound.id()),
-        sound.how());
+        sound.how(),
+        sound.follows().map(f -> FollowedView.of(state, f)).orElse(null));
   }
 
   private List<MixView.Astray> astray(FilmState state, SoundShelf.Catalogue known) {

@@ -52,6 +52,8 @@ record WordsView(
    * @param stays seconds that it stands whole
    * @param missing letters that no face has
    * @param asked how music and clips step aside for it; null if they do not
+   * @param follows the place it goes with; null for none
+   * @param along how far it has gone with it in each frame from its first on; none if it stays
    */
   record TitleView(
       String id,
@@ -68,7 +70,12 @@ record WordsView(
       double needs,
       double stays,
       List<String> missing,
-      @Schema(nullable = true) SteppingAside asked) {}
+      @Schema(nullable = true) SteppingAside asked,
+      @Schema(nullable = true) FollowedView follows,
+      List<Gone> along) {}
+
+  /** How far something has gone to the right and down, in thousandths of the picture. */
+  record Gone(double x, double y) {}
 
   /** A place on the picture, in thousandths of its width and height. */
   record Reserved(int x, int y, int width, int height) {

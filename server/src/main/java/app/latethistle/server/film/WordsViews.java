@@ -8,6 +8,7 @@ import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.TitlePlace;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Shape;
+import app.latethistle.core.render.FilmWritings;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.type.PublisherRoom;
 import app.latethistle.core.type.SetText;
@@ -40,7 +41,7 @@ class WordsViews {
     Shape in = shape.orElseGet(state::shape);
     List<WordsView.TitleView> titles =
         state.film().titles().stream()
-            .map(t -> title(state, t))
+            .map(t -> title(state, t, shape.filter(s -> !s.equals(state.shape()))))
             .sorted(
                 Comparator.comparingLong(
                     t -> t.place() == null ? Long.MAX_VALUE : t.place().landing()))
@@ -63,7 +64,7 @@ class WordsViews {
         PublisherRoom.of(in).stream().map(WordsView.Reserved::of).toList());
   }
 
-  private WordsView.TitleView title(FilmState state, FilmTitle t) {
+  private WordsView.TitleView title(FilmState state, FilmTitle t, Optional<Shape> other) {
     TitlePlace place = state.cutting().beside().titles().get(t.id());
     List<Integer> missing =
         SetText.missing(
@@ -85,7 +86,12 @@ class WordsViews {
         t.words().readingSeconds(),
         place == null ? 0 : place.standsFor(t.movement(), state.production().rate()),
         missing.stream().map(Character::toString).toList(),
-        state.film().balance().asked().get(t.id()));
+        state.film().balance().asked().get(t.id()),
+        t.follows().map(f -> FollowedView.of(state, f)).orElse(null),
+        new FilmWritings(state.resolved(), other, other.orElseGet(state::shape))
+            .along(t).steps().stream()
+                .map(step -> new WordsView.Gone(1000 * step.x(), 1000 * step.y()))
+                .toList());
   }
 
   private static List<WordsView.WordBox> boxes(FilmState state, ShapedBox box) {

@@ -1,5 +1,6 @@
 package app.latethistle.server.material;
 
+import app.latethistle.core.Refused;
 import app.latethistle.core.grade.ColourPicture;
 import app.latethistle.core.grade.GivenTable;
 import app.latethistle.core.look.Framing;
@@ -7,6 +8,8 @@ import app.latethistle.core.measure.CameraTravel;
 import app.latethistle.core.measure.FocusFinder;
 import app.latethistle.core.measure.Light;
 import app.latethistle.core.measure.LightCourse;
+import app.latethistle.core.measure.PlaceTracker;
+import app.latethistle.core.measure.Trail;
 import app.latethistle.core.measure.Travel;
 import app.latethistle.core.picture.Backing;
 import app.latethistle.core.picture.Frame;
@@ -180,6 +183,36 @@ public class Pictures {
           ColourPicture small = ColourPicture.of(frame).atMost(SubjectCut.SMALL);
           Silhouette found = FirstOutline.of(small, guide);
           return Jpeg.encode(new SoftEdge(frame.width(), frame.height()).of(frame, found), 0.8f);
+        });
+  }
+
+  /**
+   * Where a place of a take that is pointed at in a frame goes in some others; in a still it stays.
+   *
+   * @throws IllegalArgumentException if there is nothing there that is known again
+   */
+  public Trail trail(
+      String hash, FrameRate rate, long marked, double x, double y, FrameRange frames) {
+    return reading(
+        hash,
+        rate,
+        proxy -> {
+          Frame first = proxy.frame(marked);
+          PlaceTracker tracker =
+              new PlaceTracker(
+                  at -> Arrays.copyOf(proxy.frame(at).data(), first.offset(1)),
+                  first.width(),
+                  first.height());
+          if (proxy.frames() == 1) {
+            return new Trail(0, List.of(Trail.Spot.of(x, y)));
+          }
+          Trail trail = tracker.follow(marked, x, y, frames);
+          if (trail.spots().size() == 1 && frames.length() > 1) {
+            throw new Refused(
+                "There is nothing to hold on to there; point at something with an edge or a"
+                    + " pattern.");
+          }
+          return trail;
         });
   }
 

@@ -138,13 +138,14 @@ public class TitleSights {
       SafeArea safe)
       throws IOException {
     KeyWriter key = new KeyWriter();
-    key.put(program.key(new FrameRange(frames.get(0), frames.get(frames.size() - 1) + 1)));
+    FrameRange seen = new FrameRange(frames.get(0), frames.get(frames.size() - 1) + 1);
+    key.put(program.key(seen));
     for (SeenFocus focus : focuses) {
       key.put(focus.shot()).put(focus.place().left()).put(focus.place().top());
       key.put(focus.place().right()).put(focus.place().bottom());
     }
     key.put(safe.left()).put(safe.top()).put(safe.right()).put(safe.bottom());
-    written.writeKey(key, new FrameRange(frames.get(0), frames.get(0) + 1));
+    written.writeKey(key, seen);
     String name = key.hash();
     Optional<TitleSight> before = known.get(name);
     if (before.isPresent()) {
@@ -162,7 +163,10 @@ public class TitleSights {
       List<SeenFocus> focuses,
       SafeArea safe)
       throws IOException {
-    List<Frame> behind = previews.frames(program, frames);
+    List<ReadingAid.Behind> behind = new ArrayList<>();
+    for (Frame frame : previews.frames(program, frames)) {
+      behind.add(new ReadingAid.Behind(frames.get(behind.size()), frame));
+    }
     Shape shape = Shape.of(program.width(), program.height());
     List<Rectangle2D> room =
         written.words().kind() == TitleKind.END ? PublisherRoom.of(shape) : List.of();
@@ -173,7 +177,7 @@ public class TitleSights {
             Stream.concat(room.stream(), focuses.stream().map(SeenFocus::part)).toList(),
             safe);
     Legibility now = aid.measure(written);
-    Frame frame = behind.get(0);
+    Frame frame = behind.get(0).frame();
     double outside = aid.outside(written);
     List<String> over =
         focuses.stream()
@@ -191,7 +195,7 @@ public class TitleSights {
         outside * 1080 / Math.min(frame.width(), frame.height()),
         over,
         crowds,
-        SightBox.of(aid.set(written).box(), frame),
+        SightBox.of(aid.box(written), frame),
         now.letters().stream()
             .map(l -> new SightLetter(l.text(), l.ratio(), SightBox.of(l.box(), frame)))
             .toList(),

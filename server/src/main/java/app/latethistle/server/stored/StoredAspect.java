@@ -3,6 +3,7 @@ package app.latethistle.server.stored;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Balance;
 import app.latethistle.core.film.FilmSound;
+import app.latethistle.core.film.Following;
 import app.latethistle.core.film.Landing;
 import app.latethistle.core.film.Material;
 import app.latethistle.core.film.Overlay;
@@ -71,6 +72,17 @@ final class StoredAspect<I, T, S> {
   }
 
   private record Texts(Map<String, String> texts) {}
+
+  /** What is followed; null for nothing. */
+  private record Follows(ItemForms.Followed place) {
+    static Follows of(Optional<Following> following) {
+      return new Follows(following.map(ItemForms.Followed::of).orElse(null));
+    }
+
+    Optional<Following> get() {
+      return Optional.ofNullable(place).map(ItemForms.Followed::get);
+    }
+  }
 
   private record SoundManner(double gain, SoundForms.Heard heard) {
     static SoundManner of(Manner how) {
@@ -153,6 +165,8 @@ final class StoredAspect<I, T, S> {
               Aspect.MOVEMENT, WordForms.Moving.class, WordForms.Moving::of, WordForms.Moving::get),
           new StoredAspect<>(Aspect.STANDING, Stands.class, Stands::of, Stands::get),
           new StoredAspect<>(Aspect.TITLE_LAYER, Integer.class, l -> l, l -> l),
+          new StoredAspect<>(Aspect.TITLE_FOLLOWS, Follows.class, Follows::of, Follows::get),
+          new StoredAspect<>(Aspect.SOUND_FOLLOWS, Follows.class, Follows::of, Follows::get),
           new StoredAspect<>(Aspect.TEXTS, Texts.class, Texts::new, t -> t.texts),
           new StoredAspect<>(
               Aspect.CAPTION_STYLE, WordForms.Look.class, WordForms.Look::of, WordForms.Look::get),

@@ -108,7 +108,8 @@ public record StoredOrder(Program program, Mix mix, Optional<LoudnessAim> aim) {
   @JsonSubTypes({
     @JsonSubTypes.Type(value = Placed.class, name = "placed"),
     @JsonSubTypes.Type(value = Cared.class, name = "cared"),
-    @JsonSubTypes.Type(value = Muffled.class, name = "muffled")
+    @JsonSubTypes.Type(value = Muffled.class, name = "muffled"),
+    @JsonSubTypes.Type(value = Panned.class, name = "panned")
   })
   private sealed interface Doing {
     Effect get();
@@ -124,6 +125,12 @@ public record StoredOrder(Program program, Mix mix, Optional<LoudnessAim> aim) {
       if (effect instanceof Effect.Cared c) {
         return new Cared(SoundForms.Care.of(c.how()));
       }
+      if (effect instanceof Effect.Panned p) {
+        return new Panned(
+            of(p.first()),
+            p.line().stream().map(Effect.Panned.Point::sample).toList(),
+            p.line().stream().map(Effect.Panned.Point::pan).toList());
+      }
       return effect instanceof Effect.Muffled ? new Muffled() : null;
     }
   }
@@ -137,6 +144,18 @@ public record StoredOrder(Program program, Mix mix, Optional<LoudnessAim> aim) {
           distance,
           Room.valueOf(room),
           new Equaliser(filters.stream().map(SoundForms.Filter::get).toList()));
+    }
+  }
+
+  /** It goes from left to right after what is done to it first; null for nothing. */
+  private record Panned(Doing first, List<Long> samples, List<Double> pans) implements Doing {
+    @Override
+    public Effect get() {
+      List<Effect.Panned.Point> line = new ArrayList<>();
+      for (int i = 0; i < samples.size(); i++) {
+        line.add(new Effect.Panned.Point(samples.get(i), pans.get(i)));
+      }
+      return new Effect.Panned(first == null ? Effect.NONE : first.get(), line);
     }
   }
 

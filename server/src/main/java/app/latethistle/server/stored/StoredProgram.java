@@ -8,12 +8,14 @@ import app.latethistle.core.look.Matte;
 import app.latethistle.core.look.Mixing;
 import app.latethistle.core.look.TransitionKind;
 import app.latethistle.core.look.TreatmentKind;
+import app.latethistle.core.measure.Trail;
 import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Treat;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.type.Along;
 import app.latethistle.core.type.Writing;
 import app.latethistle.core.type.WrittenCaption;
 import app.latethistle.core.type.WrittenTitle;
@@ -288,6 +290,26 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
 
   /** A layer and what is written on it. */
   record Written(Node of, List<Words> words) implements Node {
+    /** How far a title goes with what it follows. */
+    record Gone(long from, List<Double> right, List<Double> down) {
+      static Gone of(Along along) {
+        return along.steps().isEmpty()
+            ? null
+            : new Gone(
+                along.from(),
+                along.steps().stream().map(Trail.Place::x).toList(),
+                along.steps().stream().map(Trail.Place::y).toList());
+      }
+
+      Along get() {
+        List<Trail.Place> steps = new ArrayList<>();
+        for (int i = 0; i < right.size(); i++) {
+          steps.add(new Trail.Place(right.get(i), down.get(i)));
+        }
+        return new Along(from, steps);
+      }
+    }
+
     /** A title, which has something to say, or a caption, which has lines. */
     record Words(
         WordForms.Said said,
@@ -298,7 +320,8 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
         int marked,
         StoredFrames range,
         long landing,
-        List<Long> moments) {
+        List<Long> moments,
+        Gone gone) {
       static Words of(Writing writing) {
         if (writing instanceof WrittenTitle t) {
           return new Words(
@@ -310,7 +333,8 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
               0,
               StoredFrames.of(t.range()),
               t.landing(),
-              t.landings());
+              t.landings(),
+              Gone.of(t.along()));
         }
         WrittenCaption c = (WrittenCaption) writing;
         return new Words(
@@ -322,7 +346,8 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
             c.marked(),
             StoredFrames.of(c.range()),
             0,
-            c.spoken());
+            c.spoken(),
+            null);
       }
 
       Writing get() {
@@ -335,7 +360,8 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
                 movement.get(),
                 range.get(),
                 landing,
-                moments);
+                moments,
+                gone == null ? Along.NOTHING : gone.get());
       }
     }
 

@@ -14,6 +14,7 @@ import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.FilmTitle;
+import app.latethistle.core.film.Following;
 import app.latethistle.core.film.Held;
 import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Joint;
@@ -62,6 +63,7 @@ import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.look.View;
 import app.latethistle.core.measure.Light;
+import app.latethistle.core.measure.Trail;
 import app.latethistle.core.mix.Course;
 import app.latethistle.core.mix.Edges;
 import app.latethistle.core.mix.Effect;
@@ -94,6 +96,7 @@ import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
+import app.latethistle.core.type.Along;
 import app.latethistle.core.type.WrittenCaption;
 import app.latethistle.core.type.WrittenTitle;
 import app.latethistle.core.words.Box;
@@ -183,6 +186,10 @@ class StoredFormatsTest {
           new SoundMaterial.OfTake("31", 4, 40),
           Landing.on(Tie.onBeat(8)),
           Manner.PLAIN.withGain(-6));
+  private static final Optional<Following> FOLLOWS =
+      Optional.of(
+          new Following(
+              "31", new Trail(12, List.of(Trail.Spot.of(0.25, 0.5), Trail.Spot.of(0.26, 0.4)))));
   private static final Manner MANNER =
       new Manner(
           -4.5,
@@ -283,6 +290,8 @@ class StoredFormatsTest {
         SetAspect.of(Aspect.MOVEMENT, "title", TITLE.movement()),
         SetAspect.of(Aspect.STANDING, "title", TITLE.when()),
         SetAspect.of(Aspect.TITLE_LAYER, "title", 2),
+        SetAspect.of(Aspect.TITLE_FOLLOWS, Map.of("title", FOLLOWS, "badge", Optional.empty())),
+        SetAspect.of(Aspect.SOUND_FOLLOWS, "sound", FOLLOWS),
         SetAspect.of(Aspect.TEXTS, CAPTIONS.id(), CAPTIONS.texts()),
         SetAspect.of(Aspect.CAPTION_STYLE, CAPTIONS.id(), CAPTIONS.style()),
         Put.title(TITLE),
@@ -494,7 +503,10 @@ class StoredFormatsTest {
                                 TITLE.movement(),
                                 new FrameRange(4, 20),
                                 9,
-                                List.of(9L, 14L)),
+                                List.of(9L, 14L),
+                                new Along(
+                                    4,
+                                    List.of(new Trail.Place(0.1, -0.02), new Trail.Place(0, 0)))),
                             new WrittenCaption(
                                 List.of("eins", "zwei"),
                                 CaptionStyle.USUAL.lettering(),
@@ -530,6 +542,16 @@ class StoredFormatsTest {
                     0,
                     Edges.NONE,
                     new Effect.Muffled()),
+                new Part(
+                    Bus.SOUNDS,
+                    "d",
+                    at,
+                    new Course.Straight(8),
+                    0,
+                    Edges.NONE,
+                    new Effect.Panned(
+                        Effect.NONE,
+                        List.of(new Effect.Panned.Point(-4, -0.5), new Effect.Panned.Point(9, 1)))),
                 new Part(
                     Bus.CLIPS,
                     "b",

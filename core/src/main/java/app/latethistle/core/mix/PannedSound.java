@@ -1,0 +1,61 @@
+package app.latethistle.core.mix;
+
+import java.io.IOException;
+import java.util.List;
+
+/** A sound that goes from left to right, as loud everywhere. */
+final class PannedSound implements SoundSource.Sound {
+  private final SoundSource.Sound sound;
+  private final List<Effect.Panned.Point> line;
+  private float[] read = new float[0];
+
+  PannedSound(SoundSource.Sound sound, List<Effect.Panned.Point> line) {
+    this.sound = sound;
+    this.line = line;
+  }
+
+  @Override
+  public int channels() {
+    return 2;
+  }
+
+  @Override
+  public long length() {
+    return sound.length();
+  }
+
+  @Override
+  public void read(long from, float[] target, int frames) throws IOException {
+    int channels = sound.channels();
+    if (read.length < frames * channels) {
+      read = new float[frames * channels];
+    }
+    sound.read(from, read, frames);
+    int after = 0;
+    for (int i = 0; i < frames; i++) {
+      long at = from + i;
+      while (after < line.size() && line.get(after).sample() <= at) {
+        after++;
+      }
+      double side = (pan(after, at) + 1) * Math.PI / 4;
+      target[2 * i] = (float) (read[i * channels] * Math.sqrt(2) * Math.cos(side));
+      target[2 * i + 1] =
+          (float) (read[i * channels + channels - 1] * Math.sqrt(2) * Math.sin(side));
+    }
+  }
+
+  private double pan(int after, long at) {
+    Effect.Panned.Point b = line.get(Math.min(line.size() - 1, after));
+    Effect.Panned.Point a = line.get(Math.max(0, after - 1));
+    if (a.sample() >= b.sample() || at <= a.sample()) {
+      return a.pan();
+    }
+    double share = (double) (at - a.sample()) / (b.sample() - a.sample());
+    return a.pan() + (b.pan() - a.pan()) * Math.min(1, share);
+  }
+
+  @Override
+  public void close() throws IOException {
+    sound.close();
+  }
+}
