@@ -66,7 +66,7 @@ function caughtAt(ruler: Ruler, x: number, all: readonly Caught[], free: boolean
 /** The film on staves, as it is heard: sounds are dragged to where they land, the lid up and down. */
 export function MixSheet(props: Props) {
   const { production, film, mix, heard, chosen, onChoose, lined, actions } = props;
-  const [box, size] = useSize({ width: 904, height: 640 });
+  const [box, size] = useSize("mix", { width: 904, height: 640 });
   const fps = production.framesPerSecond;
   const wish = useRoom((s) => s.barsPerLine);
   const { seen, onScroll } = useWindow(size.height);

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import IconButton from "@mui/material/IconButton";
 import OutlinedInput from "@mui/material/OutlinedInput";
+import { styled } from "@mui/material/styles";
 import { useRef } from "react";
 import type { Film, Production, ShelfSound } from "../../api/client";
 import {
@@ -44,7 +44,7 @@ export function ShelfPanel({ production, search, onSearch, picked, onPick, onLay
   const { ask, bringIn } = useGetSounds(production.id);
   const file = useRef<HTMLInputElement>(null);
   const sounds = found?.sounds ?? [];
-  const [list, size] = useSize({ width: 375, height: 480 });
+  const [list, size] = useSize("shelf", { width: 375, height: 480 });
   const { seen, onScroll } = useWindow(size.height);
   const first = Math.max(0, Math.floor(seen.top / ROW));
   return (
@@ -145,51 +145,31 @@ function Row(props: {
 }) {
   const { production, sound, chosen, onPick, onLay } = props;
   return (
-    <Box
+    <RowOf
       role="group"
       aria-label={sound.name}
       onDoubleClick={onLay}
-      sx={{
-        display: "grid",
-        gridTemplateColumns: "26px 1fr 96px 44px 44px",
-        alignItems: "center",
-        gap: 1,
-        px: 2,
-        height: ROW,
-        borderBottom: `1px solid ${ink.rule}`,
-        bgcolor: chosen ? ink.thistleWash : "transparent",
-      }}
+      style={{ background: chosen ? ink.thistleWash : "transparent" }}
     >
-      <IconButton
-        size="small"
+      <Plain
         aria-label={`Hear ${sound.name}`}
         onClick={() => {
           onPick();
           hear(soundUrl(production, sound.id));
         }}
-        sx={{ width: 24, height: 24, color: ink.ink2 }}
+        style={{ color: ink.ink2, textAlign: "center" }}
       >
         <svg width={10} height={12} fill="currentColor" aria-hidden>
           <path d="M0 0l10 6l-10 6z" />
         </svg>
-      </IconButton>
-      <Box
-        component="button"
+      </Plain>
+      <Plain
         onClick={onPick}
         title={`${sound.source}${sound.rights ? `, ${sound.rights}` : ""}`}
-        sx={{
-          all: "unset",
-          cursor: "pointer",
-          fontWeight: 600,
-          overflow: "hidden",
-          textOverflow: "ellipsis",
-          whiteSpace: "nowrap",
-          color: chosen ? ink.thistleDeep : ink.ink,
-          "&:focus-visible": { outline: `2px solid ${ink.thistle}` },
-        }}
+        style={{ fontWeight: 600, color: chosen ? ink.thistleDeep : ink.ink }}
       >
         {sound.name}
-      </Box>
+      </Plain>
       <SoundOutline
         outline={sound.outline}
         lands={sound.lands / sound.seconds}
@@ -197,12 +177,41 @@ function Row(props: {
         height={24}
         chosen={chosen}
       />
-      <Box sx={{ textAlign: "right", color: ink.ink2, fontSize: 12 }}>
+      <div style={{ textAlign: "right", color: ink.ink2, fontSize: 12 }}>
         {sound.seconds.toFixed(1)} s
-      </Box>
-      <Button size="small" sx={{ minWidth: 0, px: 1, minHeight: 22 }} onClick={onLay}>
+      </div>
+      <Plain onClick={onLay} style={LAY}>
         Lay
-      </Button>
-    </Box>
+      </Plain>
+    </RowOf>
   );
 }
+
+/** A row is drawn often: its styles are worked out once. */
+const RowOf = styled("div")({
+  display: "grid",
+  gridTemplateColumns: "26px 1fr 96px 44px 44px",
+  alignItems: "center",
+  gap: 4,
+  padding: "0 8px",
+  height: ROW,
+  borderBottom: `1px solid ${ink.rule}`,
+});
+
+const Plain = styled("button")({
+  all: "unset",
+  cursor: "pointer",
+  overflow: "hidden",
+  textOverflow: "ellipsis",
+  whiteSpace: "nowrap",
+  "&:focus-visible": { outline: `2px solid ${ink.thistle}` },
+});
+
+const LAY = {
+  boxSizing: "border-box",
+  height: 22,
+  textAlign: "center",
+  border: `1px solid ${ink.edge}`,
+  borderRadius: 4,
+  background: ink.sheet,
+} as const;

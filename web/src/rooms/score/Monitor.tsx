@@ -37,7 +37,7 @@ export function Monitor({
   const shape = useRoom((s) => s.shape);
   const { width, height } = watched(film, production, shape);
   const aspect = width / height;
-  const [ref, column] = useSize({ width: 376, height: 0 });
+  const [ref, column] = useSize("monitor", { width: 376, height: 0 });
   return (
     <Box
       ref={ref}

@@ -25,7 +25,7 @@ interface Props {
 export function Staves({ production, film, actions }: Props) {
   const peaks = usePeaks(production.id, film.clock.song).data;
   const wish = useRoom((s) => s.barsPerLine);
-  const [sheet, size] = useSize({ width: 904, height: 680 });
+  const [sheet, size] = useSize("score", { width: 904, height: 680 });
   const fps = production.framesPerSecond;
   const { rulers, barsPerLine } = useRulers(film, fps, wish, size.width);
   const { whole, needs } = useNeeds(film, rulers);

@@ -47,7 +47,7 @@ export function Takes() {
   const setPick = useSetPick(id);
   const judge = useJudge(id);
   const scroller = useRef<HTMLDivElement | null>(null);
-  const [measured, room] = useSize({ width: 856, height: 700 });
+  const [measured, room] = useSize("takes", { width: 856, height: 700 });
   const scrolls = useCallback(
     (element: HTMLDivElement | null) => {
       scroller.current = element;

@@ -128,7 +128,7 @@ export function TitleCard(props: Props) {
           value={[
             ...(lettering.face.bold ? ["bold"] : []),
             ...(lettering.face.italic ? ["italic"] : []),
-            ...(lettering.spacing.letters === "CAPITALS" ? ["capitals"] : []),
+            lettering.spacing.letters,
           ]}
           onChange={(_, on: string[]) =>
             set({
@@ -139,14 +139,17 @@ export function TitleCard(props: Props) {
               },
               spacing: {
                 ...lettering.spacing,
-                letters: on.includes("capitals") ? "CAPITALS" : "AS_WRITTEN",
+                letters: lettersOf(on, lettering.spacing.letters),
               },
             })
           }
         >
           {family?.bold && <ToggleButton value="bold">bold</ToggleButton>}
           {family?.italic && <ToggleButton value="italic">italic</ToggleButton>}
-          <ToggleButton value="capitals">capitals</ToggleButton>
+          <ToggleButton value="CAPITALS">capitals</ToggleButton>
+          <ToggleButton value="SMALL_CAPITALS" title="Small capitals of the face where it has them">
+            small
+          </ToggleButton>
         </ToggleButtonGroup>
         <NumberField
           label="apart"
@@ -381,6 +384,14 @@ export function TitleCard(props: Props) {
       </Row>
     </Box>
   );
+}
+
+type Letters = Lettering["spacing"]["letters"];
+
+/** Which letters were chosen: the one that is new, or none. */
+function lettersOf(on: readonly string[], now: Letters): Letters {
+  const chosen = (["CAPITALS", "SMALL_CAPITALS"] as const).filter((name) => on.includes(name));
+  return chosen.find((name) => name !== now) ?? chosen[0] ?? "AS_WRITTEN";
 }
 
 /** What a title lands on, after the word “lands”. */

@@ -46,7 +46,7 @@ const REACH = 8;
 /** The film on low staves: titles ramp up to where they land, captions are boxes. */
 export function WordsSheet(props: Props) {
   const { production, film, words, onTitle, onCaption, actions } = props;
-  const [box, size] = useSize({ width: 688, height: 280 });
+  const [box, size] = useSize("words", { width: 688, height: 280 });
   const fps = production.framesPerSecond;
   const wish = useRoom((s) => s.barsPerLine);
   const { rulers } = useRulers(film, fps, wish, size.width);

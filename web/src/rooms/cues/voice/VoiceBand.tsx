@@ -41,7 +41,7 @@ export function VoiceBand({ production, song, film }: Props) {
   const [manners, setManners] = useState<Record<string, Manner>>({});
   const [busy, setBusy] = useState("");
   const long = useRef<HTMLInputElement>(null);
-  const [ref, size] = useSize({ width: 1248, height: 300 });
+  const [ref, size] = useSize("voice", { width: 1248, height: 300 });
   const audio = useRef<HTMLAudioElement>(null);
   const player = useReadingPlayer(production, audio);
   const navigate = useNavigate();

@@ -190,7 +190,8 @@ record DocumentFiles(
           take.media().sha256(),
           frames,
           facts.shape().get(),
-          Optional.ofNullable(take.subject()).map(MediumForm::sha256));
+          Optional.ofNullable(take.subject()).map(MediumForm::sha256),
+          take.boxes());
     } catch (RefusedMedia e) {
       throw new IOException(original.path() + ": " + e.getMessage(), e);
     }

@@ -43,7 +43,7 @@ class IntroductionsTest {
           Map.entry(
               "marks",
               "Film film, Resolved resolved, PictureShape picture,"
-                  + " Map<String, List<app.latethistle.core.measure.Box>> marks,"
+                  + " Map<String, List<app.latethistle.core.take.Box>> marks,"
                   + " Faces faces"),
           Map.entry("measure", "List<byte[]> planes"),
           Map.entry("mix", "String hash, long length, SoundSource source"),

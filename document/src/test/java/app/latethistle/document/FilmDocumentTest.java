@@ -429,7 +429,8 @@ class FilmDocumentTest {
                         MediumForm.ofHash("0a".repeat(32)),
                         90L,
                         true,
-                        MediumForm.ofHash("0b".repeat(32))))
+                        MediumForm.ofHash("0b".repeat(32)),
+                        List.of(new TakeForm.MarkForm(0.9, 0.9, 0.98, 0.97))))
             .toList(),
         SongForm.of("1b".repeat(32), BeatGrid.even(120, 0.25, 60, 4)),
         List.of(

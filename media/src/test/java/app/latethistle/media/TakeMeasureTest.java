@@ -3,13 +3,13 @@ package app.latethistle.media;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.CornerEdges;
 import app.latethistle.core.measure.MoveVerdict;
 import app.latethistle.core.measure.PictureMeter;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.measure.Travel;
 import app.latethistle.core.story.CameraMove;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.time.FrameRange;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

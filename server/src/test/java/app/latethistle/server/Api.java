@@ -158,11 +158,13 @@ public final class Api {
         .orElse("");
   }
 
-  /** Asks again and again until the answer is as wished. */
+  /** Asks again and again until the answer is as wished, the seldomer the longer answers take. */
   public JsonNode until(String path, Predicate<JsonNode> wish) {
     long end = System.nanoTime() + PATIENCE.toNanos();
     while (true) {
+      long asked = System.nanoTime();
       JsonNode answer = get(path).json();
+      long took = (System.nanoTime() - asked) / 1_000_000;
       if (wish.test(answer)) {
         return answer;
       }
@@ -170,7 +172,7 @@ public final class Api {
         throw new AssertionError(path + " still answers " + answer);
       }
       try {
-        Thread.sleep(100);
+        Thread.sleep(100 + 4 * took);
       } catch (InterruptedException e) {
         Thread.currentThread().interrupt();
         throw new IllegalStateException(e);

@@ -2,8 +2,8 @@ package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.picture.Frame;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.media.ClipReader;

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -109,7 +110,7 @@ class WorkersTest {
         new Thread(
             () -> {
               while (!isAtWork(jdbc, "dying")) {
-                Thread.onSpinWait();
+                LockSupport.parkNanos(2_000_000);
               }
               dying.destroyForcibly();
             });

@@ -18,7 +18,6 @@ import app.latethistle.core.marks.Covers;
 import app.latethistle.core.marks.Cropping;
 import app.latethistle.core.marks.Marked;
 import app.latethistle.core.marks.SeenMark;
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
@@ -27,7 +26,6 @@ import app.latethistle.core.type.SetText;
 import app.latethistle.core.words.TitleKind;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -49,16 +47,13 @@ public final class FilmChecks {
   /**
    * What is known beside the film.
    *
-   * @param marks boxes of marks in takes, by the takes' ids
    * @param slates takes that are slates
    * @param script the script's words
    * @param faces the letters there are
    * @param wish how long the film is to be, in seconds; 0 for as long as it is
    */
-  public record Known(
-      Map<String, List<Box>> marks, Set<String> slates, Spelling script, Faces faces, double wish) {
+  public record Known(Set<String> slates, Spelling script, Faces faces, double wish) {
     public Known {
-      marks = Map.copyOf(marks);
       slates = Set.copyOf(slates);
     }
   }
@@ -117,7 +112,7 @@ public final class FilmChecks {
   }
 
   private void marks() {
-    Marked marked = new Marked(film, picture, known.marks);
+    Marked marked = new Marked(film, picture);
     Covers covers = Covers.of(marked, known.faces);
     Optional<Mend> badge = badge(marked);
     Optional<Mend> bars = bars(marked);
@@ -140,7 +135,7 @@ public final class FilmChecks {
   /** All marks of the take are left out, those too that are not seen now. */
   private Optional<Mend> framedOut(Placement p, Take take) {
     return Cropping.around(
-            known.marks.get(take.id()), p.framing().own(), take.shape(), aspect(), Cropping.CLOSEST)
+            take.marks(), p.framing().own(), take.shape(), aspect(), Cropping.CLOSEST)
         .map(
             crop ->
                 new Mend(

@@ -9,7 +9,7 @@ import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Put;
 import app.latethistle.core.film.Standing;
 import app.latethistle.core.film.Tie;
-import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.Faces;

@@ -7,7 +7,7 @@ import app.latethistle.core.look.Dial;
 import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
-import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.Box;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;

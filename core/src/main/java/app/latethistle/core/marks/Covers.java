@@ -7,7 +7,7 @@ import app.latethistle.core.film.TitlePlace;
 import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
-import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.Faces;

@@ -4,7 +4,7 @@ import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.View;
 import app.latethistle.core.look.Window;
-import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
 import java.util.ArrayList;
 import java.util.Comparator;

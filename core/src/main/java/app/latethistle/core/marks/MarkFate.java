@@ -1,6 +1,7 @@
 package app.latethistle.core.marks;
 
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.take.Take;
 import app.latethistle.core.type.Faces;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,7 +21,8 @@ public enum MarkFate {
     Covers covers = Covers.of(marked, faces);
     Map<String, MarkFate> fates = new LinkedHashMap<>();
     for (Placement shot : marked.film().film().placements()) {
-      if (shot.hasPicture() && marked.marks().containsKey(shot.take())) {
+      Take take = marked.film().takes().get(shot.take());
+      if (shot.hasPicture() && take != null && !take.marks().isEmpty()) {
         List<SeenMark> seen = marked.seen(shot);
         fates.put(
             shot.id(),

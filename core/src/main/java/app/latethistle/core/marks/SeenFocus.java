@@ -5,7 +5,7 @@ import app.latethistle.core.film.Resolved;
 import app.latethistle.core.look.Focus;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Shape;
-import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
 import java.awt.geom.Rectangle2D;
@@ -57,6 +57,10 @@ public record SeenFocus(String shot, FrameRange at, Box place) {
 
   /** Its place in parts of the picture's sides. */
   public Rectangle2D part() {
+    return part(place);
+  }
+
+  static Rectangle2D part(Box place) {
     return new Rectangle2D.Double(
         place.left(), place.top(), place.right() - place.left(), place.bottom() - place.top());
   }

@@ -1,13 +1,19 @@
 package app.latethistle.core.marks;
 
+import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.Resolved;
 import app.latethistle.core.look.Fit;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.FramingPath;
+import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.View;
 import app.latethistle.core.look.Window;
-import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
+import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
+import java.awt.geom.Rectangle2D;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -20,6 +26,34 @@ import java.util.Optional;
 public record SeenMark(String shot, FrameRange at, Box place) {
   /** Moments of a shot that are looked at, beside its first: a camera moves evenly between them. */
   private static final int MOMENTS = 10;
+
+  /**
+   * The marks that a shot of the cut shows, over the time it is seen.
+   *
+   * @param other the shape it is seen in, if that is not the film's own
+   * @param shape of its pictures
+   */
+  public static List<SeenMark> of(
+      Resolved film, Placement shot, Optional<Shape> other, Shape shape) {
+    Take take = shot.hasPicture() ? film.takes().get(shot.take()) : null;
+    if (take == null) {
+      return List.of();
+    }
+    FrameRange at = film.cutting().seenOf(film.film().indexOfId(shot.id()));
+    Framing framing =
+        other.map(s -> shot.framing().in(s, take.shape())).orElse(shot.framing().own());
+    return take.marks().stream()
+        .flatMap(
+            mark ->
+                place(framing, mark, take.shape(), (double) shape.across() / shape.down()).stream())
+        .map(place -> new SeenMark(shot.id(), at, place))
+        .toList();
+  }
+
+  /** Its place in parts of the picture's sides. */
+  public Rectangle2D part() {
+    return SeenFocus.part(place);
+  }
 
   /**
    * What a mark takes up of the film's picture while its shot is seen.

@@ -9,7 +9,7 @@
  * app.latethistle.core.marks.Badge} the channel's own sign.
  *
  * <pre>{@code
- * Marked marked = new Marked(resolved, picture, marks);      // boxes of marks, by takes' ids
+ * Marked marked = new Marked(resolved, picture);             // takes know their marks
  * marked.seen();                                             // shots that show one, and where
  * Covers covers = Covers.of(marked, faces);                  // bars, plates of titles
  * marked.seen().stream().filter(s -> !covers.hides(s));      // what is left to be put right

@@ -1,5 +1,6 @@
 package app.latethistle.core.measure;
 
+import app.latethistle.core.take.Box;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,6 +1,7 @@
 package app.latethistle.core.measure;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.time.FrameRange;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,5 +1,6 @@
 package app.latethistle.core.measure;
 
+import app.latethistle.core.take.Box;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.List;

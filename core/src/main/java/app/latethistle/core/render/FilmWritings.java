@@ -11,6 +11,7 @@ import app.latethistle.core.film.TitlePlace;
 import app.latethistle.core.film.VoiceClock;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.marks.SeenFocus;
+import app.latethistle.core.marks.SeenMark;
 import app.latethistle.core.marks.SeenTrail;
 import app.latethistle.core.measure.Trail;
 import app.latethistle.core.music.BeatGrid;
@@ -28,6 +29,7 @@ import app.latethistle.core.words.ShapedBox;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** What is written on a resolved film, in a shape. */
 public final class FilmWritings {
@@ -141,9 +143,7 @@ public final class FilmWritings {
     ClearPlace clear =
         new ClearPlace(
             film.film().titles().stream().flatMap(t -> pages(t).stream()).toList(),
-            SeenFocus.in(film, other, shape, new FrameRange(0, film.cutting().length())).stream()
-                .map(focus -> new ClearPlace.Spared(focus.at(), focus.part()))
-                .toList(),
+            spared(),
             shape);
     List<WrittenCaption> all = new ArrayList<>();
     for (Caption caption : captioner.captions()) {
@@ -162,6 +162,18 @@ public final class FilmWritings {
                       : List.of())));
     }
     return all;
+  }
+
+  /** What captions are not to lie over: the focus of the shots behind, and marks. */
+  private List<ClearPlace.Spared> spared() {
+    FrameRange whole = new FrameRange(0, film.cutting().length());
+    return Stream.concat(
+            SeenFocus.in(film, other, shape, whole).stream()
+                .map(focus -> new ClearPlace.Spared(focus.at(), focus.part())),
+            film.film().placements().stream()
+                .flatMap(shot -> SeenMark.of(film, shot, other, shape).stream())
+                .map(mark -> new ClearPlace.Spared(mark.at(), mark.part())))
+        .toList();
   }
 
   private Box box(ShapedBox box) {

@@ -1,7 +1,7 @@
 package app.latethistle.core.repair;
 
 import app.latethistle.core.Refused;
-import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.Box;
 
 /**
  * A rectangle of a picture that is filled, in pixels; its sides are even, so that it is whole in

@@ -1,6 +1,6 @@
 package app.latethistle.core.repair;
 
-import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.Box;
 import java.io.IOException;
 import java.util.List;
 

@@ -1,5 +1,6 @@
 package app.latethistle.core.take;
 
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -11,16 +12,32 @@ import java.util.Optional;
  * @param shape the picture's shape
  * @param subject SHA-256 of a file whose pictures say by their luma, frame by frame, how opaque the
  *     take's subject is; empty if none has been cut out of it
+ * @param marks what marks take up that the service burned into its pictures
  */
 public record Take(
-    String id, String media, long frames, PictureShape shape, Optional<String> subject) {
-  /** A take out of which nothing has been cut. */
+    String id,
+    String media,
+    long frames,
+    PictureShape shape,
+    Optional<String> subject,
+    List<Box> marks) {
+  /** Copies the list. */
+  public Take {
+    marks = List.copyOf(marks);
+  }
+
+  /** A take out of which nothing has been cut, and which has no marks. */
   public Take(String id, String media, long frames, PictureShape shape) {
-    this(id, media, frames, shape, Optional.empty());
+    this(id, media, frames, shape, Optional.empty(), List.of());
   }
 
   /** The same with its subject cut out. */
   public Take withSubject(String file) {
-    return new Take(id, media, frames, shape, Optional.of(file));
+    return new Take(id, media, frames, shape, Optional.of(file), marks);
+  }
+
+  /** The same with marks. */
+  public Take withMarks(List<Box> other) {
+    return new Take(id, media, frames, shape, subject, other);
   }
 }

@@ -34,7 +34,7 @@ public final class ClearPlace {
 
   /**
    * @param titles that stand in the film
-   * @param spared what else captions are not to lie over, such as the focus of shots
+   * @param spared what else captions are not to lie over, such as the focus of shots or marks
    * @param shape of the picture
    */
   public ClearPlace(List<WrittenTitle> titles, List<Spared> spared, Shape shape) {

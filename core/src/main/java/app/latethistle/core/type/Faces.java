@@ -5,6 +5,7 @@ import java.awt.Font;
 import java.awt.FontFormatException;
 import java.awt.GraphicsEnvironment;
 import java.awt.font.TextAttribute;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 
 /**
  * The faces there are. A letter that its family does not have comes from the plain family, then
@@ -27,6 +29,7 @@ public final class Faces {
 
   private final List<FaceFile> files;
   private final Map<FaceFile, Font> fonts;
+  private final Map<FaceFile, Optional<Font>> small = new ConcurrentHashMap<>();
   private final Map<Wish, Optional<Font>> found = new ConcurrentHashMap<>();
   private volatile List<Font> machine;
 
@@ -79,7 +82,8 @@ public final class Faces {
   }
 
   /**
-   * A font, 1 unit high, that has a letter; empty if none on this machine has it.
+   * A font, 1 unit high, that has a letter; empty if none on this machine has it. Fonts that are
+   * the same object are of one file; those of one family may be equal and are not.
    *
    * @throws UncheckedIOException if a file cannot be read, naming its family
    */
@@ -102,24 +106,54 @@ public final class Faces {
         return Optional.of(font);
       }
     }
-    return machine().stream().filter(f -> f.canDisplay(wish.codePoint)).findFirst().map(Faces::set);
+    return machine().stream().filter(f -> f.canDisplay(wish.codePoint)).findFirst();
+  }
+
+  /** The font of a file of a family that has a letter, with small capitals where it has its own. */
+  @SuppressWarnings("ReferenceEquality")
+  Optional<Font> smallCapitals(Face face, int codePoint) {
+    Optional<Font> font = font(face, codePoint);
+    return files.stream()
+        .filter(file -> file.family().equals(face.family()))
+        .filter(file -> font.isPresent() && fonts.get(file) == font.get())
+        .findFirst()
+        .flatMap(file -> small.computeIfAbsent(file, Faces::readSmall));
+  }
+
+  private static Optional<Font> readSmall(FaceFile file) {
+    try (InputStream bytes = file.source().open()) {
+      Optional<byte[]> made = SmallCapitals.of(bytes.readAllBytes());
+      return made.isEmpty()
+          ? Optional.empty()
+          : Optional.of(read(file, new ByteArrayInputStream(made.get())));
+    } catch (IOException e) {
+      throw new UncheckedIOException("The face " + file.family() + " cannot be read.", e);
+    }
   }
 
   private List<Font> machine() {
     if (machine == null) {
-      machine = List.of(GraphicsEnvironment.getLocalGraphicsEnvironment().getAllFonts());
+      machine =
+          Stream.of(GraphicsEnvironment.getLocalGraphicsEnvironment().getAllFonts())
+              .map(Faces::set)
+              .toList();
     }
     return machine;
   }
 
   private static Font read(FaceFile file) {
     try (InputStream bytes = file.source().open()) {
-      return set(Font.createFont(Font.TRUETYPE_FONT, bytes));
+      return read(file, bytes);
     } catch (IOException e) {
       throw new UncheckedIOException("The face " + file.family() + " cannot be read.", e);
+    }
+  }
+
+  private static Font read(FaceFile file, InputStream bytes) throws IOException {
+    try {
+      return set(Font.createFont(Font.TRUETYPE_FONT, bytes));
     } catch (FontFormatException e) {
-      throw new UncheckedIOException(
-          new IOException("The face " + file.family() + " is not a font that can be used.", e));
+      throw new IOException("The face " + file.family() + " is not a font that can be used.", e);
     }
   }
 

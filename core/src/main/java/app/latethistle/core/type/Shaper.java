@@ -50,8 +50,22 @@ final class Shaper {
     tracking = lettering.spacing().tracking() * size / 1000;
   }
 
+  /**
+   * A font, and how it is used.
+   *
+   * @param scale of the letters' size
+   * @param raised whether capitals are drawn in place of small letters
+   */
+  private record Use(Font font, double scale, boolean raised) {
+    /** Fonts of one family may be equal and have other letters. */
+    @SuppressWarnings("ReferenceEquality")
+    boolean isAs(Use other) {
+      return font == other.font && scale == other.scale && raised == other.raised;
+    }
+  }
+
   /** Characters that one font draws at one size. */
-  private record Run(int start, int end, Font font) {}
+  private record Run(int start, int end, Use use) {}
 
   /** A line, which has no line ends. */
   ShapedLine shape(String written) {
@@ -89,16 +103,16 @@ final class Shaper {
 
   private List<Run> runs(String text, int start, int end, List<Integer> missing) {
     List<Run> runs = new ArrayList<>();
-    Font now = null;
+    Use now = null;
     int from = start;
     for (int at = start; at < end; ) {
       int point = text.codePointAt(at);
-      Font font = now != null && followsFace(point) ? now : font(point, missing);
-      if (now != null && !font.equals(now)) {
+      Use use = now != null && followsFace(point) ? now : use(point, missing);
+      if (now != null && !use.isAs(now)) {
         runs.add(new Run(from, at, now));
         from = at;
       }
-      now = font;
+      now = use;
       at += Character.charCount(point);
     }
     if (from < end) {
@@ -117,7 +131,13 @@ final class Shaper {
         || Character.isSpaceChar(point);
   }
 
-  private Font font(int point, List<Integer> missing) {
+  private Use use(int point, List<Integer> missing) {
+    if (letters == LetterCase.SMALL_CAPITALS) {
+      Optional<Font> own = faces.smallCapitals(face, point);
+      if (own.isPresent()) {
+        return new Use(own.get(), 1, /* raised= */ false);
+      }
+    }
     boolean small = letters == LetterCase.SMALL_CAPITALS && Character.isLowerCase(point);
     int drawn = small ? Character.toUpperCase(point) : point;
     Optional<Font> font = faces.font(face, drawn);
@@ -126,15 +146,16 @@ final class Shaper {
     }
     Font any =
         font.or(() -> faces.font(face, 'o')).orElseGet(() -> new Font(Font.SANS_SERIF, 0, 1));
-    return any.deriveFont((float) (small ? SMALL * size : size));
+    return new Use(any, small ? SMALL : 1, letters == LetterCase.SMALL_CAPITALS);
   }
 
   private double place(String text, Run run, boolean leftwards, double from, List<Letter> into) {
     String part = text.substring(run.start, run.end);
-    String drawn = letters == LetterCase.SMALL_CAPITALS ? capitals(part) : part;
+    String drawn = run.use.raised ? capitals(part) : part;
+    Font font = run.use.font.deriveFont((float) (run.use.scale * size));
     char[] chars = drawn.toCharArray();
     int flags = leftwards ? Font.LAYOUT_RIGHT_TO_LEFT : Font.LAYOUT_LEFT_TO_RIGHT;
-    GlyphVector glyphs = run.font.layoutGlyphVector(CONTEXT, chars, 0, chars.length, flags);
+    GlyphVector glyphs = font.layoutGlyphVector(CONTEXT, chars, 0, chars.length, flags);
     double x = from;
     for (int g = 0; g < glyphs.getNumGlyphs(); g++) {
       double at = glyphs.getGlyphPosition(g).getX();

@@ -19,7 +19,7 @@ import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.View;
-import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.TestFaces;
@@ -50,17 +50,22 @@ class FilmChecksTest {
         List.of(Tie.free(0), Tie.onBeat(4), Tie.onBeat(8)));
   }
 
-  private static FilmChecks.Known known(
-      Map<String, List<Box>> marks, Set<String> slates, double wish) {
-    return new FilmChecks.Known(marks, slates, SCRIPT, TestFaces.ALL, wish);
+  private static FilmChecks.Known known(Set<String> slates, double wish) {
+    return new FilmChecks.Known(slates, SCRIPT, TestFaces.ALL, wish);
   }
 
   private static List<Finding> of(Film film) {
-    return of(film, known(Map.of(), Set.of(), 0));
+    return of(film, known(Set.of(), 0));
   }
 
   private static List<Finding> of(Film film, FilmChecks.Known known) {
     return FilmChecks.of(Films.resolved(film), PICTURE, known);
+  }
+
+  /** Faults of a film the first of whose takes has a mark in its corner. */
+  private static List<Finding> marked(Film film) {
+    Resolved marked = Films.marked(Films.resolved(film), Map.of("a0", CORNER));
+    return faults(FilmChecks.of(marked, PICTURE, known(Set.of(), 0)), Check.MARKS);
   }
 
   private static List<Finding> faults(List<Finding> all, Check check) {
@@ -84,7 +89,7 @@ class FilmChecksTest {
   @Test
   void aSlateIsFoundInItsShot() {
     Film film = film();
-    List<Finding> found = faults(of(film, known(Map.of(), Set.of("a1"), 0)), Check.SLATES);
+    List<Finding> found = faults(of(film, known(Set.of("a1"), 0)), Check.SLATES);
     assertThat(found)
         .singleElement()
         .extracting(Finding::item)
@@ -94,13 +99,12 @@ class FilmChecksTest {
   @Test
   void aMarkIsFoundAndFramedOut() {
     Film film = film();
-    FilmChecks.Known marked = known(Map.of("a0", List.of(CORNER)), Set.of(), 0);
-    List<Finding> found = faults(of(film, marked), Check.MARKS);
+    List<Finding> found = marked(film);
     assertThat(found).hasSize(1);
     assertThat(found.get(0).said()).isEqualTo("corner mark seen for 2.3 s");
     Mend mend = found.get(0).mends().get(0);
     assertThat(mend.label()).isEqualTo("Frame it out, 12 % closer");
-    assertThat(faults(of(mend.edit().apply(film), marked), Check.MARKS)).isEmpty();
+    assertThat(marked(mend.edit().apply(film))).isEmpty();
   }
 
   @Test
@@ -118,8 +122,8 @@ class FilmChecksTest {
 
   @Test
   void aLengthFarFromTheWishIsFound() {
-    assertThat(faults(of(film(), known(Map.of(), Set.of(), 4.2)), Check.LENGTH)).isEmpty();
-    assertThat(faults(of(film(), known(Map.of(), Set.of(), 6)), Check.LENGTH)).hasSize(1);
+    assertThat(faults(of(film(), known(Set.of(), 4.2)), Check.LENGTH)).isEmpty();
+    assertThat(faults(of(film(), known(Set.of(), 6)), Check.LENGTH)).hasSize(1);
   }
 
   @Test

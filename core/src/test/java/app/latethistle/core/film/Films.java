@@ -5,6 +5,7 @@ import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.music.BeatGrid;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
@@ -42,6 +43,13 @@ public final class Films {
   /** A film resolved on a grid. */
   static Resolved resolved(Film film, BeatGrid grid) {
     return Resolved.of(film, Clocks.of(grid), RATE, takes());
+  }
+
+  /** The same with marks in takes, by their ids. */
+  public static Resolved marked(Resolved film, Map<String, Box> marks) {
+    Map<String, Take> takes = new HashMap<>(film.takes());
+    marks.forEach((id, mark) -> takes.put(id, takes.get(id).withMarks(List.of(mark))));
+    return Resolved.of(film.film(), film.clocks(), film.rate(), takes);
   }
 
   private static Take take(String id, long frames) {

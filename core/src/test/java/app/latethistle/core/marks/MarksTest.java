@@ -20,10 +20,10 @@ import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.View;
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
 import app.latethistle.core.picture.PathFramer;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.TestFaces;
@@ -32,7 +32,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -58,11 +57,7 @@ class MarksTest {
   }
 
   private static Marked marked(Film film, Map<String, Box> marks) {
-    return new Marked(
-        Films.resolved(film),
-        PICTURE,
-        marks.entrySet().stream()
-            .collect(Collectors.toMap(Map.Entry::getKey, e -> List.of(e.getValue()))));
+    return new Marked(Films.marked(Films.resolved(film), marks), PICTURE);
   }
 
   private static List<SeenMark> open(Film film, Map<String, Box> marks) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.story.CameraMove;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.util.List;

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.story.CameraMove;
+import app.latethistle.core.take.Box;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Point2D;
 import java.util.Random;

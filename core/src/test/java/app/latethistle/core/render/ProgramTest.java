@@ -248,9 +248,9 @@ class ProgramTest {
             new EndFade(12),
             50);
     assertThat(program(root, 50).key(new FrameRange(0, 50)))
-        .isEqualTo("a93fc890609c2654edead7901c23b2205e388e967e8daa9b7148fe30c6a3c426");
+        .isEqualTo("fe1daaa44c63b29ccf71a802081386fd06147e93d033ad065971d1a1436ddfa3");
     assertThat(program(root, 50).key(new FrameRange(15, 30)))
-        .isEqualTo("caf2f339006a10cb086fc138ed6f6c2844ed6d89e533be1a5a605afd65f369ec");
+        .isEqualTo("dfff4a298b425aa3530d8bd6365b361d9c9f8325eb6c42c19cd923b7456c04ae");
   }
 
   @Test

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.latethistle.core.Refused;
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.picture.Frame;
+import app.latethistle.core.take.Box;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;

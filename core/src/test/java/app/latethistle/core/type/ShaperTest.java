@@ -3,9 +3,11 @@ package app.latethistle.core.type;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.latethistle.core.words.Align;
 import app.latethistle.core.words.LetterCase;
 import app.latethistle.core.words.Lettering;
 import app.latethistle.faces.ShippedFile;
+import java.awt.geom.Rectangle2D;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
@@ -19,6 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** Letters in the order they are seen, held against HarfBuzz's own hb-shape. */
 class ShaperTest {
@@ -37,6 +40,10 @@ class ShaperTest {
   /** A glyph: its first character, where it stands from the pen, and how far the pen goes on. */
   private record Glyph(int at, double offset, double advance) {}
 
+  /** A Debian font with small capitals of its own; ./test sets it up. */
+  private static final Path GARAMOND =
+      Path.of("/usr/share/fonts/opentype/ebgaramond/EBGaramond12-Regular.otf");
+
   /** What hb-shape makes of a text in one of the shipped files, in thousandths of an em. */
   private List<Glyph> harfbuzz(String family, String script, String text)
       throws IOException, InterruptedException {
@@ -50,9 +57,15 @@ class ShaperTest {
     try (InputStream bytes = file.open()) {
       Files.copy(bytes, font);
     }
+    return harfbuzz(font, "", text);
+  }
+
+  private static List<Glyph> harfbuzz(Path font, String features, String text)
+      throws IOException, InterruptedException {
     Process hb =
         new ProcessBuilder(
                 "hb-shape",
+                "--features=" + features,
                 "--font-size=" + SIZE,
                 "--cluster-level=1",
                 "--utf8-clusters",
@@ -90,8 +103,58 @@ class ShaperTest {
   })
   void glyphsAndAdvancesAreThoseOfHarfBuzz(String family, String script, String text)
       throws Exception {
-    List<Glyph> wanted = harfbuzz(family, script, text);
+    isAs(harfbuzz(family, script, text), shaped(family, text));
+  }
+
+  /** Small capitals that a face has of its own are kerned as they are. */
+  @ParameterizedTest
+  @ValueSource(strings = {"Night Post", "AVATAR Type", "Łódź"})
+  void smallCapitalsOfAFaceAreThoseOfHarfBuzz(String text) throws Exception {
+    Faces faces =
+        new Faces(
+            List.of(
+                new FaceFile(
+                    "Garamond",
+                    "",
+                    /* bold= */ false,
+                    /* italic= */ false,
+                    "latin",
+                    () -> Files.newInputStream(GARAMOND))));
+    Lettering small = small("Garamond");
+    ShapedLine line = new Shaper(faces, small, SIZE).shape(text);
+    isAs(harfbuzz(GARAMOND, "smcp", text), line);
+    ShapedLine written =
+        new Shaper(faces, Lettering.plain(Lettering.Face.of("Garamond"), 100, 0), SIZE).shape(text);
+    assertThat(line.width()).isNotEqualTo(written.width());
+  }
+
+  private static Lettering small(String family) {
+    return Lettering.plain(Lettering.Face.of(family), 100, 0)
+        .withSpacing(new Lettering.Spacing(0, 115, LetterCase.SMALL_CAPITALS, Align.MIDDLE));
+  }
+
+  /** A family's letters lie in several files, whose fonts go by one name. */
+  @ParameterizedTest
+  @ValueSource(strings = {"Fraunces", "EB Garamond", "Source Sans 3", "Josefin Sans", "Noto Sans"})
+  void lettersOfOneFamilyComeFromTheFileThatHasThem(String family) {
+    String text = "Řeka ő Łódź żółw";
     ShapedLine line = shaped(family, text);
+    assertThat(line.missing()).isEmpty();
+    double last = Double.NEGATIVE_INFINITY;
+    for (Letter letter : line.letters()) {
+      String alone = text.substring(letter.at(), letter.at() + 1);
+      if (!alone.isBlank()) {
+        Rectangle2D there = letter.outline().getBounds2D();
+        Rectangle2D here = shaped(family, alone).letters().get(0).outline().getBounds2D();
+        assertThat(there.getWidth()).as(alone).isCloseTo(here.getWidth(), within(1e-3));
+        assertThat(there.getHeight()).as(alone).isCloseTo(here.getHeight(), within(1e-3));
+      }
+      assertThat(letter.x()).isGreaterThan(last);
+      last = letter.x();
+    }
+  }
+
+  private static void isAs(List<Glyph> wanted, ShapedLine line) {
     assertThat(line.missing()).isEmpty();
     assertThat(line.letters()).hasSameSizeAs(wanted);
     double pen = 0;

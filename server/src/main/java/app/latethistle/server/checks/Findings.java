@@ -117,11 +117,7 @@ class Findings {
             .map(take -> Long.toString(take.id()))
             .collect(Collectors.toSet());
     return new FilmChecks.Known(
-        Takes.marks(all),
-        slates,
-        new Spelling(script(state)),
-        faces.all(),
-        state.production().targetSeconds());
+        slates, new Spelling(script(state)), faces.all(), state.production().targetSeconds());
   }
 
   /** All that is written of a film before it is cut. */

@@ -55,7 +55,8 @@ class FilmDocuments {
                         MediumForm.ofHash(t.media()),
                         t.frames(),
                         state.sounding().contains(t.id()),
-                        t.subject().map(MediumForm::ofHash).orElse(null)))
+                        t.subject().map(MediumForm::ofHash).orElse(null),
+                        TakeForm.MarkForm.of(t.marks())))
             .toList(),
         state.song().map(s -> SongForm.of(s.medium().hash(), state.grid())).orElse(null),
         state.lines().stream().map(FilmDocuments::line).toList(),

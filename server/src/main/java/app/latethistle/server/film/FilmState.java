@@ -29,7 +29,6 @@ import app.latethistle.core.look.Transition;
 import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.marks.Marked;
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.mix.Ducking;
 import app.latethistle.core.mix.FilmMix;
 import app.latethistle.core.mix.Mix;
@@ -257,13 +256,9 @@ public record FilmState(
     return of(production, other, takes, sounding, song, lines, clocks.levels(), loudness);
   }
 
-  /**
-   * The film, and where its takes have marks.
-   *
-   * @param marks boxes of marks, by the takes' ids
-   */
-  public Marked marked(Map<String, List<Box>> marks) {
-    return new Marked(resolved(), production.shape(), marks);
+  /** The film, and where its takes have marks. */
+  public Marked marked() {
+    return new Marked(resolved(), production.shape());
   }
 
   /** What edits are worked out on. */

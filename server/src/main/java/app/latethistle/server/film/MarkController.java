@@ -10,10 +10,9 @@ import app.latethistle.core.marks.Badge;
 import app.latethistle.core.marks.CinemaBars;
 import app.latethistle.core.marks.Cropping;
 import app.latethistle.core.marks.MarkFate;
-import app.latethistle.core.marks.Marked;
 import app.latethistle.core.marks.SeenMark;
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.TakeFacts;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
 import app.latethistle.server.material.OwnFaces;
@@ -95,7 +94,7 @@ class MarkController {
         Cropping.around(
             facts.marks(), state.framingOf(take), take.shape(), aspect, Cropping.CLOSEST);
     List<Placement> shots = showing(state, takeId);
-    Map<String, MarkFate> fates = MarkFate.of(marked(state), faces.all());
+    Map<String, MarkFate> fates = MarkFate.of(state.marked(), faces.all());
     Optional<Badge> badge = Badge.in(state.film());
     return new MarkWays(
         shots.size(),
@@ -132,11 +131,6 @@ class MarkController {
   private static List<Placement> showing(FilmState state, long takeId) {
     String id = Long.toString(takeId);
     return state.film().placements().stream().filter(p -> p.take().equals(id)).toList();
-  }
-
-  /** The film, and the marks of every take of it. */
-  private Marked marked(FilmState state) {
-    return state.marked(takes.marks(state.production().id()));
   }
 
   /** The bars that cover the take's mark wherever it is seen, as it would be if it is nowhere. */
@@ -230,7 +224,7 @@ class MarkController {
     }
     Badge badge = new Badge(asked.text(), asked.reach());
     return edits.make(
-        productionId, asked.revision(), state -> badge.over(marked(state), faces.all()));
+        productionId, asked.revision(), state -> badge.over(state.marked(), faces.all()));
   }
 
   /** Takes the film's badge out. */

@@ -1,8 +1,8 @@
 package app.latethistle.server.material;
 
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.MoveVerdict;
 import app.latethistle.core.measure.Travel;
+import app.latethistle.core.take.Box;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 

@@ -1,9 +1,9 @@
 package app.latethistle.server.material;
 
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.CornerEdges;
 import app.latethistle.core.measure.PictureMeter;
 import app.latethistle.core.measure.TakeFacts;
+import app.latethistle.core.take.Box;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.TakeMeasure;
 import app.latethistle.server.jobs.Job;

@@ -1,7 +1,7 @@
 package app.latethistle.server.material;
 
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.TakeFacts;
+import app.latethistle.core.take.Box;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.server.stored.StoredFacts;
 import jakarta.persistence.Column;

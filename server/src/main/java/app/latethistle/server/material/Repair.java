@@ -1,6 +1,6 @@
 package app.latethistle.server.material;
 
-import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.Box;
 import app.latethistle.server.stored.StoredBoxes;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;

@@ -1,9 +1,9 @@
 package app.latethistle.server.material;
 
 import app.latethistle.core.Refused;
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.repair.Hole;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.server.jobs.Job;
 import app.latethistle.server.jobs.Jobs;

@@ -1,9 +1,9 @@
 package app.latethistle.server.material;
 
 import app.latethistle.core.Refused;
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.repair.Mending;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.time.FrameRate;
 import java.util.Arrays;
 import java.util.List;

@@ -321,7 +321,12 @@ public class TakeEntry {
   /** The take as core knows it. */
   public Take take() {
     return new Take(
-        Long.toString(id), medium.hash(), frames, medium.facts().shape().orElseThrow(), subject());
+        Long.toString(id),
+        medium.hash(),
+        frames,
+        medium.facts().shape().orElseThrow(),
+        subject(),
+        measured().map(TakeFacts::marks).orElse(List.of()));
   }
 
   /** The hash of what was cut out of it, if something was. */

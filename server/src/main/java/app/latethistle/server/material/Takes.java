@@ -1,8 +1,6 @@
 package app.latethistle.server.material;
 
-import app.latethistle.core.measure.Box;
 import app.latethistle.server.config.Missing;
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -22,19 +20,6 @@ public interface Takes extends JpaRepository<TakeEntry, Long> {
   default Map<String, TakeEntry> byFilmId(long productionId) {
     return findByProductionIdOrderById(productionId).stream()
         .collect(Collectors.toMap(t -> Long.toString(t.id()), t -> t));
-  }
-
-  /** The boxes of marks in a production's takes, by the takes' ids in films; none is empty. */
-  default Map<String, List<Box>> marks(long productionId) {
-    return marks(findByProductionIdOrderById(productionId));
-  }
-
-  /** The boxes of marks in takes, by their ids in films; none is empty. */
-  static Map<String, List<Box>> marks(Collection<TakeEntry> takes) {
-    return takes.stream()
-        .filter(t -> t.measured().filter(facts -> !facts.marks().isEmpty()).isPresent())
-        .collect(
-            Collectors.toMap(t -> Long.toString(t.id()), t -> t.measured().orElseThrow().marks()));
   }
 
   @EntityGraph(attributePaths = "medium")

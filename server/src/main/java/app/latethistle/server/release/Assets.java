@@ -60,8 +60,7 @@ class Assets {
     List<Asset> all = new ArrayList<>();
     long id = state.production().id();
     Map<String, TakeEntry> entries = takes.byFilmId(id);
-    Map<String, MarkFate> fates =
-        MarkFate.of(state.marked(Takes.marks(entries.values())), faces.all());
+    Map<String, MarkFate> fates = MarkFate.of(state.marked(), faces.all());
     pictures(state, entries).forEach((name, shown) -> all.add(picture(name, shown, fates, stated)));
     if (!state.film().balance().level(Bus.MUSIC).muted()) {
       state

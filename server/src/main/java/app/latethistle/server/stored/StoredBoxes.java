@@ -1,6 +1,6 @@
 package app.latethistle.server.stored;
 
-import app.latethistle.core.measure.Box;
+import app.latethistle.core.take.Box;
 import java.util.List;
 import tools.jackson.databind.JsonNode;
 

@@ -1,8 +1,8 @@
 package app.latethistle.server.stored;
 
-import app.latethistle.core.measure.Box;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.measure.Travel;
+import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;

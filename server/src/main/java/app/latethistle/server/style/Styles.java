@@ -16,7 +16,6 @@ import app.latethistle.server.film.FilmState;
 import app.latethistle.server.master.Outputs;
 import app.latethistle.server.material.ColourTables;
 import app.latethistle.server.material.OwnFaces;
-import app.latethistle.server.material.Takes;
 import app.latethistle.server.release.Releases;
 import app.latethistle.server.stored.StoredStyle;
 import java.util.ArrayList;
@@ -37,7 +36,6 @@ class Styles {
   private final Outputs outputs;
   private final Releases releases;
   private final ColourTables tables;
-  private final Takes takes;
   private final OwnFaces faces;
 
   Styles(
@@ -47,7 +45,6 @@ class Styles {
       Outputs outputs,
       Releases releases,
       ColourTables tables,
-      Takes takes,
       OwnFaces faces) {
     this.faces = faces;
     this.rows = rows;
@@ -56,7 +53,6 @@ class Styles {
     this.outputs = outputs;
     this.releases = releases;
     this.tables = tables;
-    this.takes = takes;
   }
 
   List<StyleRow> all() {
@@ -138,7 +134,7 @@ class Styles {
     Optional<Badge> now = Badge.in(state.film());
     if (now.isPresent()
         && style.badge().filter(text -> !text.equals(now.get().text())).isPresent()) {
-      Marked marked = state.marked(takes.marks(state.production().id()));
+      Marked marked = state.marked();
       if (!marked.seen().isEmpty()) {
         edits.add(new Badge(style.badge().get(), now.get().reach()).over(marked, faces.all()));
       }

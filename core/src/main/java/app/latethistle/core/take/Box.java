@@ -1,4 +1,4 @@
-package app.latethistle.core.measure;
+package app.latethistle.core.take;
 
 /**
  * A box in a picture, in parts of its width and height.
