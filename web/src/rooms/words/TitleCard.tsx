@@ -1,19 +1,16 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import OutlinedInput from "@mui/material/OutlinedInput";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState, type ReactNode } from "react";
 import {
   inShape,
   stillUrl,
   type Film,
-  type Lettering,
   type Production,
   type Title,
   type TitleSight,
 } from "../../api/client";
-import { boxIn, useWordChoices } from "../../api/words";
+import { boxIn } from "../../api/words";
 import { NumberField } from "../../parts/NumberField";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
@@ -22,12 +19,12 @@ import type { Follow } from "../follow/useFollow";
 import { AsideFields } from "../mix/AsideFields";
 import { TiesThere } from "../mix/TiesThere";
 import { freeAt, onCut } from "../mix/moments";
+import { AlignChoice } from "./AlignChoice";
 import { Choice } from "./Choice";
 import { ContrastBars } from "./ContrastBars";
-import { FaceChoice } from "./FaceChoice";
 import { KeepDesign } from "./KeepDesign";
+import { LetteringFields } from "./LetteringFields";
 import { MovementFields } from "./MovementFields";
-import { hex, rgbOf, sized } from "./titles";
 import type { Draft } from "./useTitleDrafts";
 import type { WordsActions } from "./useWordsActions";
 
@@ -59,13 +56,10 @@ const REMEDIES = { SHADOW: "Shadow", PLATE: "Plate", MOVE: "Move it clear" } as 
 /** All that is said of a title. */
 export function TitleCard(props: Props) {
   const { production, film, title, sight, actions, follow, onTry, onKeep } = props;
-  const choices = useWordChoices().data;
   const shape = useRoom((s) => s.shape);
   const lines = Math.min(production.width, production.height);
   const { lettering, movement } = title;
   const box = boxIn(title.boxes, shape);
-  const set = (to: Partial<Lettering>) => onKeep({ lettering: { ...lettering, ...to } });
-  const family = choices?.families.find((f) => f.name === lettering.face.family);
   const step = (way: 1 | -1) => actions.step(title, way);
   const fps = production.framesPerSecond;
   return (
@@ -98,118 +92,12 @@ export function TitleCard(props: Props) {
       {title.missing.length > 0 && (
         <Box sx={{ color: ink.rust, mb: 1 }}>No face has {title.missing.join(" ")}</Box>
       )}
-      <Row>
-        <FaceChoice
-          label="Face"
-          value={lettering.face.family}
-          onChange={(to) => set({ face: { family: to, bold: false, italic: false } })}
-        />
-        <NumberField
-          label="size"
-          unit="px"
-          digits={0}
-          bare
-          value={(lettering.size * lines) / 1000}
-          hint={`The letters' size in a picture of ${lines} lines`}
-          onChange={(px) => onKeep({ lettering: sized(lettering, px, lines) })}
-        />
-        <Box sx={{ color: ink.ink2 }}>px</Box>
-        <Colour
-          label="Colour of the letters"
-          value={lettering.colour}
-          onTry={(colour) => onTry({ lettering: { ...lettering, colour } })}
-          onKeep={(colour) => set({ colour })}
-        />
-      </Row>
-      <Row>
-        <ToggleButtonGroup
-          size="small"
-          aria-label="Letters"
-          value={[
-            ...(lettering.face.bold ? ["bold"] : []),
-            ...(lettering.face.italic ? ["italic"] : []),
-            lettering.spacing.letters,
-          ]}
-          onChange={(_, on: string[]) =>
-            set({
-              face: {
-                ...lettering.face,
-                bold: on.includes("bold"),
-                italic: on.includes("italic"),
-              },
-              spacing: {
-                ...lettering.spacing,
-                letters: lettersOf(on, lettering.spacing.letters),
-              },
-            })
-          }
-        >
-          {family?.bold && <ToggleButton value="bold">bold</ToggleButton>}
-          {family?.italic && <ToggleButton value="italic">italic</ToggleButton>}
-          <ToggleButton value="CAPITALS">capitals</ToggleButton>
-          <ToggleButton value="SMALL_CAPITALS" title="Small capitals of the face where it has them">
-            small
-          </ToggleButton>
-        </ToggleButtonGroup>
-        <NumberField
-          label="apart"
-          unit=""
-          digits={0}
-          value={lettering.spacing.tracking}
-          hint="More between letters, in thousandths of their size"
-          onChange={(tracking) =>
-            set({ spacing: { ...lettering.spacing, tracking: Math.round(tracking) } })
-          }
-        />
-      </Row>
-      <Row>
-        <Choice
-          label="Plate"
-          value={lettering.plate.kind}
-          of={[
-            ["NONE", "no plate"],
-            ["BLOCK", "plate behind all"],
-            ["LINES", "plate by lines"],
-            ["BAND", "dark band"],
-            ["PICTURE", "over all"],
-          ]}
-          onChange={(kind) =>
-            set({
-              plate: {
-                ...lettering.plate,
-                kind,
-                opacity:
-                  kind !== "NONE" && lettering.plate.opacity === 0 ? 65 : lettering.plate.opacity,
-              },
-            })
-          }
-        />
-        <NumberField
-          label="plate"
-          unit="%"
-          digits={0}
-          bare
-          value={lettering.plate.opacity}
-          onChange={(opacity) =>
-            set({ plate: { ...lettering.plate, opacity: Math.round(opacity) } })
-          }
-        />
-        <NumberField
-          label="shadow"
-          unit="%"
-          digits={0}
-          value={lettering.shadow.opacity}
-          onChange={(opacity) =>
-            set({
-              shadow: {
-                ...lettering.shadow,
-                opacity: Math.round(opacity),
-                softness: lettering.shadow.softness || 120,
-              },
-            })
-          }
-        />
-      </Row>
+      <LetteringFields
+        lettering={lettering}
+        lines={lines}
+        onTry={(to) => onTry({ lettering: to })}
+        onKeep={(to) => onKeep({ lettering: to })}
+      />
       <Box sx={{ display: "flex", gap: 2, py: 1 }}>
         <Box>
           <Box sx={{ color: ink.ink2, mb: 1 }}>Place</Box>
@@ -240,6 +128,14 @@ export function TitleCard(props: Props) {
                 </Button>
               );
             })}
+          </Box>
+          <Box sx={{ mt: 2 }}>
+            <AlignChoice
+              value={lettering.spacing.align}
+              onChange={(align) =>
+                onKeep({ lettering: { ...lettering, spacing: { ...lettering.spacing, align } } })
+              }
+            />
           </Box>
         </Box>
         <MovementFields movement={movement} onKeep={(to) => onKeep({ movement: to })} />
@@ -386,14 +282,6 @@ export function TitleCard(props: Props) {
   );
 }
 
-type Letters = Lettering["spacing"]["letters"];
-
-/** Which letters were chosen: the one that is new, or none. */
-function lettersOf(on: readonly string[], now: Letters): Letters {
-  const chosen = (["CAPITALS", "SMALL_CAPITALS"] as const).filter((name) => on.includes(name));
-  return chosen.find((name) => name !== now) ?? chosen[0] ?? "AS_WRITTEN";
-}
-
 /** What a title lands on, after the word “lands”. */
 function landing(says: string): string {
   if (says === "free") return "where it is";
@@ -494,32 +382,6 @@ function Text(props: {
         }
       }}
       sx={{ mb: 1, bgcolor: ink.sheet, "& .MuiOutlinedInput-input": { py: 1, px: 1.5 } }}
-    />
-  );
-}
-
-function Colour(props: {
-  label: string;
-  value: number;
-  onTry: (to: number) => void;
-  onKeep: (to: number) => void;
-}) {
-  const { label, value, onTry, onKeep } = props;
-  const [text, setText] = useState<string | null>(null);
-  return (
-    <input
-      type="color"
-      aria-label={label}
-      value={text ?? hex(value)}
-      onChange={(e) => {
-        setText(e.target.value);
-        onTry(rgbOf(e.target.value));
-      }}
-      onBlur={() => {
-        if (text !== null) onKeep(rgbOf(text));
-        setText(null);
-      }}
-      style={{ width: 28, height: 26, padding: 0, border: `1px solid ${ink.edge}`, flex: "none" }}
     />
   );
 }

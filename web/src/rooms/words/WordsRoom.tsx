@@ -31,7 +31,7 @@ export function WordsRoom() {
   const [language, setLanguage] = useState("en");
   const shape = useRoom((s) => s.shape);
   const words = useWords(production.id, film.data?.revision, language, shape);
-  if (!film.data || !words.data) return <NotYet what="The film's words" of={[film, words]} />;
+  if (!film.data || !words.data) return <NotYet what="The film's lettering" of={[film, words]} />;
   if (film.data.shots.length === 0) {
     return <NoFilm production={production.id}>There is no film to write on yet.</NoFilm>;
   }

@@ -26,6 +26,21 @@ export const sized = (lettering: Lettering, pixels: number, lines: number): Lett
   size: Math.max(10, Math.min(800, Math.round((pixels * 1000) / lines))),
 });
 
+type Letters = Lettering["spacing"]["letters"];
+
+/** Which letters were chosen: the one that is new, or none. */
+export function lettersOf(on: readonly string[], now: Letters): Letters {
+  const chosen = (["CAPITALS", "SMALL_CAPITALS"] as const).filter((name) => on.includes(name));
+  return chosen.find((name) => name !== now) ?? chosen[0] ?? "AS_WRITTEN";
+}
+
+/** A shadow that is so dense; one that was none is soft. */
+export const shaded = (shadow: Lettering["shadow"], opacity: number): Lettering["shadow"] => ({
+  ...shadow,
+  opacity,
+  softness: shadow.opacity === 0 && shadow.softness === 0 ? 120 : shadow.softness,
+});
+
 /** What a caption does not keep to, in words. */
 export function captionFaults(
   caption: Words["captions"]["captions"][number],
