@@ -12,6 +12,8 @@ import { PlacePicker } from "../follow/PlacePicker";
 import { useFollow } from "../follow/useFollow";
 import { Monitor } from "../score/Monitor";
 import { goTo } from "../score/playing";
+import { watched } from "../score/shapes";
+import { Beside, besideOf } from "./Beside";
 import { CaptionColumn } from "./CaptionColumn";
 import { DesignChoice } from "./DesignChoice";
 import { TitleBlocks } from "./TitleBlocks";
@@ -64,13 +66,15 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
   const [caption, setCaption] = useState<number | null>(null);
   const [writing, setWriting] = useState<string | null>(null);
   const [choosing, setChoosing] = useState(false);
-  const [shown, setShown] = useState({ safe: true, blocks: true });
+  const [shown, setShown] = useState({ safe: true, blocks: true, beside: false });
   const sights = useSights(production.id, words.revision, words.titles, shape);
   const title = words.titles.find((t) =>
     chosen === null ? before !== null && !before.has(t.id) : t.id === chosen,
   );
   const drafts = useTitleDrafts(title, words.revision, actions.change);
   const follow = useFollow(production, film);
+  const seen = watched(film, production, shape);
+  const beside = besideOf(film, seen);
 
   const choose = (id: string | null) => {
     setChosen(id);
@@ -113,23 +117,36 @@ function Writing({ production, film, words, language, onLanguage }: Props) {
     <Box sx={{ height: "100%", display: "flex", flexDirection: "column" }}>
       <Box sx={{ flex: 1, minHeight: 0, display: "flex" }}>
         <Box sx={{ flex: 1, minWidth: 0, display: "flex", flexDirection: "column" }}>
-          <Monitor production={production} film={film} instead={tried}>
-            {follow.picking === null ? (
-              <TitleBlocks
-                words={words}
-                sights={sights}
-                chosen={title}
+          <Box sx={{ display: "flex", flex: "none", bgcolor: ink.well }}>
+            <Box sx={{ flex: `${seen.width / seen.height} 1 0`, minWidth: 0 }}>
+              <Monitor production={production} film={film} instead={tried}>
+                {follow.picking === null ? (
+                  <TitleBlocks
+                    words={words}
+                    sights={sights}
+                    chosen={title}
+                    draft={drafts.draft}
+                    shown={shown}
+                    onChoose={choose}
+                    onTry={drafts.attempt}
+                    onGiveUp={drafts.giveUp}
+                    onKeep={drafts.keep}
+                  />
+                ) : (
+                  <PlacePicker onPick={follow.pick} onGiveUp={follow.giveUp} />
+                )}
+              </Monitor>
+            </Box>
+            {shown.beside && beside && (
+              <Beside
+                production={production}
+                film={film}
+                shape={beside}
+                title={title}
                 draft={drafts.draft}
-                shown={shown}
-                onChoose={choose}
-                onTry={drafts.attempt}
-                onGiveUp={drafts.giveUp}
-                onKeep={drafts.keep}
               />
-            ) : (
-              <PlacePicker onPick={follow.pick} onGiveUp={follow.giveUp} />
             )}
-          </Monitor>
+          </Box>
           <WordsTransport
             production={production}
             film={film}

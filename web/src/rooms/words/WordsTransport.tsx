@@ -14,6 +14,8 @@ export interface Shown {
   safe: boolean;
   /** What titles take up. */
   blocks: boolean;
+  /** The picture in another shape beside it. */
+  beside: boolean;
 }
 
 /** Where the film is, what plays it, and what is drawn on the picture. */
@@ -40,7 +42,8 @@ export function WordsTransport(props: {
         px: 4,
         display: "flex",
         alignItems: "center",
-        gap: 3,
+        gap: 2,
+        whiteSpace: "nowrap",
         borderBottom: `1px solid ${ink.rule2}`,
         bgcolor: ink.sheet,
       }}
@@ -58,12 +61,21 @@ export function WordsTransport(props: {
         size="small"
         value={Object.entries(shown).flatMap(([name, on]) => (on ? [name] : []))}
         onChange={(_, on: string[]) =>
-          onShown({ safe: on.includes("safe"), blocks: on.includes("blocks") })
+          onShown({
+            safe: on.includes("safe"),
+            blocks: on.includes("blocks"),
+            beside: on.includes("beside"),
+          })
         }
         aria-label="Shown on the picture"
       >
         <ToggleButton value="safe">safe area</ToggleButton>
         <ToggleButton value="blocks">blocks</ToggleButton>
+        {offered.length > 1 && (
+          <ToggleButton value="beside" title="The picture in another shape beside it">
+            both
+          </ToggleButton>
+        )}
       </ToggleButtonGroup>
       {own !== null && (
         <SafeAreaFields

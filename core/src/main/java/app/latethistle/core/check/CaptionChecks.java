@@ -8,6 +8,8 @@ import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.Resolved;
 import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.look.Shape;
+import app.latethistle.core.type.Faces;
+import app.latethistle.core.type.SetText;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.ShapedBox;
@@ -16,15 +18,20 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 
-/** Whether a film's captions keep to their rules, and stand where nothing is laid over them. */
+/**
+ * Whether a film's captions keep to their rules, stand where nothing is laid over them, and have
+ * their letters.
+ */
 final class CaptionChecks {
   private final Resolved film;
   private final Shape shape;
+  private final Faces faces;
   private final List<Finding> all = new ArrayList<>();
 
-  CaptionChecks(Resolved film, Shape shape) {
+  CaptionChecks(Resolved film, Shape shape, Faces faces) {
     this.film = film;
     this.shape = shape;
+    this.faces = faces;
   }
 
   /** What is wrong with them, or that nothing is; nothing is said where there are none. */
@@ -37,6 +44,7 @@ final class CaptionChecks {
       List<Caption> captions = captioner.captions();
       count += captions.size();
       below(said);
+      letters(said, captions);
       for (int i = 0; i < captions.size(); i++) {
         Caption caption = captions.get(i);
         if (!caption.faults().isEmpty()) {
@@ -58,6 +66,39 @@ final class CaptionChecks {
               Said.of("%d captions, up to %d letters a line", count, rules.letters())));
     }
     return all;
+  }
+
+  /** Captions that stand in pictures in a face that is not here, or that has not their letters. */
+  private void letters(FilmCaptions said, List<Caption> captions) {
+    CaptionStyle style = said.style();
+    if (!style.burned() && style.elsewhere().isEmpty()) {
+      return;
+    }
+    String family = style.lettering().face().family();
+    if (!faces.has(family)) {
+      all.add(
+          Finding.of(
+              Check.CAPTIONS,
+              Verdict.MUST,
+              language(said)
+                  + " captions: the face “"
+                  + family
+                  + "” is not here; bring it in or choose another"));
+    }
+    for (Caption caption : captions) {
+      List<Integer> missing =
+          SetText.missing(caption.lines(), style.lettering(), style.box().own(), shape, faces);
+      if (!missing.isEmpty()) {
+        String none = missing.stream().map(Character::toString).collect(Collectors.joining(" "));
+        all.add(
+            Finding.at(
+                    caption.at(),
+                    Check.CAPTIONS,
+                    Verdict.MUST,
+                    language(said) + " captions: no face has " + none)
+                .about(caption.line()));
+      }
+    }
   }
 
   /** Captions that stand in pictures lower than what is laid over these leaves free. */

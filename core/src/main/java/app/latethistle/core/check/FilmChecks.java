@@ -78,7 +78,7 @@ public final class FilmChecks {
     checks.cuts();
     checks.titles();
     Shape shape = Shape.of(picture.width(), picture.height());
-    checks.all.addAll(new CaptionChecks(film, shape).found());
+    checks.all.addAll(new CaptionChecks(film, shape, known.faces).found());
     checks.spelling();
     return checks.all;
   }

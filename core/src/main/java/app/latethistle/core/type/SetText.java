@@ -1,5 +1,6 @@
 package app.latethistle.core.type;
 
+import app.latethistle.core.look.Shape;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
@@ -67,6 +68,19 @@ public final class SetText {
     int width = (int) Math.round(film.width() * scale);
     int height = (int) Math.round(film.height() * scale);
     return of(words, lettering, box, width, height, faces).missing();
+  }
+
+  /**
+   * Code points of lines that no face has.
+   *
+   * @param film the shape of its pictures
+   */
+  public static List<Integer> missing(
+      List<String> broken, Lettering lettering, Box box, Shape film, Faces faces) {
+    int shorter = Math.min(film.across(), film.down());
+    int width = SMALL * film.across() / shorter;
+    int height = SMALL * film.down() / shorter;
+    return onBottom(broken, lettering, box, width, height, faces).missing();
   }
 
   /** The letters' size in pixels before a box makes them smaller. */

@@ -179,6 +179,26 @@ class FilmChecksTest {
     assertThat(faults(of(covered), Check.CAPTIONS)).hasSize(2);
   }
 
+  /** Files have no face: only captions in pictures are held to theirs. */
+  @Test
+  void captionsWithoutTheirFaceOrTheirLettersAreFound() {
+    FilmCaptions files =
+        FilmCaptions.in("en")
+            .withOwn(List.of(new FilmCaptions.Own(new FrameRange(4, 40), "Forty \u0378")));
+    CaptionStyle style = files.style();
+    CaptionStyle lost =
+        style.withLettering(style.lettering().withFace(Lettering.Face.of("Nobody's")));
+    assertThat(faults(of(film().withCaptions(List.of(files.withStyle(lost)))), Check.CAPTIONS))
+        .isEmpty();
+    Film burned =
+        film().withCaptions(List.of(files.withStyle(lost.burnedInto(true, List.of()))));
+    assertThat(faults(of(burned), Check.CAPTIONS))
+        .extracting(Finding::said)
+        .containsExactly(
+            "English captions: the face “Nobody's” is not here; bring it in or choose another",
+            "English captions: no face has \u0378");
+  }
+
   @Test
   void aSlipOfThePenIsFound() {
     assertThat(faults(of(titled("A mail baloon", 60)), Check.SPELLING))
