@@ -788,6 +788,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/productions/{productionId}/film/follow-focus": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["followFocus"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/productions/{productionId}/film/follow-nothing": {
         parameters: {
             query?: never;
@@ -5037,6 +5053,18 @@ export interface components {
             down: number;
             points: components["schemas"]["FocusPoint"][];
         };
+        FollowFocus: {
+            /** Format: int64 */
+            frame: number;
+            /** Format: int32 */
+            place: number;
+            /** Format: int64 */
+            revision: number;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         FollowNothing: {
             item: string;
             /** Format: int64 */
@@ -8813,6 +8841,32 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["FirstCutRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilmView"];
+                };
+            };
+        };
+    };
+    followFocus: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                productionId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowFocus"];
             };
         };
         responses: {

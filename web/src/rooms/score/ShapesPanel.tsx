@@ -18,7 +18,7 @@ import { useRoom } from "../../store";
 import { BareButton } from "../../parts/BareButton";
 import { ink } from "../../theme";
 import { FocusPicker } from "./FocusPicker";
-import { focusAt, focusThrough, focusWithout, framedIn, timeIn, watched } from "./shapes";
+import { focusAt, focusOf, focusThrough, focusWithout, framedIn, timeIn, watched } from "./shapes";
 import type { ScoreActions } from "./useScoreActions";
 
 interface Props {
@@ -45,6 +45,12 @@ export function ShapesPanel({ production, film, shot, actions }: Props) {
   const time = timeIn(shot, at);
   // A place that is said for the playhead can be taken back.
   const fewer = focus && focus.points.length > 1 ? focusWithout(time, focus) : null;
+  const [following, setFollowing] = useState(false);
+  const follow = () => {
+    const { x, y } = focusOf(shot, at);
+    setFollowing(true);
+    void actions.followFocus(shot.place, at, x, y).finally(() => setFollowing(false));
+  };
   const sized = (to: { across?: number; down?: number }) =>
     actions.setFocus({ ...(focus ?? focusAt(0.5, 0.5, null)), ...to });
   return (
@@ -97,6 +103,15 @@ export function ShapesPanel({ production, film, shot, actions }: Props) {
             <Button title="By what stands out and what moves" onClick={() => actions.findFocus()}>
               Find it
             </Button>
+            {focus && (
+              <Button
+                disabled={following}
+                title="Follows what is there at the playhead through the shot"
+                onClick={follow}
+              >
+                {following ? "Following…" : "Follow it"}
+              </Button>
+            )}
             {focus && <Button onClick={() => actions.setFocus(null)}>Middle</Button>}
           </Box>
         </Box>

@@ -230,6 +230,9 @@ export function useScoreActions(id: Production["id"], material: Material | undef
       /** Looks for what matters in shots, else in the selected ones. */
       findFocus: (all?: readonly number[]) =>
         void run("find-focus", { places: [...(all ?? places())] }),
+      /** Has the focus of a shot go with what is there in a frame, from its place in the take. */
+      followFocus: (place: number, frame: number, x: number, y: number) =>
+        run("follow-focus", { place, frame, x, y }),
       /** Frames the selected shots in a shape by themselves; null is about the focus again. */
       setShapeFraming: (shape: string, fit: Framing | null) =>
         void run("set-shape-framing", { places: places(), shape, fit }),

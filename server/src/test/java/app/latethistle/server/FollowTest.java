@@ -72,6 +72,19 @@ class FollowTest {
   }
 
   @Test
+  void aFocusGoesWithWhatIsThere() {
+    long start = cut.shot(1).get("start").asLong();
+    cut.edit("follow-focus", Map.of("place", 1, "frame", start + 2, "x", 0.5, "y", 0.6));
+    JsonNode points = cut.shot(1).get("focus").get("points");
+    assertThat(points).hasSize(12);
+    assertThat(points.get(0).get("at").asInt()).isZero();
+    assertThat(points.get(11).get("at").asInt()).isEqualTo(1000);
+    assertThat(points.get(0).get("x").asInt()).isBetween(400, 600);
+    cut.undo();
+    assertThat(cut.shot(1).get("focus").toString()).isNotEqualTo(points.toString());
+  }
+
+  @Test
   void whatCannotBeFollowedIsSaid() {
     cut.edit("add-title", Map.of("design", "Soft main title", "text", "here", "at", onCut(1)));
     assertThat(cut.tryEdit("follow-place", place("title", 1, 1.2, 0.5)).detail())

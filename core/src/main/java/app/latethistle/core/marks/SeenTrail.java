@@ -1,6 +1,7 @@
 package app.latethistle.core.marks;
 
 import app.latethistle.core.film.Following;
+import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Overlay;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
@@ -84,6 +85,34 @@ public final class SeenTrail {
   /** As far as it is known in the first shot that shows the take. */
   public Known known() {
     return showings.get(0).known();
+  }
+
+  /**
+   * Where a place is in its take's picture at even moments of a shot, the first and the last of its
+   * frames among them.
+   *
+   * @param shot the shot's id
+   * @return empty if the shot does not show the take
+   */
+  public static Optional<List<Trail.Place>> shown(
+      Resolved film, String shot, Following follows, int moments) {
+    Take take = film.takes().get(follows.take());
+    return ItemKind.PLACEMENT
+        .find(film.film(), shot)
+        .filter(placement -> take != null && follows.take().equals(placement.take()))
+        .map(
+            placement -> {
+              long length = film.rangeOf(shot).length();
+              List<Trail.Place> places = new ArrayList<>();
+              for (int i = 0; i < moments; i++) {
+                long k = i * (length - 1) / Math.max(1, moments - 1);
+                places.add(
+                    follows
+                        .trail()
+                        .at(placement.run().frame(placement.in(), take.frames(), k, length)));
+              }
+              return places;
+            });
   }
 
   /** One shot that shows the take. */

@@ -190,8 +190,7 @@ class FilmChecksTest {
         style.withLettering(style.lettering().withFace(Lettering.Face.of("Nobody's")));
     assertThat(faults(of(film().withCaptions(List.of(files.withStyle(lost)))), Check.CAPTIONS))
         .isEmpty();
-    Film burned =
-        film().withCaptions(List.of(files.withStyle(lost.burnedInto(true, List.of()))));
+    Film burned = film().withCaptions(List.of(files.withStyle(lost.burnedInto(true, List.of()))));
     assertThat(faults(of(burned), Check.CAPTIONS))
         .extracting(Finding::said)
         .containsExactly(

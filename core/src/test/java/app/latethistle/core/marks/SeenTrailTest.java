@@ -101,4 +101,18 @@ class SeenTrailTest {
     assertThat(SeenTrail.of(film, new Following("b9", TRAIL), Optional.empty(), WIDE)).isEmpty();
     assertThat(SeenTrail.of(film, new Following("gone", TRAIL), Optional.empty(), WIDE)).isEmpty();
   }
+
+  /** A focus goes through the places of the frames that its shot shows. */
+  @Test
+  void itsPlacesInTheTakeAreThoseOfTheShot() {
+    Resolved film = film(Framing.FILL);
+    List<Trail.Place> places =
+        SeenTrail.shown(film, "s1", new Following("a1", TRAIL), 3).orElseThrow();
+    assertThat(places).hasSize(3);
+    isAt(places.get(0), 0.3, 0.25);
+    isAt(places.get(1), 0.44, 0.25);
+    isAt(places.get(2), 0.59, 0.25);
+    assertThat(SeenTrail.shown(film, "s0", new Following("a1", TRAIL), 3)).isEmpty();
+    assertThat(SeenTrail.shown(film, "gone", new Following("a1", TRAIL), 3)).isEmpty();
+  }
 }

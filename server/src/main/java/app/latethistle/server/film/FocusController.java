@@ -2,6 +2,7 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.Following;
 import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.SetAspect;
@@ -10,7 +11,10 @@ import app.latethistle.core.look.Focus;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
+import app.latethistle.core.marks.SeenTrail;
+import app.latethistle.core.measure.Trail;
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -26,12 +30,22 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/productions/{productionId}/film")
 class FocusController {
-  private final FilmEdits edits;
-  private final FocusSearch search;
+  private static final int WHOLE = 1000;
 
-  FocusController(FilmEdits edits, FocusSearch search) {
+  /** Places that a focus goes through where it is followed: between them it goes straight. */
+  private static final int FOLLOWED = 12;
+
+  private final FilmEdits edits;
+  private final FilmService films;
+  private final FocusSearch search;
+  private final PlaceFollowing following;
+
+  FocusController(
+      FilmEdits edits, FilmService films, FocusSearch search, PlaceFollowing following) {
     this.edits = edits;
+    this.films = films;
     this.search = search;
+    this.following = following;
   }
 
   /** Sets what has to be seen of shots; null for their middle. */
@@ -39,6 +53,16 @@ class FocusController {
 
   /** Has what matters looked for in shots. */
   record FindFocus(long revision, List<Integer> places) {}
+
+  /**
+   * Has a shot's focus go with what is there.
+   *
+   * @param place of the shot in the cut
+   * @param frame of the film in which it is pointed at
+   * @param x where it is in the take's picture, share of its width, 0 to 1
+   * @param y share of its height
+   */
+  record FollowFocus(long revision, int place, long frame, double x, double y) {}
 
   /**
    * Frames shots in another shape by themselves.
@@ -71,6 +95,46 @@ class FocusController {
                         new Refused(
                             "Nothing stands out in these pictures; press where their focus is"
                                 + " instead.")));
+  }
+
+  @PostMapping("/follow-focus")
+  FilmView followFocus(@PathVariable long productionId, @RequestBody FollowFocus f) {
+    FilmState seen = films.state(productionId);
+    String id = seen.ids(List.of(f.place())).get(0);
+    Following follows = following.of(seen, id, f.frame(), f.x(), f.y());
+    return edits.make(
+        productionId,
+        f.revision(),
+        state ->
+            each(
+                    state,
+                    List.of(f.place()),
+                    framing -> framing.withFocus(focus(state, id, follows, framing)))
+                .called("follow the focus"));
+  }
+
+  /** The focus along a trail, as large as it was. */
+  private static Optional<Focus> focus(
+      FilmState state, String id, Following follows, ShapedFraming now) {
+    int across = now.focus().map(Focus::across).orElse(0);
+    int down = now.focus().map(Focus::down).orElse(0);
+    return SeenTrail.shown(state.resolved(), id, follows, FOLLOWED)
+        .map(places -> new Focus(points(places), across, down, /* from= */ 0, /* to= */ 1));
+  }
+
+  private static List<Focus.Point> points(List<Trail.Place> places) {
+    List<Focus.Point> points = new ArrayList<>();
+    int last = Math.max(1, places.size() - 1);
+    for (Trail.Place place : places) {
+      points.add(
+          new Focus.Point(
+              points.size() * WHOLE / last, thousandths(place.x()), thousandths(place.y())));
+    }
+    return points;
+  }
+
+  private static int thousandths(double share) {
+    return (int) Math.round(WHOLE * Math.max(0, Math.min(1, share)));
   }
 
   @PostMapping("/set-shape-framing")
