@@ -1,6 +1,7 @@
 package app.latethistle.core.look;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.measure.Trail;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -38,6 +39,26 @@ public record Focus(List<Point> points, int across, int down, double from, doubl
     Point at(int other) {
       return new Point(other, x, y);
     }
+  }
+
+  /**
+   * One that goes through places at even times of its shot; those beside the take are at its edge.
+   *
+   * @param across how wide what matters is, in thousandths of the take's width
+   * @param down how high, of its height
+   */
+  public static Focus through(List<Trail.Place> places, int across, int down) {
+    List<Point> points = new ArrayList<>();
+    int last = Math.max(1, places.size() - 1);
+    for (Trail.Place place : places) {
+      points.add(
+          new Point(points.size() * WHOLE / last, thousandths(place.x()), thousandths(place.y())));
+    }
+    return new Focus(points, across, down, /* from= */ 0, /* to= */ 1);
+  }
+
+  private static int thousandths(double share) {
+    return (int) Math.round(WHOLE * Math.max(0, Math.min(1, share)));
   }
 
   /**

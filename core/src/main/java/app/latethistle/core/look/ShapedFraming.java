@@ -28,6 +28,16 @@ public record ShapedFraming(Framing own, SortedMap<Shape, Framing> others, Optio
   }
 
   /**
+   * The framing in a shape.
+   *
+   * @param other the shape, if it is another than the film's own
+   * @param clip the take's picture
+   */
+  public Framing in(Optional<Shape> other, PictureShape clip) {
+    return other.map(shape -> in(shape, clip)).orElse(own);
+  }
+
+  /**
    * The framing in another shape than the film's own: what is said for it, else cropped about the
    * focus with the least loss; where the shape cannot hold what matters, the whole take over a soft
    * one of itself.

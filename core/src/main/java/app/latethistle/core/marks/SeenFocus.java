@@ -39,8 +39,7 @@ public record SeenFocus(String shot, FrameRange at, Box place) {
       Take take = shot.hasPicture() ? film.takes().get(shot.take()) : null;
       FrameRange at = film.cutting().seenOf(i);
       if (take != null && at.overlaps(frames)) {
-        Framing framing =
-            other.map(s -> shot.framing().in(s, take.shape())).orElse(shot.framing().own());
+        Framing framing = shot.framing().in(other, take.shape());
         shot.framing()
             .focus()
             .ifPresent(

@@ -40,8 +40,7 @@ public record SeenMark(String shot, FrameRange at, Box place) {
       return List.of();
     }
     FrameRange at = film.cutting().seenOf(film.film().indexOfId(shot.id()));
-    Framing framing =
-        other.map(s -> shot.framing().in(s, take.shape())).orElse(shot.framing().own());
+    Framing framing = shot.framing().in(other, take.shape());
     return take.marks().stream()
         .flatMap(
             mark ->

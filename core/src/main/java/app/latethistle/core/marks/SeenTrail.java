@@ -139,7 +139,7 @@ public final class SeenTrail {
       this.aspect = aspect;
       this.lie = lie;
       range = film.rangeOf(shot.id());
-      framing = other.map(s -> shot.framing().in(s, take.shape())).orElse(shot.framing().own());
+      framing = shot.framing().in(other, take.shape());
     }
 
     long away(long frame) {

@@ -1,5 +1,6 @@
 package app.latethistle.core.measure;
 
+import app.latethistle.core.measure.Trail.Place;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -37,9 +38,6 @@ public final class FocusFinder {
   private final List<Double> widths = new ArrayList<>();
   private final List<Double> heights = new ArrayList<>();
   private float[] before;
-
-  /** A place in a picture, 0 to 1 from its left and from its top. */
-  public record Place(double x, double y) {}
 
   /**
    * What matters in a take.

@@ -26,19 +26,13 @@ import java.util.function.Supplier;
 /** Makes the mix of a film: its song, its clips, its voice and the sounds that are laid. */
 public final class FilmMix {
   private final Resolved film;
-  private final Shape shape;
   private final Set<String> sounding;
   private final Optional<Song> song;
   private final List<Optional<Reading>> readings;
 
   private FilmMix(
-      Resolved film,
-      Shape shape,
-      Set<String> sounding,
-      Optional<Song> song,
-      List<Optional<Reading>> readings) {
+      Resolved film, Set<String> sounding, Optional<Song> song, List<Optional<Reading>> readings) {
     this.film = film;
-    this.shape = shape;
     this.sounding = sounding;
     this.song = song;
     this.readings = readings;
@@ -84,7 +78,7 @@ public final class FilmMix {
       Set<String> sounding,
       Optional<Song> song,
       List<Optional<Reading>> readings) {
-    return new FilmMix(film, shape, sounding, song, readings).mix();
+    return new FilmMix(film, sounding, song, readings).mix(shape);
   }
 
   /** A sound that is laid, as it is heard in the film, with nothing else. */
@@ -97,11 +91,11 @@ public final class FilmMix {
 
   /** How the film's music steps aside for its voice, and for what else asks. */
   public static Ducking ducking(
-      Resolved film, Shape shape, Optional<Song> song, List<Optional<Reading>> readings) {
-    return new FilmMix(film, shape, Set.of(), song, readings).ducking();
+      Resolved film, Optional<Song> song, List<Optional<Reading>> readings) {
+    return new FilmMix(film, Set.of(), song, readings).ducking();
   }
 
-  private Mix mix() {
+  private Mix mix(Shape shape) {
     FrameRate rate = film.rate();
     Balance balance = film.film().balance();
     long length = rate.sampleOf(film.cutting().length());

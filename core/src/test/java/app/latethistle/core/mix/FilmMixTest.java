@@ -148,7 +148,6 @@ class FilmMixTest {
     Ducking.Low low =
         FilmMix.ducking(
                 spoken(film),
-                Shape.of(16, 9),
                 Optional.of(new FilmMix.Song("song", () -> trace("song"))),
                 List.of(Optional.of(new FilmMix.Reading("line", List.of(), -20))))
             .lines()
@@ -355,8 +354,7 @@ class FilmMixTest {
             .withBalance(
                 Balance.USUAL.withAsked(
                     Map.of("hit", new SteppingAside(6, 500), "gone", new SteppingAside(9, 500))));
-    LevelLine lid =
-        FilmMix.ducking(Films.resolved(film), Shape.of(16, 9), Optional.empty(), List.of()).lid();
+    LevelLine lid = FilmMix.ducking(Films.resolved(film), Optional.empty(), List.of()).lid();
     assertThat(lid.at(2 * RATE - RATE / 4)).isZero();
     assertThat(lid.at(2 * RATE)).isEqualTo(-6);
     assertThat(lid.at(2 * RATE + RATE / 2)).isEqualTo(-6);

@@ -340,7 +340,7 @@ public record FilmState(
 
   /** How music and clips step aside for the voice. */
   Ducking ducking() {
-    return FilmMix.ducking(resolved(), shape(), heardSong(), readings());
+    return FilmMix.ducking(resolved(), heardSong(), readings());
   }
 
   private Optional<FilmMix.Song> heardSong() {

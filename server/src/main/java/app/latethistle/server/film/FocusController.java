@@ -12,9 +12,7 @@ import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.marks.SeenTrail;
-import app.latethistle.core.measure.Trail;
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,8 +28,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/productions/{productionId}/film")
 class FocusController {
-  private static final int WHOLE = 1000;
-
   /** Places that a focus goes through where it is followed: between them it goes straight. */
   private static final int FOLLOWED = 12;
 
@@ -119,22 +115,7 @@ class FocusController {
     int across = now.focus().map(Focus::across).orElse(0);
     int down = now.focus().map(Focus::down).orElse(0);
     return SeenTrail.shown(state.resolved(), id, follows, FOLLOWED)
-        .map(places -> new Focus(points(places), across, down, /* from= */ 0, /* to= */ 1));
-  }
-
-  private static List<Focus.Point> points(List<Trail.Place> places) {
-    List<Focus.Point> points = new ArrayList<>();
-    int last = Math.max(1, places.size() - 1);
-    for (Trail.Place place : places) {
-      points.add(
-          new Focus.Point(
-              points.size() * WHOLE / last, thousandths(place.x()), thousandths(place.y())));
-    }
-    return points;
-  }
-
-  private static int thousandths(double share) {
-    return (int) Math.round(WHOLE * Math.max(0, Math.min(1, share)));
+        .map(places -> Focus.through(places, across, down));
   }
 
   @PostMapping("/set-shape-framing")

@@ -60,15 +60,7 @@ public class FocusSearch {
   }
 
   private static Focus of(FocusFinder.Found found) {
-    List<Focus.Point> points = new ArrayList<>();
-    int last = Math.max(1, found.places().size() - 1);
-    for (FocusFinder.Place place : found.places()) {
-      points.add(
-          new Focus.Point(
-              points.size() * WHOLE / last, thousandths(place.x()), thousandths(place.y())));
-    }
-    return new Focus(
-        points, thousandths(found.across()), thousandths(found.down()), /* from= */ 0, /* to= */ 1);
+    return Focus.through(found.places(), thousandths(found.across()), thousandths(found.down()));
   }
 
   private static int thousandths(double share) {
