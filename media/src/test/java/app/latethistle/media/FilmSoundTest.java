@@ -177,7 +177,7 @@ class FilmSoundTest {
         new Course.Running(run, Math.round(in * RATE), 4 * RATE, lead, RATE),
         0,
         Edges.crossing(0, 0),
-        Effect.NONE);
+        Effect.none());
   }
 
   @Test

@@ -1,24 +1,41 @@
 package app.latethistle.core.mix;
 
 import app.latethistle.core.key.KeyWriter;
-import app.latethistle.core.signal.Convolution;
 import app.latethistle.core.sound.Equaliser;
 import app.latethistle.core.sound.Room;
 import app.latethistle.core.sound.VoiceCare;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
+import java.util.Optional;
 
 /** What is done to a part of the mix beside its gain. */
 public sealed interface Effect {
   /** Nothing. */
-  Effect NONE = new Plain();
+  static Effect none() {
+    return new Plain();
+  }
 
-  /** The sound after it. */
+  /** The sound after it, without its echoes. */
   SoundSource.Sound on(SoundSource.Sound sound);
 
+  /** Samples that it rings on for after the sound itself has ended, without its echoes. */
+  default long rings() {
+    return 0;
+  }
+
+  /** What answers it with echoes. */
+  default Optional<Walls> walls() {
+    return Optional.empty();
+  }
+
+  /** What of a sound the walls hear. */
+  default SoundSource.Sound toWalls(SoundSource.Sound sound) {
+    return sound;
+  }
+
   /** Samples that are heard after the sound itself has ended. */
-  long tail();
+  default long tail() {
+    return Math.max(rings(), walls().map(w -> w.length() - 1L).orElse(0L));
+  }
 
   /** Writes all that can change a sample. */
   void writeKey(KeyWriter key);
@@ -28,11 +45,6 @@ public sealed interface Effect {
     @Override
     public SoundSource.Sound on(SoundSource.Sound sound) {
       return sound;
-    }
-
-    @Override
-    public long tail() {
-      return 0;
     }
 
     @Override
@@ -50,43 +62,34 @@ public sealed interface Effect {
    * @param equaliser its filters
    */
   record Placed(int pan, int distance, Room room, Equaliser equaliser) implements Effect {
-    private static final int KEPT = 48;
-
-    private static final Map<Placed, List<Convolution>> RESPONSES =
-        new LinkedHashMap<>(KEPT, 0.75f, true) {
-          private static final long serialVersionUID = 1;
-
-          @Override
-          protected boolean removeEldestEntry(Map.Entry<Placed, List<Convolution>> eldest) {
-            return size() > KEPT;
-          }
-        };
-
     /** What places a sound so; nothing if it is as it was recorded. */
     static Effect of(int pan, int distance, Room room, Equaliser equaliser) {
       Placed placed = new Placed(pan, distance, room, equaliser);
-      return placed.equals(new Placed(0, 0, Room.NONE, Equaliser.NONE)) ? NONE : placed;
-    }
-
-    private List<Convolution> responses() {
-      synchronized (RESPONSES) {
-        return RESPONSES.computeIfAbsent(
-            this,
-            p -> {
-              float[][] ears = RoomResponse.of(p);
-              return List.of(new Convolution(ears[0]), new Convolution(ears[1]));
-            });
-      }
+      return placed.equals(new Placed(0, 0, Room.NONE, Equaliser.NONE)) ? none() : placed;
     }
 
     @Override
     public SoundSource.Sound on(SoundSource.Sound sound) {
-      return new Folded(sound, responses());
+      return panned(StraightWay.changes(this) ? new FilteredSound(sound, this) : sound);
     }
 
     @Override
-    public long tail() {
-      return RoomResponse.length(this) - 1L;
+    public SoundSource.Sound toWalls(SoundSource.Sound sound) {
+      return panned(sound);
+    }
+
+    private SoundSource.Sound panned(SoundSource.Sound sound) {
+      return pan == 0 ? sound : new PannedSound(sound, List.of(new Panned.Point(0, pan / 100.0)));
+    }
+
+    @Override
+    public long rings() {
+      return StraightWay.changes(this) ? Between.RING : 0;
+    }
+
+    @Override
+    public Optional<Walls> walls() {
+      return room.hasWalls() ? Optional.of(new Walls(room, equaliser)) : Optional.empty();
     }
 
     @Override
@@ -97,8 +100,8 @@ public sealed interface Effect {
   }
 
   /**
-   * It goes from left to right while it is heard, by the law of {@link RoomResponse}: as loud
-   * together everywhere.
+   * It goes from left to right while it is heard, as loud together everywhere; so does what the
+   * walls hear.
    *
    * @param first what is done to it before
    * @param line where it is at some of its samples; it goes straight between them, and stays before
@@ -124,8 +127,18 @@ public sealed interface Effect {
     }
 
     @Override
-    public long tail() {
-      return first.tail();
+    public SoundSource.Sound toWalls(SoundSource.Sound sound) {
+      return new PannedSound(first.toWalls(sound), line);
+    }
+
+    @Override
+    public long rings() {
+      return first.rings();
+    }
+
+    @Override
+    public Optional<Walls> walls() {
+      return first.walls();
     }
 
     @Override
@@ -148,11 +161,6 @@ public sealed interface Effect {
     }
 
     @Override
-    public long tail() {
-      return 0;
-    }
-
-    @Override
     public void writeKey(KeyWriter key) {
       key.put("cared").put(how.rumble() ? 1 : 0).put(how.even());
       key.put(how.hiss()).put(how.sharp()).put(how.breaths());
@@ -164,11 +172,6 @@ public sealed interface Effect {
     @Override
     public SoundSource.Sound on(SoundSource.Sound sound) {
       return new MuffledSound(sound);
-    }
-
-    @Override
-    public long tail() {
-      return 0;
     }
 
     @Override

@@ -123,7 +123,7 @@ public final class FilmMix {
 
   private List<Part> voice(VoiceCare care) {
     List<Part> parts = new ArrayList<>();
-    Effect effect = care.leavesAll() ? Effect.NONE : new Effect.Cared(care);
+    Effect effect = care.leavesAll() ? Effect.none() : new Effect.Cared(care);
     for (int i = 0; i < readings.size(); i++) {
       SampleRange at = film.cutting().voice().lines().get(i).at();
       readings

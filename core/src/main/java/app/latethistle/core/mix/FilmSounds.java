@@ -113,7 +113,7 @@ public final class FilmSounds {
             inSamples, rate.sampleOf(in), rate.sampleOf(take.frames()), lead, picture),
         sound.gain(),
         Edges.crossing(comes ? samples(before) : 0, goes ? samples(after) : 0),
-        Effect.NONE);
+        Effect.none());
   }
 
   private long samples(FrameRange range) {

@@ -1,6 +1,7 @@
 package app.latethistle.core.mix;
 
 import app.latethistle.core.key.KeyWriter;
+import app.latethistle.core.signal.Convolution;
 import app.latethistle.core.sound.Bus;
 import app.latethistle.core.time.SampleRange;
 import java.util.Collections;
@@ -20,7 +21,7 @@ import java.util.Set;
  */
 public record Mix(List<Part> parts, long length, long fade, Level level, Faders faders) {
   /** Raised whenever the same mix would give other samples. */
-  private static final int ENGINE = 2;
+  private static final int ENGINE = 3;
 
   /** Samples before and after a range that must be known to make it. */
   static final int REACH = Limiter.REACH + SpeechBand.HALF;
@@ -140,11 +141,15 @@ public record Mix(List<Part> parts, long length, long fade, Level level, Faders 
     key.put("part").put(part.bus()).put(part.media()).put(part.gain());
     key.put(both.start() - zero).put(both.length());
     part.effect().writeKey(key);
+    if (part.effect().walls().isPresent()) {
+      // Echoes are made in blocks of the film, whose place rounds their samples.
+      key.put(Math.floorMod(zero, (long) Convolution.BLOCK));
+    }
     Edges edges = part.edges();
     long since = both.start() - part.at().start();
     long left = part.at().end() - both.end();
     // How near its ends are matters only as far as they are heard, or an effect keeps them.
-    boolean whole = !part.effect().equals(Effect.NONE);
+    boolean whole = !part.effect().equals(Effect.none());
     boolean comes = since < edges.in().samples() || since <= 0;
     boolean goes = left < edges.out().samples() || left <= 0;
     if (whole || comes) {

@@ -75,12 +75,12 @@ public final class MusicTurns {
     for (SampleRange turn : ranges(MusicTurn.Kind.MUFFLE)) {
       long start = Math.max(at, Math.max(turn.start(), turn.end() - LONGEST));
       if (turn.end() > start) {
-        add(parts, media, new SampleRange(at, start), Effect.NONE);
+        add(parts, media, new SampleRange(at, start), Effect.none());
         add(parts, media, new SampleRange(start, turn.end()), new Effect.Muffled());
         at = turn.end();
       }
     }
-    add(parts, media, new SampleRange(at, length), Effect.NONE);
+    add(parts, media, new SampleRange(at, length), Effect.none());
     return parts;
   }
 

@@ -3,7 +3,7 @@ package app.latethistle.core.mix;
 import java.io.IOException;
 import java.util.List;
 
-/** A sound that goes from left to right, as loud everywhere. */
+/** A sound that stays left or right, or goes from one to the other, as loud everywhere. */
 final class PannedSound implements SoundSource.Sound {
   private final SoundSource.Sound sound;
   private final List<Effect.Panned.Point> line;
@@ -32,15 +32,21 @@ final class PannedSound implements SoundSource.Sound {
     }
     sound.read(from, read, frames);
     int after = 0;
+    float left = 0;
+    float right = 0;
     for (int i = 0; i < frames; i++) {
       long at = from + i;
       while (after < line.size() && line.get(after).sample() <= at) {
         after++;
       }
-      double side = (pan(after, at) + 1) * Math.PI / 4;
-      target[2 * i] = (float) (read[i * channels] * Math.sqrt(2) * Math.cos(side));
-      target[2 * i + 1] =
-          (float) (read[i * channels + channels - 1] * Math.sqrt(2) * Math.sin(side));
+      boolean goes = after > 0 && after < line.size();
+      if (goes || i == 0 || at == line.get(line.size() - 1).sample()) {
+        double side = (pan(after, at) + 1) * Math.PI / 4;
+        left = (float) (Math.sqrt(2) * Math.cos(side));
+        right = (float) (Math.sqrt(2) * Math.sin(side));
+      }
+      target[2 * i] = left * read[i * channels];
+      target[2 * i + 1] = right * read[i * channels + channels - 1];
     }
   }
 

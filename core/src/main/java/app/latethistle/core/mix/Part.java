@@ -26,7 +26,7 @@ public record Part(
 
   /** A part that is there at once, and nothing else is done to it. */
   public Part(Bus bus, String media, SampleRange at, Course course, double gain) {
-    this(bus, media, at, course, gain, Edges.NONE, Effect.NONE);
+    this(bus, media, at, course, gain, Edges.NONE, Effect.none());
   }
 
   /** The gain that makes a reading of a loudness as loud as every other; 0 if it has none. */
@@ -37,6 +37,11 @@ public record Part(
   /** When anything of it is heard. */
   public SampleRange heard() {
     return new SampleRange(at.start(), at.end() + effect.tail());
+  }
+
+  /** When it is heard beside its echoes. */
+  SampleRange straight() {
+    return new SampleRange(at.start(), at.end() + effect.rings());
   }
 
   /** Its gain as a factor. */

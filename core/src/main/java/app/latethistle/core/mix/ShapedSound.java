@@ -48,11 +48,11 @@ final class ShapedSound extends WholeSound {
     int length = (int) length();
     double speed = Math.pow(2, time.pitch() / 12);
     float[][] longer = TimeStretch.to(apart, (int) Math.round(length * speed));
+    float[][] pitched = time.pitch() == 0 ? longer : Resampling.of(longer, speed, length);
     float[] out = new float[length * channels];
     for (int c = 0; c < channels; c++) {
-      float[] channel = time.pitch() == 0 ? longer[c] : Resampling.of(longer[c], speed, length);
       for (int i = 0; i < length; i++) {
-        out[i * channels + c] = channel[i];
+        out[i * channels + c] = pitched[c][i];
       }
     }
     return out;

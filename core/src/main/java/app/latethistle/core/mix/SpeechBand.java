@@ -39,8 +39,9 @@ final class SpeechBand {
    * @param stereo left and right in turn
    */
   static void apply(float[] stereo, float[] factors, int frames) {
-    int block = FILTER.block();
+    int block = Convolution.BLOCK;
     float[] piece = new float[2 * block];
+    float[] band = new float[2 * block];
     float[] out = stereo.clone();
     for (int side = 0; side < 2; side++) {
       for (int from = HALF; from < frames - HALF; from += block) {
@@ -48,11 +49,12 @@ final class SpeechBand {
           int at = from + HALF + i - block;
           piece[i] = at >= 0 && at < frames ? stereo[2 * at + side] : 0;
         }
-        FILTER.apply(piece);
+        float[] spectrum = Convolution.spectrum(piece);
+        FILTER.apply(back -> spectrum, band);
         int to = Math.min(block, frames - HALF - from);
         for (int i = 0; i < to; i++) {
           int at = from + i;
-          out[2 * at + side] += (factors[at] - 1) * piece[block + i];
+          out[2 * at + side] += (factors[at] - 1) * band[block + i];
         }
       }
     }

@@ -190,10 +190,16 @@ final class VoiceCaring {
     int to = 8_000 * SIZE / RATE;
     double logs = 0;
     double sum = 0;
+    double product = 1;
     for (int bin = from; bin < to; bin++) {
       double power = power(spectrum, bin) + 1e-12;
-      logs += Math.log(power);
       sum += power;
+      product *= power;
+      // Eight together stay within what a number holds.
+      if (bin % 8 == 0 || bin == to - 1) {
+        logs += Math.log(product);
+        product = 1;
+      }
     }
     return Math.exp(logs / (to - from)) / (sum / (to - from));
   }
@@ -224,15 +230,14 @@ final class VoiceCaring {
   private static void apply(float[] spectrum, double[] gains) {
     spectrum[0] = 0;
     spectrum[1] = 0;
+    double sum = gains[1] + gains[2];
     for (int bin = 1; bin < BINS; bin++) {
-      double sum = 0;
-      int count = 0;
-      for (int near = Math.max(1, bin - 2); near <= Math.min(BINS - 1, bin + 2); near++) {
-        sum += gains[near];
-        count++;
-      }
-      spectrum[2 * bin] *= (float) (sum / count);
-      spectrum[2 * bin + 1] *= (float) (sum / count);
+      sum += bin + 2 < BINS ? gains[bin + 2] : 0;
+      sum -= bin - 3 > 0 ? gains[bin - 3] : 0;
+      int count = Math.min(BINS - 1, bin + 2) - Math.max(1, bin - 2) + 1;
+      float gain = (float) (sum / count);
+      spectrum[2 * bin] *= gain;
+      spectrum[2 * bin + 1] *= gain;
     }
   }
 
@@ -262,9 +267,11 @@ final class VoiceCaring {
     for (int f = 0; f < count; f++) {
       double wanted = -how.even() / 100.0 * 0.5 * Math.max(0, levels[f] - middle);
       now += (wanted < now ? rise : fall) * (wanted - now);
+      double gain = Decibels.factor(before);
+      double step = Decibels.factor((now - before) / hop);
       for (int i = 0; i < hop && f * hop + i < voice.length; i++) {
-        double gain = before + (now - before) * i / hop;
-        voice[f * hop + i] *= (float) Decibels.factor(gain);
+        voice[f * hop + i] *= (float) gain;
+        gain *= step;
       }
       before = now;
     }

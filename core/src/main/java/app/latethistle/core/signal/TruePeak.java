@@ -43,33 +43,40 @@ public final class TruePeak {
    */
   public static void of(float[] stereo, float above, float[] peaks) {
     int frames = peaks.length;
+    // One past the last sample that has one as loud near by, of all that were looked at.
+    int near = 0;
+    for (int ahead = 0; ahead < Math.min(frames, TAPS / 2); ahead++) {
+      near = loud(stereo, ahead, above) ? ahead + TAPS / 2 : near;
+    }
     for (int i = 0; i < frames; i++) {
-      float peak = Math.max(Math.abs(stereo[2 * i]), Math.abs(stereo[2 * i + 1]));
-      if (loudest(stereo, i, frames) > above) {
-        for (int side = 0; side < 2; side++) {
-          for (double[] phase : PHASES) {
-            double sum = 0;
-            for (int t = 0; t < TAPS; t++) {
-              int at = i + t - TAPS / 2 + 1;
-              if (at >= 0 && at < frames) {
-                sum += phase[TAPS - 1 - t] * stereo[2 * at + side];
-              }
-            }
-            peak = Math.max(peak, (float) Math.abs(sum));
-          }
-        }
+      int ahead = i + TAPS / 2;
+      if (ahead < frames && loud(stereo, ahead, above)) {
+        near = ahead + TAPS / 2;
       }
-      peaks[i] = peak;
+      float peak = Math.max(Math.abs(stereo[2 * i]), Math.abs(stereo[2 * i + 1]));
+      peaks[i] = i < near ? Math.max(peak, between(stereo, i, frames)) : peak;
     }
   }
 
-  private static float loudest(float[] stereo, int i, int frames) {
-    float loudest = 0;
-    int from = Math.max(0, i - TAPS / 2 + 1);
-    int to = Math.min(frames, i + TAPS / 2 + 1);
-    for (int at = 2 * from; at < 2 * to; at++) {
-      loudest = Math.max(loudest, Math.abs(stereo[at]));
+  private static boolean loud(float[] stereo, int i, float above) {
+    return Math.abs(stereo[2 * i]) > above || Math.abs(stereo[2 * i + 1]) > above;
+  }
+
+  /** The greatest magnitude of the points that four times the rate has around a sample. */
+  private static float between(float[] stereo, int i, int frames) {
+    double peak = 0;
+    for (int side = 0; side < 2; side++) {
+      for (double[] phase : PHASES) {
+        double sum = 0;
+        for (int t = 0; t < TAPS; t++) {
+          int at = i + t - TAPS / 2 + 1;
+          if (at >= 0 && at < frames) {
+            sum += phase[TAPS - 1 - t] * stereo[2 * at + side];
+          }
+        }
+        peak = Math.max(peak, Math.abs(sum));
+      }
     }
-    return loudest;
+    return (float) peak;
   }
 }

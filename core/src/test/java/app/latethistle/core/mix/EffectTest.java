@@ -87,7 +87,7 @@ class EffectTest {
 
   @Test
   void theStraightWayComesAtOnceAndSofterFromFar() throws IOException {
-    float[] near = heard(Effect.NONE);
+    float[] near = heard(Effect.none());
     assertThat(near[0]).isEqualTo(0.5f);
     for (int distance : new int[] {20, 60, 100}) {
       float[] far = heard(Effect.Placed.of(0, distance, Room.NONE, Equaliser.NONE));
@@ -96,8 +96,7 @@ class EffectTest {
       for (int i = 0; i < RATE; i++) {
         sum += far[2 * i];
       }
-      assertThat(20 * Math.log10(sum / 0.5))
-          .isCloseTo(RoomResponse.straight(distance), within(0.05));
+      assertThat(20 * Math.log10(sum / 0.5)).isCloseTo(StraightWay.level(distance), within(0.05));
     }
   }
 
@@ -188,7 +187,10 @@ class EffectTest {
     Timing time = new Timing(false, stretch, pitch);
     long own = 2L * RATE;
     Part part =
-        part(time.samples(own), new Course.Shaped(SampleRange.ofLength(0, own), time), Effect.NONE);
+        part(
+            time.samples(own),
+            new Course.Shaped(SampleRange.ofLength(0, own), time),
+            Effect.none());
     float[] out =
         mixed(
             part,
@@ -232,7 +234,7 @@ class EffectTest {
         part(
             500,
             new Course.Shaped(new SampleRange(100, 600), new Timing(true, 100, 0)),
-            Effect.NONE);
+            Effect.none());
     float[] out = mixed(part, ramp, new SampleRange(0, 600));
     assertThat(out[0]).isEqualTo(599 / 4_000f);
     assertThat(out[2 * 499]).isEqualTo(100 / 4_000f);
@@ -244,7 +246,7 @@ class EffectTest {
     // A sine whose loop is a whole number of waves: what is heard is one long sine.
     float[] sine = Tones.sine(480, 0.3, 0, RATE);
     Part part =
-        part(5L * RATE, new Course.Looped(700, new SampleRange(4_000, 44_000)), Effect.NONE);
+        part(5L * RATE, new Course.Looped(700, new SampleRange(4_000, 44_000)), Effect.none());
     float[] out = mixed(part, sine, new SampleRange(0, 5 * RATE));
     for (int i = 0; i < 5 * RATE; i++) {
       // Where two equal waves cross with equal power they are up to 3 dB louder.

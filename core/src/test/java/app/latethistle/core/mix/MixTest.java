@@ -74,7 +74,7 @@ class MixTest {
                     p.course(),
                     p.gain(),
                     Edges.crossing(5_000, 0),
-                    Effect.NONE)));
+                    Effect.none())));
     other.put(
         "room",
         with(

@@ -11,6 +11,7 @@ import app.latethistle.core.voice.Tightening;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -43,7 +44,7 @@ class MixerTest {
 
   private static Part part(Bus bus, String media, long at, long length, Course course) {
     Edges edges = bus == Bus.CLIPS ? Edges.crossing(0, 0) : Edges.NONE;
-    return new Part(bus, media, SampleRange.ofLength(at, length), course, -3, edges, Effect.NONE);
+    return new Part(bus, media, SampleRange.ofLength(at, length), course, -3, edges, Effect.none());
   }
 
   /** A song, clips that run in some ways, lines with rests left out, in any order. */
@@ -285,7 +286,11 @@ class MixerTest {
       sounds.put("c" + i, Tones.noise(i, RATE, 2));
       parts.add(part(Bus.CLIPS, "c" + i, (long) i * RATE, RATE, new Course.Straight(0)));
     }
-    Counted counted = new Counted(new Tones(sounds), new ArrayList<>(), new ArrayList<>());
+    Counted counted =
+        new Counted(
+            new Tones(sounds),
+            Collections.synchronizedList(new ArrayList<>()),
+            Collections.synchronizedList(new ArrayList<>()));
     int[] most = {0};
     try (Mixer mixer = new Mixer(new Mix(parts, 20L * RATE, 0), counted)) {
       mixer.mix(

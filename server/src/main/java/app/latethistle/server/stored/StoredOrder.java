@@ -99,7 +99,7 @@ public record StoredOrder(Program program, Mix mix, Optional<LoudnessAim> aim) {
           course.get(),
           gain,
           edges,
-          effect == null ? Effect.NONE : effect.get());
+          effect == null ? Effect.none() : effect.get());
     }
   }
 
@@ -155,7 +155,7 @@ public record StoredOrder(Program program, Mix mix, Optional<LoudnessAim> aim) {
       for (int i = 0; i < samples.size(); i++) {
         line.add(new Effect.Panned.Point(samples.get(i), pans.get(i)));
       }
-      return new Effect.Panned(first == null ? Effect.NONE : first.get(), line);
+      return new Effect.Panned(first == null ? Effect.none() : first.get(), line);
     }
   }
 
@@ -324,7 +324,7 @@ public record StoredOrder(Program program, Mix mix, Optional<LoudnessAim> aim) {
         new Course.Running(run, c.get("in").asLong(), c.get("material").asLong(), lead, length),
         c.get("gain").asDouble(),
         Edges.crossing(0, 0),
-        Effect.NONE);
+        Effect.none());
   }
 
   private static Part line(JsonNode line) {

@@ -550,7 +550,7 @@ class StoredFormatsTest {
                     0,
                     Edges.NONE,
                     new Effect.Panned(
-                        Effect.NONE,
+                        Effect.none(),
                         List.of(new Effect.Panned.Point(-4, -0.5), new Effect.Panned.Point(9, 1)))),
                 new Part(
                     Bus.CLIPS,
@@ -559,7 +559,7 @@ class StoredFormatsTest {
                     new Course.Running(SHOT.run(), 1, 2, 3, 4),
                     -3.5,
                     Edges.crossing(400, 500),
-                    Effect.NONE),
+                    Effect.none()),
                 new Part(
                     Bus.SOUNDS,
                     "d",

@@ -1,0 +1,62 @@
+package app.latethistle.core.mix;
+
+import app.latethistle.core.signal.Biquad;
+import app.latethistle.core.sound.Decibels;
+import app.latethistle.core.sound.Equaliser;
+import app.latethistle.core.sound.Room;
+
+/**
+ * What a sound becomes on its way straight to the ears: softer and duller with distance, out of
+ * doors with the ground's echo, and behind what lies {@link Between}.
+ */
+final class StraightWay {
+  private static final int RATE = 48_000;
+  private static final double SOUND_SPEED = 343;
+
+  /** A sound at distance 0 is a metre away, at 100 it is this many (common practice, no source). */
+  private static final double FARTHEST = 24;
+
+  /** What is highest of a far sound, in hertz (common practice, no source). */
+  private static final double DULLEST = 2_800;
+
+  private StraightWay() {}
+
+  /** Whether a sound does not stay as it is. */
+  static boolean changes(Effect.Placed how) {
+    return how.distance() > 0
+        || how.room() == Room.OUT_OF_DOORS
+        || Between.rings(how.room(), how.equaliser());
+  }
+
+  /** Runs samples through it, in place; there was silence before them. */
+  static void run(Effect.Placed how, float[] samples) {
+    double metres = Math.pow(FARTHEST, how.distance() / 100.0);
+    if (how.distance() > 0) {
+      for (int i = 0; i < samples.length; i++) {
+        samples[i] *= (float) (1 / metres);
+      }
+      Biquad.highCut(
+              20_000 * Math.pow(DULLEST / 20_000, how.distance() / 100.0), Equaliser.Band.FLAT)
+          .run(samples);
+    }
+    if (how.room() == Room.OUT_OF_DOORS) {
+      ground(samples, metres);
+    }
+    Between.run(how.room(), how.equaliser(), samples);
+  }
+
+  /** The ground sends one echo, from a source and an ear 1.6 m above it; it is soft ground. */
+  private static void ground(float[] samples, double metres) {
+    double way = Math.hypot(metres, 3.2);
+    int late = (int) Math.round((way - metres) / SOUND_SPEED * RATE);
+    double share = 0.5 * metres / way;
+    for (int i = samples.length - 1; i >= late; i--) {
+      samples[i] += (float) (share * samples[i - late]);
+    }
+  }
+
+  /** How loud a distance leaves a sound, in decibels. */
+  static double level(int distance) {
+    return -Decibels.of(Math.pow(FARTHEST, distance / 100.0));
+  }
+}
