@@ -20,8 +20,9 @@ import java.util.Optional;
 final class FilmRender {
   private FilmRender() {}
 
-  /** A mix as loud as is asked; as it is mixed if nothing is. */
+  /** A mix whose sounds are decoded, as loud as is asked; as it is mixed if nothing is. */
   static Mix levelled(Mix mix, Optional<LoudnessAim> aim, SoundFiles sounds) throws IOException {
+    sounds.decodeAll(mix);
     return aim.isPresent() ? aim.get().reachedBy(mix, sounds) : mix;
   }
 

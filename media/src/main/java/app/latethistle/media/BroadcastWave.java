@@ -8,9 +8,11 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.channels.FileChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
@@ -26,7 +28,12 @@ public final class BroadcastWave implements Closeable {
   private static final int BEXT = 602;
   private static final long LARGEST = 0xFFFFFFFFL - 1024;
 
+  /** Where the loudness stands: the last numbers before what is reserved. */
+  private static final int LOUDNESS = 12 + 8 + BEXT - 180 - 10;
+
+  private final Path file;
   private final OutputStream out;
+  private SoundMeasure loudness;
 
   /**
    * What the file says of itself.
@@ -37,7 +44,8 @@ public final class BroadcastWave implements Closeable {
    */
   public record About(String description, long start, LocalDateTime made) {}
 
-  private BroadcastWave(OutputStream out) {
+  private BroadcastWave(Path file, OutputStream out) {
+    this.file = file;
     this.out = out;
   }
 
@@ -45,11 +53,9 @@ public final class BroadcastWave implements Closeable {
    * Begins a file.
    *
    * @param length samples that will be written of each side
-   * @param loudness of the whole; null if it is not known
    * @throws IllegalArgumentException if it would be longer than a RIFF file can be, four hours
    */
-  public static BroadcastWave open(Path file, long length, About about, SoundMeasure loudness)
-      throws IOException {
+  public static BroadcastWave open(Path file, long length, About about) throws IOException {
     if (length * BYTES > LARGEST) {
       throw new Refused("A Broadcast Wave file has at most four hours of sound; take a part.");
     }
@@ -60,11 +66,9 @@ public final class BroadcastWave implements Closeable {
     head.put(ascii(about.made.format(DateTimeFormatter.ISO_LOCAL_DATE), 10));
     head.put(ascii(about.made.format(DateTimeFormatter.ofPattern("HH:mm:ss", Locale.ROOT)), 8));
     head.putLong(about.start).putShort((short) 2).put(new byte[64]);
-    put(head, loudness == null ? Double.NaN : loudness.integrated());
-    put(head, loudness == null ? Double.NaN : loudness.range());
-    put(head, loudness == null ? Double.NaN : loudness.truePeak());
-    put(head, loudness == null ? Double.NaN : loudness.momentaryMax());
-    put(head, loudness == null ? Double.NaN : loudness.shortTermMax());
+    for (int i = 0; i < 5; i++) {
+      put(head, Double.NaN);
+    }
     head.put(new byte[180]);
     head.put(ascii("fmt ", 4)).putInt(16).putShort((short) 1).putShort((short) 2);
     head.putInt(Samples.RATE).putInt(Samples.RATE * BYTES);
@@ -72,7 +76,7 @@ public final class BroadcastWave implements Closeable {
     head.put(ascii("data", 4)).putInt((int) (length * BYTES));
     OutputStream out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16);
     out.write(head.array());
-    return new BroadcastWave(out);
+    return new BroadcastWave(file, out);
   }
 
   /** In hundredths; 0x7FFF is what the standard writes for a value that is not known. */
@@ -96,8 +100,24 @@ public final class BroadcastWave implements Closeable {
     out.write(WaveFile.packed(stereo, 2 * frames));
   }
 
+  /** Says how loud the whole is, which stands in the file once it is closed. */
+  public void measured(SoundMeasure measure) {
+    loudness = measure;
+  }
+
   @Override
   public void close() throws IOException {
     out.close();
+    if (loudness != null) {
+      ByteBuffer said = ByteBuffer.allocate(10).order(ByteOrder.LITTLE_ENDIAN);
+      put(said, loudness.integrated());
+      put(said, loudness.range());
+      put(said, loudness.truePeak());
+      put(said, loudness.momentaryMax());
+      put(said, loudness.shortTermMax());
+      try (FileChannel channel = FileChannel.open(file, StandardOpenOption.WRITE)) {
+        channel.write(said.flip(), LOUDNESS);
+      }
+    }
   }
 }

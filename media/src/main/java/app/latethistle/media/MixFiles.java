@@ -37,26 +37,21 @@ public final class MixFiles {
 
   /** Writes the whole, with its loudness in it. */
   public SoundMeasure whole(Path file) throws IOException {
-    SoundMeasure measure = measure();
-    try (BroadcastWave wave = BroadcastWave.open(file, mix.length(), about("the mix"), measure);
-        Mixer mixer = new Mixer(mix, source)) {
-      mixer.mix(all(), (Mixer.Sink) wave::write);
-    }
-    return measure;
-  }
-
-  private SoundMeasure measure() throws IOException {
     Loudness.Meter meter = new Loudness.Meter();
     PeakMeter peaks = new PeakMeter();
-    try (Mixer mixer = new Mixer(mix, source)) {
+    try (BroadcastWave wave = BroadcastWave.open(file, mix.length(), about("the mix"));
+        Mixer mixer = new Mixer(mix, source)) {
       mixer.mix(
           all(),
           (stereo, frames) -> {
             meter.add(stereo, frames);
             peaks.add(stereo, frames);
+            wave.write(stereo, frames);
           });
+      SoundMeasure measure = SoundMeasure.of(meter, peaks);
+      wave.measured(measure);
+      return measure;
     }
-    return SoundMeasure.of(meter, peaks);
   }
 
   /**
@@ -83,7 +78,7 @@ public final class MixFiles {
           String name = bus.name().toLowerCase(Locale.ROOT) + how;
           Path file = folder.resolve(name + ".wav");
           files.add(file);
-          waves.put(bus, BroadcastWave.open(file, of.length(), about(name), null));
+          waves.put(bus, BroadcastWave.open(file, of.length(), about(name)));
         }
       }
       mixer.mix(

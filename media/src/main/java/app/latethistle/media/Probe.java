@@ -9,8 +9,11 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Finds out what a file holds, reading every packet of its first picture or sound stream. */
 public final class Probe {
@@ -27,7 +30,8 @@ public final class Probe {
    */
   public static MediaFacts probe(Path file) throws IOException {
     Container container = Container.of(file);
-    JsonNode root = streams(file, container);
+    Read read = read(file, container);
+    JsonNode root = read.root;
     JsonNode picture = null;
     JsonNode sound = null;
     for (JsonNode stream : root.path("streams")) {
@@ -43,7 +47,7 @@ public final class Probe {
       throw new RefusedMedia("There is neither picture nor sound in this file.");
     }
     JsonNode used = picture == null ? sound : picture;
-    List<Double> times = packetTimes(file, container, used.path("index").asInt());
+    List<Double> times = read.packets.of(used.path("index").asInt());
     if (times.isEmpty()) {
       throw new RefusedMedia("The file has no " + (picture == null ? "sound" : "pictures") + ".");
     }
@@ -53,13 +57,32 @@ public final class Probe {
     return picture(container, root, picture, sound != null, times);
   }
 
-  private static JsonNode streams(Path file, Container container) throws IOException {
+  /**
+   * What a file says of itself.
+   *
+   * @param root its streams and its format
+   * @param packets when theirs begin and end
+   */
+  private record Read(JsonNode root, PacketTimes packets) {}
+
+  /** In one process, for starting another takes longer than reading most files. */
+  private static Read read(Path file, Container container) throws IOException {
+    byte[] answer;
     try {
-      return JSON.readTree(
+      answer =
           Child.output(
               Sandbox.ffprobe(
-                  file, container, List.of("-of", "json", "-show_streams", "-show_format")),
-              SECONDS));
+                  file,
+                  container,
+                  List.of(
+                      "-of",
+                      "json=compact=1",
+                      "-show_streams",
+                      "-show_format",
+                      "-show_entries",
+                      "packet=stream_index,pts_time,duration_time")),
+              new byte[0],
+              SECONDS);
     } catch (RefusedMedia e) {
       throw e;
     } catch (IOException e) {
@@ -68,46 +91,22 @@ public final class Probe {
               ? "The file is cut short or is not really a film: its index cannot be read."
               : "The file is damaged or is not what it claims to be.");
     }
-  }
-
-  /** Start times of all packets in order, each followed at the end by the last one's end. */
-  private static List<Double> packetTimes(Path file, Container container, int stream)
-      throws IOException {
-    String text;
-    try {
-      text =
-          Child.output(
-              Sandbox.ffprobe(
-                  file,
-                  container,
-                  List.of(
-                      "-select_streams",
-                      Integer.toString(stream),
-                      "-show_entries",
-                      "packet=pts_time,duration_time",
-                      "-of",
-                      "csv=p=0")),
-              SECONDS);
-    } catch (IOException e) {
-      throw new RefusedMedia("The file is damaged: " + e.getMessage());
-    }
-    List<Double> times = new ArrayList<>();
-    double end = 0;
-    for (String line : text.split("\n")) {
-      String[] fields = line.strip().split(",");
-      if (fields.length == 0 || fields[0].isEmpty()) {
-        continue;
+    ObjectNode root = JSON.createObjectNode();
+    PacketTimes packets = new PacketTimes();
+    try (JsonParser parser = JSON.createParser(answer)) {
+      parser.nextToken();
+      for (String name = parser.nextName(); name != null; name = parser.nextName()) {
+        parser.nextToken();
+        if (name.equals("packets")) {
+          while (parser.nextToken() != JsonToken.END_ARRAY) {
+            packets.add(parser.<JsonNode>readValueAsTree());
+          }
+        } else {
+          root.set(name, parser.<JsonNode>readValueAsTree());
+        }
       }
-      double start = number(fields[0], times.isEmpty() ? 0 : end);
-      double length = fields.length > 1 ? number(fields[1], 0) : 0;
-      times.add(start);
-      end = Math.max(end, start + length);
     }
-    Collections.sort(times);
-    if (!times.isEmpty()) {
-      times.add(Math.max(end, times.get(times.size() - 1)));
-    }
-    return times;
+    return new Read(root, packets);
   }
 
   private static MediaFacts sound(
@@ -295,7 +294,7 @@ public final class Probe {
     return full ? name + " full" : name;
   }
 
-  private static double number(String text, double otherwise) {
+  static double number(String text, double otherwise) {
     try {
       return Double.parseDouble(text);
     } catch (NumberFormatException e) {

@@ -1,8 +1,10 @@
 package app.latethistle.media;
 
 import app.latethistle.core.key.Fingerprint;
+import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.channels.FileChannel;
@@ -43,9 +45,36 @@ public final class SoundFiles implements SoundSource {
 
   @Override
   public Sound open(String media, int channels) throws IOException {
+    return new Decoded(
+        FileChannel.open(decoded(media, channels), StandardOpenOption.READ), channels);
+  }
+
+  /** Decodes all that a mix needs, on all cores: each file waits for a process of its own. */
+  public void decodeAll(Mix mix) throws IOException {
+    record Needed(String media, int channels) {}
+    try {
+      mix.parts().stream()
+          .map(p -> new Needed(p.media(), p.bus().channels()))
+          .distinct()
+          .toList()
+          .parallelStream()
+          .forEach(
+              needed -> {
+                try {
+                  decoded(needed.media, needed.channels);
+                } catch (IOException e) {
+                  throw new UncheckedIOException(e);
+                }
+              });
+    } catch (UncheckedIOException e) {
+      throw e.getCause();
+    }
+  }
+
+  private Path decoded(String media, int channels) throws IOException {
     Path decoded = folder.resolve(Fingerprint.of(media).substring(0, 40) + "-" + channels + ".f32");
     made.get(decoded, to -> decode(media, channels, to));
-    return new Decoded(FileChannel.open(decoded, StandardOpenOption.READ), channels);
+    return decoded;
   }
 
   private void decode(String media, int channels, Path to) throws IOException {

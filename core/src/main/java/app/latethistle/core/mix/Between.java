@@ -4,7 +4,7 @@ import app.latethistle.core.signal.Biquad;
 import app.latethistle.core.sound.Equaliser;
 import app.latethistle.core.sound.Room;
 
-/** What lies between a sound and the ears: a wall, a small speaker, water, and filters. */
+/** What lies between a sound and the ears: a wall, a small speaker or water. */
 final class Between {
   /** Filters that ring on do so for this long: a low cut at 20 Hz is down by 90 dB. */
   static final int RING = 6_000;
@@ -12,23 +12,12 @@ final class Between {
   private Between() {}
 
   /** Whether a sound rings on behind it. */
-  static boolean rings(Room room, Equaliser equaliser) {
-    return !equaliser.bands().isEmpty()
-        || room == Room.THROUGH_A_WALL
-        || room == Room.SMALL_SPEAKER
-        || room == Room.UNDER_WATER;
+  static boolean rings(Room room) {
+    return room == Room.THROUGH_A_WALL || room == Room.SMALL_SPEAKER || room == Room.UNDER_WATER;
   }
 
-  /** Runs samples through it, in place. */
-  static void run(Room room, Equaliser equaliser, float[] samples) {
-    special(room, samples);
-    for (Equaliser.Band band : equaliser.bands()) {
-      filter(band).run(samples);
-    }
-  }
-
-  /** What lies between takes most of a sound away (common practice, no source). */
-  private static void special(Room room, float[] samples) {
+  /** Runs samples through it, in place; it takes most away (common practice, no source). */
+  static void run(Room room, float[] samples) {
     switch (room) {
       case THROUGH_A_WALL -> {
         Biquad.highCut(420, Equaliser.Band.FLAT).run(samples);
@@ -49,15 +38,5 @@ final class Between {
         // Rooms have walls alone.
       }
     }
-  }
-
-  private static Biquad filter(Equaliser.Band band) {
-    return switch (band.kind()) {
-      case LOW_CUT -> Biquad.lowCut(band.hertz(), band.q());
-      case HIGH_CUT -> Biquad.highCut(band.hertz(), band.q());
-      case LOW_SHELF -> Biquad.lowShelf(band.hertz(), band.gain(), band.q());
-      case HIGH_SHELF -> Biquad.highShelf(band.hertz(), band.gain(), band.q());
-      case BELL -> Biquad.bell(band.hertz(), band.gain(), band.q());
-    };
   }
 }

@@ -5,6 +5,7 @@ import app.latethistle.core.time.SampleRange;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * The echoes of all parts of a bus that sound within the same walls. The spectra of what the walls
@@ -22,7 +23,6 @@ final class EchoedSound {
   private float[] before = new float[2 * BLOCK];
   private float[] now = new float[2 * BLOCK];
   private long last = Long.MIN_VALUE;
-  private final float[] result = new float[2 * BLOCK];
 
   EchoedSound(OpenParts open, Walls walls, List<Part> parts) {
     this.open = open;
@@ -42,12 +42,14 @@ final class EchoedSound {
     for (long n = number - ears.get(0).blocks() + 1; n <= number; n++) {
       hear(n);
     }
-    for (int ear = 0; ear < 2; ear++) {
-      int side = ear;
-      ears.get(ear).apply(back -> spectra[slot(number - back)][side], result);
-      for (int i = 0; i < BLOCK; i++) {
-        target[2 * i + ear] = result[BLOCK + i];
-      }
+    IntStream.range(0, 2).parallel().forEach(ear -> fold(number, ear, target));
+  }
+
+  private void fold(long number, int ear, float[] target) {
+    float[] result = new float[2 * BLOCK];
+    ears.get(ear).apply(back -> spectra[slot(number - back)][ear], result);
+    for (int i = 0; i < BLOCK; i++) {
+      target[2 * i + ear] = result[BLOCK + i];
     }
   }
 
@@ -70,9 +72,7 @@ final class EchoedSound {
     take(number, now);
     last = number;
     numbers[slot] = number;
-    for (int side = 0; side < 2; side++) {
-      spectra[slot][side] = spectrum(side);
-    }
+    IntStream.range(0, 2).parallel().forEach(side -> spectra[slot][side] = spectrum(side));
   }
 
   /** What the walls hear in a block. */

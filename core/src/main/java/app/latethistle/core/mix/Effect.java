@@ -34,7 +34,7 @@ public sealed interface Effect {
 
   /** Samples that are heard after the sound itself has ended. */
   default long tail() {
-    return Math.max(rings(), walls().map(w -> w.length() - 1L).orElse(0L));
+    return rings() + walls().map(w -> w.length() - 1L).orElse(0L);
   }
 
   /** Writes all that can change a sample. */
@@ -70,12 +70,18 @@ public sealed interface Effect {
 
     @Override
     public SoundSource.Sound on(SoundSource.Sound sound) {
-      return panned(StraightWay.changes(this) ? new FilteredSound(sound, this) : sound);
+      return panned(
+          StraightWay.changes(this)
+              ? new FilteredSound(sound, samples -> StraightWay.run(this, samples))
+              : sound);
     }
 
     @Override
     public SoundSource.Sound toWalls(SoundSource.Sound sound) {
-      return panned(sound);
+      return panned(
+          equaliser.bands().isEmpty()
+              ? sound
+              : new FilteredSound(sound, samples -> Equalising.run(equaliser, samples)));
     }
 
     private SoundSource.Sound panned(SoundSource.Sound sound) {
@@ -89,7 +95,7 @@ public sealed interface Effect {
 
     @Override
     public Optional<Walls> walls() {
-      return room.hasWalls() ? Optional.of(new Walls(room, equaliser)) : Optional.empty();
+      return room.hasWalls() ? Optional.of(new Walls(room)) : Optional.empty();
     }
 
     @Override

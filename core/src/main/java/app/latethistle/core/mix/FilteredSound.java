@@ -2,24 +2,28 @@ package app.latethistle.core.mix;
 
 import app.latethistle.core.signal.Convolution;
 import java.io.IOException;
+import java.util.function.Consumer;
 
 /**
- * A sound on its {@link StraightWay}. Each block is filtered from as long before it as filters ring
- * on, so that what a sample becomes follows from its number alone.
+ * A sound behind filters. Each block is filtered from as long before it as they ring on, so that
+ * what a sample becomes follows from its number alone.
  */
 final class FilteredSound implements SoundSource.Sound {
   private static final int BLOCK = Convolution.BLOCK;
   private static final int LONG = Between.RING + BLOCK;
 
   private final SoundSource.Sound sound;
-  private final Effect.Placed how;
+  private final Consumer<float[]> filters;
   private final BlockedSound blocks;
   private final float[] read;
   private final float[] channel = new float[LONG];
 
-  FilteredSound(SoundSource.Sound sound, Effect.Placed how) {
+  /**
+   * @param filters change samples in place, of which there was silence before
+   */
+  FilteredSound(SoundSource.Sound sound, Consumer<float[]> filters) {
     this.sound = sound;
-    this.how = how;
+    this.filters = filters;
     read = new float[LONG * sound.channels()];
     blocks = new BlockedSound(sound.channels(), this::make);
   }
@@ -31,7 +35,7 @@ final class FilteredSound implements SoundSource.Sound {
 
   @Override
   public long length() {
-    return sound.length() + how.rings();
+    return sound.length() + Between.RING;
   }
 
   @Override
@@ -46,7 +50,7 @@ final class FilteredSound implements SoundSource.Sound {
       for (int i = 0; i < LONG; i++) {
         channel[i] = read[i * channels + c];
       }
-      StraightWay.run(how, channel);
+      filters.accept(channel);
       for (int i = 0; i < BLOCK; i++) {
         target[i * channels + c] = channel[Between.RING + i];
       }

@@ -35,7 +35,7 @@ final class OpenParts implements Closeable {
 
   /** Adds what of a part its walls hear. */
   void addToWalls(Part part, SampleRange range, float[] stereo) throws IOException {
-    SampleRange both = part.at().intersect(range).orElse(null);
+    SampleRange both = part.straight().intersect(range).orElse(null);
     if (both != null) {
       add(open(part).toWalls, part, both, range.start(), stereo);
     }

@@ -29,9 +29,8 @@ final class RoomResponse {
   private RoomResponse() {}
 
   /** Samples of a response, which need not be made to know it. */
-  static int length(Walls walls) {
-    boolean rings = Between.rings(walls.room(), walls.equaliser());
-    return 1 + echoes(walls.room()) + (rings ? Between.RING : 0);
+  static int length(Room room) {
+    return 1 + echoes(room) + (Between.rings(room) ? Between.RING : 0);
   }
 
   private static int echoes(Room room) {
@@ -39,11 +38,11 @@ final class RoomResponse {
   }
 
   /** The response of each ear, both as long. */
-  static float[][] of(Walls walls) {
+  static float[][] of(Room room) {
     float[][] ears = new float[2][];
     for (int ear = 0; ear < 2; ear++) {
-      ears[ear] = Arrays.copyOf(of(walls.room(), ear, echoes(walls.room())), length(walls));
-      Between.run(walls.room(), walls.equaliser(), ears[ear]);
+      ears[ear] = Arrays.copyOf(of(room, ear, echoes(room)), length(room));
+      Between.run(room, ears[ear]);
     }
     return ears;
   }

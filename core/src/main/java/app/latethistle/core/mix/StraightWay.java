@@ -7,7 +7,7 @@ import app.latethistle.core.sound.Room;
 
 /**
  * What a sound becomes on its way straight to the ears: softer and duller with distance, out of
- * doors with the ground's echo, and behind what lies {@link Between}.
+ * doors with the ground's echo, and behind what lies {@link Between}; and filtered.
  */
 final class StraightWay {
   private static final int RATE = 48_000;
@@ -25,7 +25,8 @@ final class StraightWay {
   static boolean changes(Effect.Placed how) {
     return how.distance() > 0
         || how.room() == Room.OUT_OF_DOORS
-        || Between.rings(how.room(), how.equaliser());
+        || Between.rings(how.room())
+        || !how.equaliser().bands().isEmpty();
   }
 
   /** Runs samples through it, in place; there was silence before them. */
@@ -42,7 +43,8 @@ final class StraightWay {
     if (how.room() == Room.OUT_OF_DOORS) {
       ground(samples, metres);
     }
-    Between.run(how.room(), how.equaliser(), samples);
+    Between.run(how.room(), samples);
+    Equalising.run(how.equaliser(), samples);
   }
 
   /** The ground sends one echo, from a source and an ear 1.6 m above it; it is soft ground. */

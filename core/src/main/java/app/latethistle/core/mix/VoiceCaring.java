@@ -16,7 +16,7 @@ import org.jtransforms.fft.FloatFFT_1D;
 final class VoiceCaring {
   private static final int RATE = 48_000;
   private static final int SIZE = 1024;
-  private static final int HOP = SIZE / 4;
+  private static final int HOP = SIZE / 2;
   private static final int BINS = SIZE / 2;
 
   /** Voices have nothing under this, in hertz. */
@@ -90,6 +90,7 @@ final class VoiceCaring {
   private float[] spectra(float[] voice) {
     int frames = voice.length / HOP + SIZE / HOP;
     float[][] spectra = new float[frames][];
+    float[][] powers = new float[frames][];
     for (int f = 0; f < frames; f++) {
       float[] piece = new float[SIZE];
       int from = (f + 1) * HOP - SIZE;
@@ -99,22 +100,23 @@ final class VoiceCaring {
       }
       fft.realForward(piece);
       spectra[f] = piece;
+      powers[f] = powers(piece);
     }
-    double[] levels = Arrays.stream(spectra).mapToDouble(VoiceCaring::energy).toArray();
-    double[] noise = noise(spectra, levels);
-    boolean[] breath = breaths(spectra, levels);
+    double[] levels = Arrays.stream(powers).mapToDouble(VoiceCaring::energy).toArray();
+    double[] noise = noise(powers, levels);
+    boolean[] breath = breaths(powers, levels);
     float[] out = new float[voice.length];
     double[] gains = new double[BINS];
     for (int f = 0; f < frames; f++) {
-      gains(spectra[f], noise, breath[f], gains);
+      gains(powers[f], noise, breath[f], gains);
       apply(spectra[f], gains);
       fft.realInverse(spectra[f], true);
       int from = (f + 1) * HOP - SIZE;
       for (int i = 0; i < SIZE; i++) {
         int at = from + i;
         if (at >= 0 && at < out.length) {
-          // Four windows of a squared sine over each sample sum to 2.
-          out[at] += spectra[f][i] * WINDOW[i] / 2;
+          // Two windows of a squared sine over each sample sum to 1.
+          out[at] += spectra[f][i] * WINDOW[i];
         }
       }
       spectra[f] = null;
@@ -122,21 +124,27 @@ final class VoiceCaring {
     return out;
   }
 
-  private static double power(float[] spectrum, int bin) {
-    return spectrum[2 * bin] * (double) spectrum[2 * bin]
-        + spectrum[2 * bin + 1] * (double) spectrum[2 * bin + 1];
+  /** The power of each bin but the lowest; never quite nothing. */
+  private static float[] powers(float[] spectrum) {
+    float[] powers = new float[BINS];
+    for (int bin = 1; bin < BINS; bin++) {
+      float re = spectrum[2 * bin];
+      float im = spectrum[2 * bin + 1];
+      powers[bin] = re * re + im * im + 1e-12f;
+    }
+    return powers;
   }
 
-  private static double energy(float[] spectrum) {
-    double sum = 1e-12;
-    for (int bin = 1; bin < BINS; bin++) {
-      sum += power(spectrum, bin);
+  private static double energy(float[] powers) {
+    double sum = 0;
+    for (float power : powers) {
+      sum += power;
     }
     return sum;
   }
 
   /** What the quietest tenth of the frames that sound at all have in each bin. */
-  private static double[] noise(float[][] spectra, double[] levels) {
+  private static double[] noise(float[][] powers, double[] levels) {
     double[] sorted = Arrays.stream(levels).filter(l -> l > 1e-9).sorted().toArray();
     double[] noise = new double[BINS];
     if (sorted.length == 0) {
@@ -144,11 +152,11 @@ final class VoiceCaring {
     }
     double quiet = sorted[sorted.length / 10];
     int count = 0;
-    for (int f = 0; f < spectra.length; f++) {
+    for (int f = 0; f < powers.length; f++) {
       if (levels[f] > 1e-9 && levels[f] <= quiet) {
         count++;
         for (int bin = 1; bin < BINS; bin++) {
-          noise[bin] += power(spectra[f], bin);
+          noise[bin] += powers[f][bin];
         }
       }
     }
@@ -158,7 +166,7 @@ final class VoiceCaring {
     return noise;
   }
 
-  private static boolean[] breaths(float[][] spectra, double[] levels) {
+  private static boolean[] breaths(float[][] powers, double[] levels) {
     double[] sorted = Arrays.stream(levels).sorted().toArray();
     double speech = sorted[(int) (0.9 * (sorted.length - 1))];
     boolean[] breath = new boolean[levels.length];
@@ -170,7 +178,7 @@ final class VoiceCaring {
         like =
             under > BREATH_LOUDEST
                 && under < BREATH_SOFTEST
-                && flatness(spectra[f]) > BREATH_FLATNESS;
+                && flatness(powers[f]) > BREATH_FLATNESS;
       }
       if (like && since < 0) {
         since = f;
@@ -185,16 +193,15 @@ final class VoiceCaring {
   }
 
   /** The geometric over the arithmetic mean of a spectrum between 200 Hz and 8 kHz. */
-  private static double flatness(float[] spectrum) {
+  private static double flatness(float[] powers) {
     int from = 200 * SIZE / RATE;
     int to = 8_000 * SIZE / RATE;
     double logs = 0;
     double sum = 0;
     double product = 1;
     for (int bin = from; bin < to; bin++) {
-      double power = power(spectrum, bin) + 1e-12;
-      sum += power;
-      product *= power;
+      sum += powers[bin];
+      product *= powers[bin];
       // Eight together stay within what a number holds.
       if (bin % 8 == 0 || bin == to - 1) {
         logs += Math.log(product);
@@ -204,18 +211,18 @@ final class VoiceCaring {
     return Math.exp(logs / (to - from)) / (sum / (to - from));
   }
 
-  private void gains(float[] spectrum, double[] noise, boolean breath, double[] gains) {
+  private void gains(float[] powers, double[] noise, boolean breath, double[] gains) {
     double least = Decibels.factor(-MOST_HISS * how.hiss() / 100);
     double all = 1e-12;
     double sharp = 0;
     int from = (int) (SHARP_FROM * SIZE / RATE);
     int to = (int) (SHARP_TO * SIZE / RATE);
     for (int bin = 1; bin < BINS; bin++) {
-      double power = power(spectrum, bin);
+      double power = powers[bin];
       all += power;
       sharp += bin >= from && bin < to ? power : 0;
       // Twice the mean is over nearly all that noise has, so little of it is left to ring.
-      double kept = 1 - 2 * noise[bin] / Math.max(power, 1e-12);
+      double kept = 1 - 2 * noise[bin] / power;
       gains[bin] = Math.max(least, Math.sqrt(Math.max(0, kept)));
     }
     double over = Math.max(0, Math.min(1, (sharp / all - SHARP_SHARE) / (1 - SHARP_SHARE)));

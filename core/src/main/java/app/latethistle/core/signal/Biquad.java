@@ -97,10 +97,16 @@ public final class Biquad {
 
   /** Filters samples in place, from rest. */
   public void run(float[] samples) {
-    z1 = 0;
-    z2 = 0;
+    double first = 0;
+    double second = 0;
     for (int i = 0; i < samples.length; i++) {
-      samples[i] = (float) next(samples[i]);
+      double x = samples[i];
+      double y = b0 * x + first;
+      first = b1 * x - a1 * y + second;
+      second = b2 * x - a2 * y;
+      samples[i] = (float) y;
     }
+    z1 = first;
+    z2 = second;
   }
 }

@@ -14,7 +14,7 @@ import org.jtransforms.utils.CommonUtils;
  */
 public final class Convolution {
   /** Samples of a block. */
-  public static final int BLOCK = 1 << 13;
+  public static final int BLOCK = 1 << 14;
 
   private static final FloatFFT_1D FFT;
 

@@ -62,10 +62,23 @@ public final class Loudness {
           double w = sides[side].next(stereo[2 * i + side]);
           step += w * w;
         }
-        if (++frames % FINE == 0) {
-          energy.add(step);
-          step = 0;
-        }
+        stepOn();
+      }
+    }
+
+    /** Takes more of a sound whose sides are alike. */
+    private void addToBoth(float[] mono) {
+      for (float sample : mono) {
+        double w = sides[0].next(sample);
+        step += 2 * w * w;
+        stepOn();
+      }
+    }
+
+    private void stepOn() {
+      if (++frames % FINE == 0) {
+        energy.add(step);
+        step = 0;
       }
     }
 
@@ -169,12 +182,9 @@ public final class Loudness {
    * @param mono at 48 kHz
    */
   public static double ofMono(float[] mono) {
-    float[] stereo = new float[mono.length * 2];
-    for (int i = 0; i < mono.length; i++) {
-      stereo[2 * i] = mono[i];
-      stereo[2 * i + 1] = mono[i];
-    }
-    return integrated(stereo);
+    Meter meter = new Meter();
+    meter.addToBoth(mono);
+    return meter.integrated();
   }
 
   /** The loudness of blocks, those too soft to count left out. */

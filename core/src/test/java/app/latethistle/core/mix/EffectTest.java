@@ -23,7 +23,12 @@ class EffectTest {
   private static final int RATE = 48_000;
 
   private static float[] mixed(Part part, float[] sound, SampleRange range) throws IOException {
-    Mix mix = new Mix(List.of(part), 10 * RATE, 0);
+    return mixed(List.of(part), sound, range);
+  }
+
+  private static float[] mixed(List<Part> parts, float[] sound, SampleRange range)
+      throws IOException {
+    Mix mix = new Mix(parts, 10 * RATE, 0);
     float[] out = new float[2 * (int) range.length()];
     int[] at = {0};
     try (Mixer mixer = new Mixer(mix, new Tones(Map.of("sound", sound)))) {
@@ -152,6 +157,39 @@ class EffectTest {
     float[] whole = mixed(part, noise, new SampleRange(0, 6 * RATE));
     float[] alone = mixed(part, noise, new SampleRange(100_001, 130_000));
     assertThat(alone).isEqualTo(Arrays.copyOfRange(whole, 2 * 100_001, 2 * 130_000));
+  }
+
+  @Test
+  void soundsOfOneRoomAreHeardTogetherAsEachAlone() throws IOException {
+    Equaliser bell = new Equaliser(List.of(new Equaliser.Band(Equaliser.Kind.BELL, 700, 6, 1.5)));
+    List<Part> parts =
+        List.of(
+            part(RATE, new Course.Straight(0), Effect.Placed.of(-70, 40, Room.HALL, bell)),
+            part(2L * RATE, new Course.Straight(0), Effect.Placed.of(30, 0, Room.HALL, bell))
+                .shift(20_011),
+            part(RATE, new Course.Straight(900), Effect.Placed.of(0, 80, Room.CELLAR, bell)),
+            part(
+                    RATE,
+                    new Course.Straight(77),
+                    Effect.Placed.of(100, 10, Room.HALL, Equaliser.NONE))
+                .shift(70_000));
+    float[] noise = Tones.noise(5, 3 * RATE, 2);
+    for (int i = 0; i < noise.length; i++) {
+      noise[i] *= 0.1f;
+    }
+    SampleRange range = new SampleRange(0, 6 * RATE);
+    float[] together = mixed(parts, noise, range);
+    float[] sum = new float[together.length];
+    for (Part part : parts) {
+      float[] alone = mixed(part, noise, range);
+      for (int i = 0; i < sum.length; i++) {
+        sum[i] += alone[i];
+      }
+    }
+    for (int i = 0; i < sum.length; i++) {
+      assertThat(together[i]).as("sample %d", i).isCloseTo(sum[i], within(2e-6f));
+    }
+    assertThat(energy(together, 0, 1)).isPositive();
   }
 
   @Test

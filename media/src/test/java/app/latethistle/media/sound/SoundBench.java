@@ -2,10 +2,15 @@ package app.latethistle.media.sound;
 
 import app.latethistle.core.film.Run;
 import app.latethistle.core.mix.Course;
+import app.latethistle.core.mix.Edges;
+import app.latethistle.core.mix.Effect;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Mixer;
 import app.latethistle.core.mix.Part;
 import app.latethistle.core.sound.Bus;
+import app.latethistle.core.sound.Equaliser;
+import app.latethistle.core.sound.Room;
+import app.latethistle.core.sound.VoiceCare;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import app.latethistle.media.Container;
@@ -27,7 +32,10 @@ import java.util.stream.Stream;
 /**
  * The sound of a film of half an hour with a song of an hour, two hundred clips that sound and as
  * many lines, in the heap that the process was given: how long a part takes to be played after an
- * edit, how many times real time the whole is mixed, and how much of the heap that took.
+ * edit, how many times real time the whole is mixed, and how much of the heap that took. Then films
+ * of three minutes and of thirty with twenty sounds a minute in two rooms and lines that are cared
+ * for: how many times real time, the first time and again, and what of the heap is held near the
+ * end.
  */
 public final class SoundBench {
   private static final int RATE = Samples.RATE;
@@ -79,6 +87,9 @@ public final class SoundBench {
           FILM / (double) RATE / whole,
           heapPeak() >> 20,
           Runtime.getRuntime().maxMemory() >> 20);
+      rooms(3, sounds);
+      rooms(3, sounds);
+      rooms(30, sounds);
     } finally {
       try (Stream<Path> all = Files.walk(folder)) {
         for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {
@@ -86,6 +97,69 @@ public final class SoundBench {
         }
       }
     }
+  }
+
+  private static void rooms(int minutes, SoundFiles sounds) throws IOException {
+    Mix mix = inRooms(minutes);
+    long[] held = {0, 0};
+    long start = System.nanoTime();
+    try (Mixer mixer = new Mixer(mix, sounds)) {
+      mixer.mix(
+          new SampleRange(0, mix.length()),
+          (stereo, frames) -> {
+            held[0] += frames;
+            if (held[1] == 0 && held[0] > mix.length() * 9 / 10) {
+              System.gc();
+              Runtime java = Runtime.getRuntime();
+              held[1] = java.totalMemory() - java.freeMemory();
+            }
+          });
+    }
+    System.out.printf(
+        Locale.ROOT,
+        "{\"minutes\": %d, \"soundsInRooms\": %d, \"timesRealTime\": %.1f, \"heldMB\": %d}%n",
+        minutes,
+        20 * minutes,
+        60 * minutes / since(start),
+        held[1] >> 20);
+  }
+
+  /** A song, clips, lines that are cared for, and sounds near and far in two rooms. */
+  private static Mix inRooms(int minutes) {
+    Random random = new Random(1);
+    long length = 60L * minutes * RATE;
+    Equaliser bell = new Equaliser(List.of(new Equaliser.Band(Equaliser.Kind.BELL, 900, -4, 1)));
+    List<Part> parts = new ArrayList<>();
+    parts.add(
+        new Part(Bus.MUSIC, "song.m4a", new SampleRange(0, length), new Course.Straight(RATE), 0));
+    for (int i = 0; i < 15 * minutes; i++) {
+      parts.add(
+          new Part(
+              Bus.VOICE,
+              "line.wav",
+              SampleRange.ofLength(4L * RATE * i, 4L * RATE),
+              new Course.Tightened(List.of()),
+              0,
+              Edges.NONE,
+              new Effect.Cared(VoiceCare.GENTLE)));
+    }
+    for (int i = 0; i < 20 * minutes; i++) {
+      Room room = i % 2 == 0 ? Room.NAVE : Room.STAIRWELL;
+      parts.add(
+          new Part(
+              Bus.SOUNDS,
+              "clip.wav",
+              SampleRange.ofLength(3L * RATE * i + random.nextInt(RATE), 3L * RATE),
+              new Course.Straight(random.nextInt(RATE)),
+              -6,
+              Edges.NONE,
+              new Effect.Placed(
+                  random.nextInt(-60, 60),
+                  random.nextInt(60),
+                  room,
+                  i % 10 == 0 ? bell : Equaliser.NONE)));
+    }
+    return new Mix(parts, length, 2L * RATE);
   }
 
   private static Mix mix(int seed) {
