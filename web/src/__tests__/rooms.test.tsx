@@ -328,6 +328,7 @@ describe("an output", () => {
     quality: "HIGH",
     frames: 1409,
     framesDone: 0,
+    framesWritten: 0,
     state: "WAITING",
     message: null,
     bytes: null,
@@ -362,6 +363,15 @@ describe("an output", () => {
     );
     return { onCancel, onFirst, onMeasure, onRender };
   };
+
+  it("says how far a drawn film is written into its file, and then that it is checked", () => {
+    shown(made({ state: "CHECKING", encoding: "WEBM_AV1", framesDone: 1409, framesWritten: 352 }));
+    expect(screen.getByText("drawn; writing, 25 %")).toBeTruthy();
+    expect(screen.getByRole("progressbar").getAttribute("aria-valuenow")).toBe("25");
+    cleanup();
+    shown(made({ state: "CHECKING", framesDone: 1409, framesWritten: 1409 }));
+    expect(screen.getByText("writing and checking")).toBeTruthy();
+  });
 
   it("tells how far it is and can be stopped", () => {
     const { onCancel } = shown(made({ state: "RENDERING", framesDone: 300, secondsLeft: 95 }));

@@ -5656,6 +5656,8 @@ export interface components {
             frames: number;
             /** Format: int64 */
             framesDone: number;
+            /** Format: int64 */
+            framesWritten: number;
             /** Format: int32 */
             height: number;
             /** Format: int64 */

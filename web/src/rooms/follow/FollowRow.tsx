@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
 import type { Film, Followed } from "../../api/client";
+import { CardRow } from "../../parts/CardRow";
+import { LowButton } from "../../parts/LowButton";
 import { timecode } from "../../parts/time";
 import { ink } from "../../theme";
 import { placedOf } from "../score/takeBox";
@@ -23,7 +24,7 @@ export function FollowRow(props: Props) {
   const { film, fps, follows, does, stays, busy, onPick, onStay } = props;
   const shot = follows ? placedOf(film, follows.shot) : undefined;
   return (
-    <Box sx={{ display: "flex", alignItems: "center", gap: 1, minHeight: 30 }}>
+    <CardRow>
       <Box sx={{ flex: 1, minWidth: 0, lineHeight: "15px" }}>
         {busy ? "following…" : follows ? `${does} a place in ${shot?.label ?? "a shot"}` : stays}
         {follows && !busy && (!shot || !follows.whole) && (
@@ -34,22 +35,18 @@ export function FollowRow(props: Props) {
           </Box>
         )}
       </Box>
-      <Button
-        size="small"
-        sx={small}
+      <LowButton
         disabled={busy}
         title="Point at something in the picture where the film stands"
-        onClick={onPick}
+        onPress={onPick}
       >
         {follows ? "another place" : `${does} a place…`}
-      </Button>
+      </LowButton>
       {follows && (
-        <Button size="small" sx={small} disabled={busy} onClick={onStay}>
+        <LowButton disabled={busy} onPress={onStay}>
           no longer
-        </Button>
+        </LowButton>
       )}
-    </Box>
+    </CardRow>
   );
 }
-
-const small = { minWidth: 0, px: 1.5, minHeight: 22, whiteSpace: "nowrap" } as const;

@@ -195,8 +195,15 @@ function State({ production, output, onRender, onCancel, onFirst, waits }: Props
         <Box sx={{ flex: 1, minWidth: 0 }}>
           <LinearProgress
             aria-label={`${output.called}, rendering`}
-            variant={master.state === "RENDERING" ? "determinate" : "indeterminate"}
-            value={(master.framesDone / Math.max(1, master.frames)) * 100}
+            variant={
+              master.state === "RENDERING" || isBeingWritten(master)
+                ? "determinate"
+                : "indeterminate"
+            }
+            value={percent(
+              isBeingWritten(master) ? master.framesWritten : master.framesDone,
+              master,
+            )}
           />
           <Box sx={{ lineHeight: "18px", color: ink.ink2, whiteSpace: "nowrap" }}>
             {progressOf(master)}
@@ -235,8 +242,18 @@ function State({ production, output, onRender, onCancel, onFirst, waits }: Props
   );
 }
 
+const percent = (frames: number, master: Master) =>
+  Math.min(100, Math.round((frames / Math.max(1, master.frames)) * 100));
+
+/** Whether its frames, which are drawn, are being encoded into its file. */
+const isBeingWritten = (master: Master) =>
+  master.state === "CHECKING" &&
+  master.framesWritten > 0 &&
+  percent(master.framesWritten, master) < 100;
+
 function progressOf(master: Master): string {
   if (master.state === "WAITING") return "waiting its turn";
+  if (isBeingWritten(master)) return `drawn; writing, ${percent(master.framesWritten, master)} %`;
   if (master.state === "CHECKING") return "writing and checking";
   const left = master.secondsLeft === null ? "" : `, ${timeLeft(master.secondsLeft)}`;
   return `${master.framesDone} of ${master.frames} frames${left}`;

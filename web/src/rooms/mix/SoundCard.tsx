@@ -6,6 +6,7 @@ import Slider from "@mui/material/Slider";
 import type { ReactNode } from "react";
 import type { Film, LaidSound, Production, SoundManner } from "../../api/client";
 import { aloneUrl } from "../../api/sounds";
+import { LowButton } from "../../parts/LowButton";
 import { NumberField } from "../../parts/NumberField";
 import { decimal } from "../../parts/words";
 import { fraunces, ink } from "../../theme";
@@ -92,26 +93,17 @@ export function SoundCard(props: Props) {
             </Box>
           )}
         </Box>
-        <Button
-          size="small"
-          sx={small}
-          title="Sooner: the moment before (,)"
-          onClick={() => step(-1)}
-        >
+        <LowButton title="Sooner: the moment before (,)" onPress={() => step(-1)}>
           ‹
-        </Button>
-        <Button size="small" sx={small} title="Later: the next moment (.)" onClick={() => step(1)}>
+        </LowButton>
+        <LowButton title="Later: the next moment (.)" onPress={() => step(1)}>
           ›
-        </Button>
+        </LowButton>
         {cut && sound.at.item !== cut.id && (
-          <Button size="small" sx={small} onClick={() => actions.land(sound, onCut(cut.id))}>
-            on its cut
-          </Button>
+          <LowButton onPress={() => actions.land(sound, onCut(cut.id))}>on its cut</LowButton>
         )}
         {sound.at.tie !== "free" && landing !== null && (
-          <Button size="small" sx={small} onClick={() => actions.land(sound, freeAt(landing))}>
-            free
-          </Button>
+          <LowButton onPress={() => actions.land(sound, freeAt(landing))}>free</LowButton>
         )}
       </Line>
       {landing !== null && (
@@ -128,22 +120,16 @@ export function SoundCard(props: Props) {
           {sound.until ? "to the moment it is tied to" : "as long as it is"}
         </Box>
         {sound.until ? (
-          <Button size="small" sx={small} onClick={() => actions.until(sound, null)}>
-            as it is
-          </Button>
+          <LowButton onPress={() => actions.until(sound, null)}>as it is</LowButton>
         ) : (
-          <Button
-            size="small"
-            sx={small}
+          <LowButton
             title="Repeats it without a seam where it can be, to the next cut"
-            onClick={() => actions.until(sound, onCut(after?.id ?? ""))}
+            onPress={() => actions.until(sound, onCut(after?.id ?? ""))}
           >
             to the next cut
-          </Button>
+          </LowButton>
         )}
-        <Button size="small" sx={small} onClick={() => actions.until(sound, onCut(""))}>
-          to the end
-        </Button>
+        <LowButton onPress={() => actions.until(sound, onCut(""))}>to the end</LowButton>
       </Line>
       <Value
         label="Gain"
@@ -186,14 +172,12 @@ export function SoundCard(props: Props) {
       />
       {!sound.follows && cut?.focus && landing !== null && (
         <Line label="">
-          <Button
-            size="small"
-            sx={small}
+          <LowButton
             title={`From where the focus of ${cut.label} is seen as it lands`}
-            onClick={() => change({ pan: panOf(film, cut, landing, production) })}
+            onPress={() => change({ pan: panOf(film, cut, landing, production) })}
           >
             as in the picture
-          </Button>
+          </LowButton>
         </Line>
       )}
       <Line label="Room">
@@ -211,14 +195,12 @@ export function SoundCard(props: Props) {
           ))}
         </Select>
         <Box sx={{ flex: 1 }} />
-        <Button
-          size="small"
-          sx={small}
+        <LowButton
           aria-pressed={how.time.reversed}
-          onClick={() => change({ time: { ...how.time, reversed: !how.time.reversed } })}
+          onPress={() => change({ time: { ...how.time, reversed: !how.time.reversed } })}
         >
           {how.time.reversed ? "backwards: on" : "backwards"}
-        </Button>
+        </LowButton>
       </Line>
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: "4px 12px", py: 1 }}>
         <FadeField label="Fade in" fade={how.in} onChange={(to) => change({ in: to })} />
@@ -295,8 +277,6 @@ export function SoundCard(props: Props) {
     </Box>
   );
 }
-
-const small = { minWidth: 0, px: 1.5, minHeight: 22, whiteSpace: "nowrap" } as const;
 
 function Line({ label, children }: { label: string; children: ReactNode }) {
   return (

@@ -1,9 +1,9 @@
 import Box from "@mui/material/Box";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import type { ReactNode } from "react";
 import type { Lettering } from "../../api/client";
 import { useWordChoices } from "../../api/words";
+import { CardRow } from "../../parts/CardRow";
 import { NumberField } from "../../parts/NumberField";
 import { ink } from "../../theme";
 import { Choice } from "./Choice";
@@ -40,7 +40,7 @@ export function LetteringFields({ lettering, lines, onTry, onKeep }: Props) {
   const attempt = (to: Partial<Lettering>) => onTry({ ...lettering, ...to });
   return (
     <>
-      <Row>
+      <CardRow>
         <FaceChoice
           label="Face"
           value={face.family}
@@ -56,8 +56,8 @@ export function LetteringFields({ lettering, lines, onTry, onKeep }: Props) {
           onChange={(px) => onKeep(sized(lettering, px, lines))}
         />
         <Box sx={{ color: ink.ink2 }}>px</Box>
-      </Row>
-      <Row>
+      </CardRow>
+      <CardRow>
         <ToggleButtonGroup
           size="small"
           aria-label="Letters"
@@ -83,8 +83,8 @@ export function LetteringFields({ lettering, lines, onTry, onKeep }: Props) {
             small
           </ToggleButton>
         </ToggleButtonGroup>
-      </Row>
-      <Row>
+      </CardRow>
+      <CardRow>
         <NumberField
           label="apart"
           unit=""
@@ -101,8 +101,8 @@ export function LetteringFields({ lettering, lines, onTry, onKeep }: Props) {
           hint="From line to line, in percent of the letters' size"
           onChange={(leading) => set({ spacing: { ...spacing, leading: Math.round(leading) } })}
         />
-      </Row>
-      <Row>
+      </CardRow>
+      <CardRow>
         <Choice
           label="Letters are"
           value={lettering.fill}
@@ -115,8 +115,8 @@ export function LetteringFields({ lettering, lines, onTry, onKeep }: Props) {
           onTry={(colour) => attempt({ colour })}
           onKeep={(colour) => set({ colour })}
         />
-      </Row>
-      <Row>
+      </CardRow>
+      <CardRow>
         <NumberField
           label="outline"
           unit="%"
@@ -131,8 +131,8 @@ export function LetteringFields({ lettering, lines, onTry, onKeep }: Props) {
           onTry={(colour) => attempt({ outline: { ...outline, colour } })}
           onKeep={(colour) => set({ outline: { ...outline, colour } })}
         />
-      </Row>
-      <Row>
+      </CardRow>
+      <CardRow>
         <NumberField
           label="shadow"
           unit="%"
@@ -147,8 +147,8 @@ export function LetteringFields({ lettering, lines, onTry, onKeep }: Props) {
           onTry={(colour) => attempt({ shadow: { ...shadow, colour } })}
           onKeep={(colour) => set({ shadow: { ...shadow, colour } })}
         />
-      </Row>
-      <Row>
+      </CardRow>
+      <CardRow>
         <NumberField
           label="away"
           unit="%"
@@ -165,8 +165,8 @@ export function LetteringFields({ lettering, lines, onTry, onKeep }: Props) {
           hint="How soft the shadow is, in percent of the letters' size"
           onChange={(soft) => set({ shadow: { ...shadow, softness: Math.round(10 * soft) } })}
         />
-      </Row>
-      <Row>
+      </CardRow>
+      <CardRow>
         <Choice
           label="Plate"
           value={plate.kind}
@@ -197,13 +197,7 @@ export function LetteringFields({ lettering, lines, onTry, onKeep }: Props) {
           onTry={(colour) => attempt({ plate: { ...plate, colour } })}
           onKeep={(colour) => set({ plate: { ...plate, colour } })}
         />
-      </Row>
+      </CardRow>
     </>
-  );
-}
-
-function Row({ children }: { children: ReactNode }) {
-  return (
-    <Box sx={{ display: "flex", alignItems: "center", gap: 1, minHeight: 30 }}>{children}</Box>
   );
 }

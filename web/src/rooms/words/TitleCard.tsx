@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import OutlinedInput from "@mui/material/OutlinedInput";
-import { useState, type ReactNode } from "react";
+import { useState } from "react";
 import {
   inShape,
   stillUrl,
@@ -11,6 +11,8 @@ import {
   type TitleSight,
 } from "../../api/client";
 import { boxIn } from "../../api/words";
+import { CardRow } from "../../parts/CardRow";
+import { LowButton } from "../../parts/LowButton";
 import { NumberField } from "../../parts/NumberField";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
@@ -140,23 +142,23 @@ export function TitleCard(props: Props) {
         </Box>
         <MovementFields movement={movement} onKeep={(to) => onKeep({ movement: to })} />
       </Box>
-      <Row>
+      <CardRow>
         <Box sx={{ flex: 1, minWidth: 0 }}>lands {landing(title.says)}</Box>
-        <Small title="The moment before (,)" onClick={() => step(-1)}>
+        <LowButton title="The moment before (,)" onPress={() => step(-1)}>
           ‹
-        </Small>
-        <Small title="The next moment (.)" onClick={() => step(1)}>
+        </LowButton>
+        <LowButton title="The next moment (.)" onPress={() => step(1)}>
           ›
-        </Small>
+        </LowButton>
         {title.place && title.at.tie !== "free" && (
-          <Small
+          <LowButton
             title="Let it stay where it is, whatever moves"
-            onClick={() => actions.land(title, freeAt(title.place?.landing ?? 0))}
+            onPress={() => actions.land(title, freeAt(title.place?.landing ?? 0))}
           >
             free
-          </Small>
+          </LowButton>
         )}
-      </Row>
+      </CardRow>
       {title.place && (
         <TiesThere
           film={film}
@@ -166,7 +168,7 @@ export function TitleCard(props: Props) {
           onTie={(tie) => actions.land(title, tie)}
         />
       )}
-      <Row>
+      <CardRow>
         <NumberField
           label="stays"
           unit="s"
@@ -176,26 +178,26 @@ export function TitleCard(props: Props) {
         />
         <Box sx={{ flex: 1 }} />
         {title.until ? (
-          <Small onClick={() => actions.stay(title, title.frames, null)}>so long</Small>
+          <LowButton onPress={() => actions.stay(title, title.frames, null)}>so long</LowButton>
         ) : (
-          <Small
+          <LowButton
             title="It ends on the next cut, wherever that goes"
-            onClick={() => actions.stay(title, title.frames, onCut(cutAfter(film, title)))}
+            onPress={() => actions.stay(title, title.frames, onCut(cutAfter(film, title)))}
           >
             to the cut
-          </Small>
+          </LowButton>
         )}
-      </Row>
+      </CardRow>
       <Box sx={{ color: title.stays < title.needs ? ink.rust : ink.ink2, pb: 1 }}>
         whole for {title.stays.toFixed(1)} s; reading it takes {title.needs.toFixed(1)} s
         {title.stays < title.needs && (
-          <Small
-            onClick={() =>
+          <LowButton
+            onPress={() =>
               actions.stay(title, title.frames + Math.ceil((title.needs - title.stays) * fps), null)
             }
           >
             stay so long
-          </Small>
+          </LowButton>
         )}
       </Box>
       <FollowRow
@@ -258,7 +260,7 @@ export function TitleCard(props: Props) {
         </Box>
       )}
       <Others production={production} film={film} title={title} />
-      <Row>
+      <CardRow>
         <Choice
           label="Over what it lies"
           value={`${title.layer}`}
@@ -274,10 +276,10 @@ export function TitleCard(props: Props) {
         <Button size="small" title="Delete" onClick={() => actions.out([title.id])}>
           Take out
         </Button>
-      </Row>
-      <Row>
+      </CardRow>
+      <CardRow>
         <KeepDesign key={title.id} production={production.id} title={title.id} />
-      </Row>
+      </CardRow>
     </Box>
   );
 }
@@ -326,25 +328,6 @@ function Others({ production, film, title }: { production: Production; film: Fil
         </Button>
       ))}
     </Box>
-  );
-}
-
-function Row({ children }: { children: ReactNode }) {
-  return (
-    <Box sx={{ display: "flex", alignItems: "center", gap: 1, minHeight: 30 }}>{children}</Box>
-  );
-}
-
-function Small(props: { title?: string; onClick: () => void; children: ReactNode }) {
-  return (
-    <Button
-      size="small"
-      title={props.title}
-      onClick={props.onClick}
-      sx={{ minWidth: 0, px: 1.5, minHeight: 22, whiteSpace: "nowrap" }}
-    >
-      {props.children}
-    </Button>
   );
 }
 

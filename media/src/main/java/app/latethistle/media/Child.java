@@ -1,9 +1,11 @@
 package app.latethistle.media;
 
+import java.io.BufferedReader;
 import java.io.ByteArrayOutputStream;
 import java.io.Closeable;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.io.InterruptedIOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
@@ -72,6 +74,11 @@ final class Child implements Closeable {
 
   InputStream stdout() {
     return process.getInputStream();
+  }
+
+  /** What it prints, line by line. */
+  BufferedReader said() {
+    return new BufferedReader(new InputStreamReader(stdout(), StandardCharsets.UTF_8));
   }
 
   OutputStream stdin() {

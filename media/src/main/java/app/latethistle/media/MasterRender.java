@@ -44,6 +44,20 @@ public final class MasterRender {
 
   /** Told how far a render is, and asked whether to go on. Several threads may ask. */
   public interface Progress {
+    /** Nobody is told, and nobody stops it. */
+    Progress NOBODY =
+        new Progress() {
+          @Override
+          public void frames(long done) {
+            // Who waits for it waits to its end.
+          }
+
+          @Override
+          public boolean isCancelled() {
+            return false;
+          }
+        };
+
     /** So many frames are done. */
     void frames(long done);
 
@@ -208,12 +222,22 @@ public final class MasterRender {
    * @param track the sound as {@link SoundEncoder#m4a} writes it; empty for pictures alone
    */
   public void join(Optional<Path> track, Tags tags, Path target) throws IOException {
+    join(segments, track, tags, target);
+  }
+
+  /** Joins some segments, which have been made, to a film of their pictures alone. */
+  public void join(List<Segment> some, Path target) throws IOException {
+    join(some, Optional.empty(), Tags.NONE, target);
+  }
+
+  private void join(List<Segment> joined, Optional<Path> track, Tags tags, Path target)
+      throws IOException {
     Path list = ContentStore.partOf(target.resolveSibling("list"));
     Path written = ContentStore.partOf(target.resolveSibling("tags"));
     Path part = ContentStore.partOf(target);
     try {
       StringBuilder text = new StringBuilder();
-      for (Segment segment : segments) {
+      for (Segment segment : joined) {
         ContentStore.used(pathOf(segment));
         text.append("file '").append(escaped(pathOf(segment))).append("'\n");
         double seconds = program.rate().secondsOf(segment.range().length());

@@ -3,6 +3,8 @@ package app.latethistle.media;
 import app.latethistle.core.release.Encoding;
 import app.latethistle.core.release.Quality;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.time.Samples;
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InterruptedIOException;
 import java.nio.file.Files;
@@ -11,8 +13,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.concurrent.CancellationException;
-import java.util.function.BooleanSupplier;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -44,12 +48,32 @@ public record OutputFile(
   /** Bits a second of sound beside pictures. */
   private static final int SOUND = 192_000;
 
+  /** What ffmpeg says of where it is, in microseconds; "N/A" before it knows. */
+  private static final Pattern WRITTEN = Pattern.compile("out_time_us=(\\d+)");
+
   /** What a container takes beside its streams (measured on MP4 and WebM of a minute). */
   private static final double CONTAINER = 0.995;
 
   /** Whether it is joined of its segments as they are: an MP4 by quality. */
   public static boolean isJoined(Encoding encoding, Optional<Double> megabytes) {
     return encoding == Encoding.MP4 && megabytes.isEmpty();
+  }
+
+  /** Whether a few seconds of it tell how large it will be. */
+  public static boolean isToldBySeconds(Encoding encoding, Optional<Double> megabytes) {
+    return encoding.hasPictures() && encoding != Encoding.STILL && megabytes.isEmpty();
+  }
+
+  /** Bits a second of an encoding's sound; 0 if it has none. */
+  public static int soundBits(Encoding encoding) {
+    return switch (encoding) {
+      case MP4 -> 256_000;
+      case MP4_HEVC, WEBM_VP9, WEBM_AV1 -> SOUND;
+      case MOV_422, WAV -> Samples.RATE * 2 * 24;
+      case MP3 -> 320_000;
+      case OPUS -> 160_000;
+      default -> 0;
+    };
   }
 
   /** How good its pictures are drawn; empty for without loss, where they are encoded again. */
@@ -63,17 +87,19 @@ public record OutputFile(
    *
    * @param pictures the film's, without sound; empty for sound alone
    * @param sound as FLAC; empty for pictures alone
-   * @param cancelled asked now and then
+   * @param progress told how many of its frames are written; of what is encoded in two passes, or
+   *     again to meet its size, each round counts from where it begins
    * @throws CancellationException if that says so
    */
   public void write(
-      Optional<Path> pictures, Optional<Path> sound, Path target, BooleanSupplier cancelled)
+      Optional<Path> pictures, Optional<Path> sound, Path target, MasterRender.Progress progress)
       throws IOException {
     Path part = ContentStore.partOf(target);
     Path written = ContentStore.partOf(target.resolveSibling("tags"));
     try {
       Files.writeString(written, tags.text());
       List<String> input = new ArrayList<>(List.of("ffmpeg", "-nostdin", "-v", "error", "-y"));
+      input.addAll(List.of("-nostats", "-progress", "pipe:1"));
       input.addAll(List.of("-f", "ffmetadata", "-i", written.toString()));
       pictures.ifPresent(path -> input.addAll(List.of("-i", path.toString())));
       sound.ifPresent(path -> input.addAll(List.of("-i", path.toString())));
@@ -85,13 +111,13 @@ public record OutputFile(
         input.addAll(List.of("-metadata:s:a:0", "language=" + tags.language()));
       }
       if (encoding == Encoding.PNG) {
-        zipped(input, part, cancelled);
+        zipped(input, part, progress);
       } else if (megabytes.isPresent() && encoding.sizing() == Encoding.Sizing.LIMIT) {
-        limited(input, part, cancelled);
+        limited(input, part, progress);
       } else if (megabytes.isPresent()) {
-        sized(input, part, cancelled);
+        sized(input, part, progress);
       } else {
-        run(with(input, codecs(), List.of("file:" + part)), cancelled);
+        run(with(input, codecs(), List.of("file:" + part)), Pass.ONLY, progress);
       }
       ContentStore.moveInto(part, target);
     } finally {
@@ -164,12 +190,12 @@ public record OutputFile(
   }
 
   /** With pictures as much smaller as keeps the file within its limit. */
-  private void limited(List<String> input, Path part, BooleanSupplier cancelled)
+  private void limited(List<String> input, Path part, MasterRender.Progress progress)
       throws IOException {
     double limit = megabytes.orElseThrow() * 1e6;
     double share = 1;
     for (int round = 0; round < LOOP_ROUNDS; round++) {
-      run(with(input, loop(share), List.of("file:" + part)), cancelled);
+      run(with(input, loop(share), List.of("file:" + part)), Pass.ONLY, progress);
       long is = Files.size(part);
       if (is <= limit) {
         return;
@@ -203,7 +229,8 @@ public record OutputFile(
   }
 
   /** In two passes at the rate that makes it as large as wished, put right until it is. */
-  private void sized(List<String> input, Path part, BooleanSupplier cancelled) throws IOException {
+  private void sized(List<String> input, Path part, MasterRender.Progress progress)
+      throws IOException {
     double wished = megabytes.orElseThrow() * 1e6;
     double seconds = rate.secondsOf(frames);
     double bits = Math.max(20_000, wished * 8 / seconds * CONTAINER - SOUND);
@@ -226,7 +253,8 @@ public record OutputFile(
         if (round == 0) {
           run(
               with(input, video, at, List.of("-pass", "1", "-an", "-f", "null", "/dev/null")),
-              cancelled);
+              Pass.FIRST,
+              progress);
         }
         run(
             with(
@@ -236,7 +264,8 @@ public record OutputFile(
                 List.of("-pass", "2"),
                 rest,
                 List.of("-f", h264 ? "mp4" : "webm", "file:" + part)),
-            cancelled);
+            Pass.SECOND,
+            progress);
         double is = Files.size(part);
         if (Math.abs(is - wished) <= NEAR * wished) {
           return;
@@ -256,7 +285,8 @@ public record OutputFile(
   }
 
   /** A picture of each frame, in a zip. */
-  private void zipped(List<String> input, Path part, BooleanSupplier cancelled) throws IOException {
+  private void zipped(List<String> input, Path part, MasterRender.Progress progress)
+      throws IOException {
     try (WorkFolder work = WorkFolder.make()) {
       run(
           with(
@@ -267,7 +297,8 @@ public record OutputFile(
                   "-start_number",
                   "0",
                   work.path().resolve("%06d.png").toString())),
-          cancelled);
+          Pass.ONLY,
+          progress);
       try (ZipWriter zip = new ZipWriter(Files.newOutputStream(part));
           Stream<Path> files = Files.list(work.path())) {
         for (Path file : files.sorted().toList()) {
@@ -277,13 +308,40 @@ public record OutputFile(
     }
   }
 
-  private static void run(List<String> command, BooleanSupplier cancelled) throws IOException {
-    try (Child child = Child.start(command)) {
-      while (!child.hasEnded()) {
-        if (cancelled.getAsBoolean()) {
+  /** Which of the passes over a file a command makes, and so which share of its frames. */
+  private enum Pass {
+    ONLY(0, 1),
+    FIRST(0, 0.5),
+    SECOND(0.5, 1);
+
+    private final double from;
+    private final double to;
+
+    Pass(double from, double to) {
+      this.from = from;
+      this.to = to;
+    }
+
+    long frames(double done, long all) {
+      return Math.round((from + (to - from) * Math.min(1, done / all)) * all);
+    }
+  }
+
+  private void run(List<String> command, Pass pass, MasterRender.Progress progress)
+      throws IOException {
+    try (Child child = Child.start(command);
+        BufferedReader said = child.said()) {
+      boolean ended = false;
+      while (!ended) {
+        ended = child.hasEnded();
+        while (said.ready()) {
+          secondsIn(said.readLine())
+              .ifPresent(s -> progress.frames(pass.frames(s * rate.perSecond(), frames)));
+        }
+        if (progress.isCancelled()) {
           throw new CancellationException("The render was cancelled.");
         }
-        Thread.sleep(200);
+        Thread.sleep(ended ? 0 : 200);
       }
       if (child.waitFor() != 0) {
         throw new IOException("The file could not be written: " + child.errorLine());
@@ -292,6 +350,14 @@ public record OutputFile(
       Thread.currentThread().interrupt();
       throw new InterruptedIOException("Interrupted while a file was written.");
     }
+  }
+
+  /** How far a line says that ffmpeg has come, in seconds of the file. */
+  private static OptionalDouble secondsIn(String line) {
+    Matcher time = WRITTEN.matcher(line);
+    return time.matches()
+        ? OptionalDouble.of(Long.parseLong(time.group(1)) / 1e6)
+        : OptionalDouble.empty();
   }
 
   @SafeVarargs

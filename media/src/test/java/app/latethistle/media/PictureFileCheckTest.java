@@ -50,7 +50,7 @@ class PictureFileCheckTest {
     Path file = folder.resolve("made" + encoding.suffix());
     new OutputFile(
             encoding, Quality.STANDARD, Optional.empty(), FrameRate.FPS_24, FRAMES, Tags.NONE)
-        .write(Optional.of(drawn), Optional.empty(), file, () -> false);
+        .write(Optional.of(drawn), Optional.empty(), file, MasterRender.Progress.NOBODY);
     return file;
   }
 

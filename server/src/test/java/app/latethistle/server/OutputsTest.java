@@ -205,10 +205,24 @@ class OutputsTest {
     cut.api.until(cut.path + "/masters", all -> all.get(0).get("state").asString().equals("DONE"));
     double is = last(cut).get("master").get("bytes").asDouble();
     assertThat(told.get("bytes").asDouble()).isBetween(0.6 * is, 1.6 * is);
-    said.put("encoding", "GIF");
-    long loop = cut.api.post(cut.path + "/outputs", said).json().get("id").asLong();
-    assertThat(cut.api.post(cut.path + "/outputs/" + loop + "/measure", Map.of()).detail())
-        .contains("Only films as MP4");
+    for (String encoding : List.of("GIF", "WEBM_VP9")) {
+      said.put("encoding", encoding);
+      String other =
+          cut.path + "/outputs/" + cut.api.post(cut.path + "/outputs", said).json().get("id");
+      JsonNode measured = cut.api.post(other + "/measure", Map.of()).json();
+      cut.api.post(other + "/render", Map.of());
+      cut.api.until(
+          cut.path + "/masters", all -> all.get(0).get("state").asString().equals("DONE"));
+      JsonNode made = last(cut).get("master");
+      assertThat(measured.get("bytes").asDouble())
+          .as(encoding)
+          .isBetween(0.5 * made.get("bytes").asDouble(), 2 * made.get("bytes").asDouble());
+      assertThat(made.get("framesWritten").asLong()).as(encoding).isPositive();
+    }
+    said.put("encoding", "STILL");
+    long still = cut.api.post(cut.path + "/outputs", said).json().get("id").asLong();
+    assertThat(cut.api.post(cut.path + "/outputs/" + still + "/measure", Map.of()).detail())
+        .contains("no wished size");
   }
 
   @Test

@@ -78,6 +78,7 @@ public class Master {
 
   private long frames;
   private long framesDone;
+  private long framesWritten;
 
   @Enumerated(EnumType.STRING)
   private State state = State.WAITING;
@@ -180,6 +181,11 @@ public class Master {
 
   public long framesDone() {
     return framesDone;
+  }
+
+  /** Frames that are in its file, where they are encoded once more when all are drawn. */
+  public long framesWritten() {
+    return framesWritten;
   }
 
   public State state() {

@@ -116,6 +116,7 @@ class MasterController {
   /**
    * A master.
    *
+   * @param framesWritten how many are in its file, where they are encoded once more when drawn
    * @param secondsLeft the time left by the speed so far, or null before that is known
    */
   record MasterView(
@@ -129,6 +130,7 @@ class MasterController {
       Quality quality,
       long frames,
       long framesDone,
+      long framesWritten,
       Master.State state,
       @Schema(nullable = true) String message,
       @Schema(nullable = true) Long bytes,
@@ -146,6 +148,7 @@ class MasterController {
           m.quality(),
           m.frames(),
           m.framesDone(),
+          m.framesWritten(),
           m.state(),
           m.message(),
           m.bytes(),

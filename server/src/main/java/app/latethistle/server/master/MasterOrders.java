@@ -1,11 +1,13 @@
 package app.latethistle.server.master;
 
+import app.latethistle.core.key.KeyWriter;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
 import app.latethistle.core.release.Encoding;
 import app.latethistle.core.release.Output;
 import app.latethistle.core.release.Quality;
 import app.latethistle.core.render.Program;
+import app.latethistle.core.render.Segment;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.CoverPicture;
 import app.latethistle.media.MasterRender;
@@ -23,10 +25,10 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
-import java.util.function.BooleanSupplier;
 import org.springframework.stereotype.Component;
 
 /** Turns what was ordered into renders over the files of the store. */
@@ -38,6 +40,7 @@ class MasterOrders {
   private final SoundSource sounds;
   private final Path masters;
   private final Path segments;
+  private final Path samples;
   private final OwnFaces faces;
 
   MasterOrders(
@@ -50,6 +53,7 @@ class MasterOrders {
     this.sounds = sounds;
     masters = store.derived("masters");
     segments = store.derived("segments");
+    samples = store.derived("samples");
   }
 
   /** Where a master's file lies. */
@@ -63,8 +67,8 @@ class MasterOrders {
   }
 
   /** Writes a master's file of its parts, which have all been made. */
-  void write(Master master, BooleanSupplier cancelled) throws IOException {
-    join(master, cancelled);
+  void write(Master master, MasterRender.Progress progress) throws IOException {
+    join(master, progress);
     OptionalLong cover = master.tags().cover();
     boolean mp4 = master.encoding() == Encoding.MP4 || master.encoding() == Encoding.MP4_HEVC;
     // A file whose size is asked for has no room for it.
@@ -83,7 +87,7 @@ class MasterOrders {
         || encoding == Encoding.MOV_422;
   }
 
-  private void join(Master master, BooleanSupplier cancelled) throws IOException {
+  private void join(Master master, MasterRender.Progress progress) throws IOException {
     Path file = fileOf(master);
     Encoding encoding = master.encoding();
     Optional<Path> sound =
@@ -108,7 +112,42 @@ class MasterOrders {
               encoding.hasPictures() ? Optional.of(drawn) : Optional.empty(),
               sound,
               file,
-              cancelled);
+              progress);
+    } finally {
+      Files.deleteIfExists(drawn);
+    }
+  }
+
+  /**
+   * Where a few seconds of an output lie as they are written in its file; named after all that they
+   * depend on.
+   */
+  Path sampleOf(Ordering ordering, List<Segment> some) {
+    Output output = ordering.output();
+    KeyWriter key = new KeyWriter().put(output.encoding()).put(output.quality());
+    some.forEach(segment -> key.put(segment.key()));
+    return samples.resolve(key.hash() + output.encoding().suffix());
+  }
+
+  /** Writes them, of segments that have been made. */
+  void writeSample(Ordering ordering, List<Segment> some, MasterRender.Progress progress)
+      throws IOException {
+    Output output = ordering.output();
+    Path sample = sampleOf(ordering, some);
+    if (Files.exists(sample)) {
+      return;
+    }
+    Path drawn = ContentStore.partOf(sample.resolveSibling("drawn.mp4"));
+    try {
+      render(ordering).join(some, drawn);
+      new OutputFile(
+              output.encoding(),
+              output.quality(),
+              output.megabytes(),
+              ordering.program().rate(),
+              some.stream().mapToLong(segment -> segment.range().length()).sum(),
+              Tags.NONE)
+          .write(Optional.of(drawn), Optional.empty(), sample, progress);
     } finally {
       Files.deleteIfExists(drawn);
     }

@@ -6,7 +6,9 @@ import java.util.List;
 import java.util.Optional;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
 /** The masters kept. */
 public interface Masters extends JpaRepository<Master, Long> {
@@ -22,6 +24,12 @@ public interface Masters extends JpaRepository<Master, Long> {
   /** The masters in some states. */
   @Query("select m.id from Master m where m.state in :states")
   List<Long> idsIn(List<Master.State> states);
+
+  /** Notes how many frames of a master are in its file. */
+  @Transactional
+  @Modifying
+  @Query("update Master m set m.framesWritten = :frames where m.id = :id")
+  void written(long id, long frames);
 
   /** A master of a production. */
   default Master get(long productionId, long id) {

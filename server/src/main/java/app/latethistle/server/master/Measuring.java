@@ -1,6 +1,7 @@
 package app.latethistle.server.master;
 
 import app.latethistle.core.Refused;
+import app.latethistle.core.release.Output;
 import app.latethistle.core.render.Segment;
 import app.latethistle.media.MasterRender;
 import app.latethistle.media.OutputFile;
@@ -11,7 +12,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * Makes a few seconds of an output, by which its size is told before it is rendered. They are
- * segments of it, so that nothing is drawn twice.
+ * segments of it, so that nothing is drawn twice; where its file is encoded once they are drawn,
+ * they are encoded too.
  */
 @ServerOnly
 @Component
@@ -25,39 +27,35 @@ class Measuring {
     this.orders = orders;
   }
 
-  /** Whether an output is joined of segments whose sizes tell its own. */
+  /** Whether a few seconds of an output tell how large it will be. */
   static boolean suits(Ordering ordering) {
-    return OutputFile.isJoined(ordering.output().encoding(), ordering.output().megabytes());
+    Output output = ordering.output();
+    return OutputFile.isToldBySeconds(output.encoding(), output.megabytes());
+  }
+
+  /** The segments that are made to measure. */
+  static List<Segment> some(List<Segment> all) {
+    return PLACES.stream().map(place -> all.get((int) (place * all.size()))).distinct().toList();
   }
 
   /**
    * Makes them, unless they are made already.
    *
-   * @throws IllegalArgumentException if an output is not joined of segments
+   * @throws IllegalArgumentException if its size is not told so
    */
   void measure(Ordering ordering) throws IOException {
     if (!suits(ordering)) {
       throw new Refused(
-          "Only films as MP4 by their quality are measured before; others when they are made.");
+          "Only films and loops of no wished size are measured before; the size of others is known"
+              + " or follows from their length.");
     }
     MasterRender render = orders.render(ordering);
-    List<Segment> segments = render.segments();
-    for (double place : PLACES) {
-      Segment segment = segments.get((int) (place * segments.size()));
-      render.make(segment, new Quietly());
+    List<Segment> some = some(render.segments());
+    for (Segment segment : some) {
+      render.make(segment, MasterRender.Progress.NOBODY);
     }
-  }
-
-  /** Nobody is told, and nobody stops it: it is a few seconds' work. */
-  private static final class Quietly implements MasterRender.Progress {
-    @Override
-    public void frames(long done) {
-      // The request ends when they are made.
-    }
-
-    @Override
-    public boolean isCancelled() {
-      return false;
+    if (!OutputFile.isJoined(ordering.output().encoding(), ordering.output().megabytes())) {
+      orders.writeSample(ordering, some, MasterRender.Progress.NOBODY);
     }
   }
 }

@@ -13,6 +13,8 @@ import app.latethistle.server.film.TieWords;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
@@ -20,9 +22,6 @@ import org.springframework.stereotype.Component;
 /** Says what outputs are as the film is now, and what there is of them. */
 @Component
 class OutputViews {
-  /** Bits a second of sounds that are not pressed by what is heard. */
-  private static final long WAV_BITS = 48_000L * 2 * 24;
-
   private final Masters masters;
   private final MasterOrders orders;
   private final TieWords ties;
@@ -182,28 +181,48 @@ class OutputViews {
   }
 
   /**
-   * How large a file will be: as wished, by its own rate, by the segments that are made, or by the
-   * last file of the same output.
+   * How large a file will be: as wished, by its own rate, by the segments that are made or a few of
+   * them as they are written, or by the last file of the same output.
    */
-  private static Long bytes(Ordering ordering, Made made, Optional<Master> last) {
+  private Long bytes(Ordering ordering, Made made, Optional<Master> last) {
     Output output = ordering.output();
-    double seconds = ordering.program().rate().secondsOf(ordering.program().length());
+    Encoding encoding = output.encoding();
+    long length = ordering.program().length();
+    double sound = ordering.program().rate().secondsOf(length) * OutputFile.soundBits(encoding) / 8;
     if (output.megabytes().isPresent()) {
       return Math.round(output.megabytes().get() * 1e6);
     }
-    if (output.encoding() == Encoding.WAV) {
-      return Math.round(seconds * WAV_BITS / 8);
+    if (!encoding.hasPictures() && sound > 0) {
+      return Math.round(sound);
     }
-    if (output.encoding() == Encoding.MP3) {
-      return Math.round(seconds * 320_000 / 8);
-    }
-    if (OutputFile.isJoined(output.encoding(), output.megabytes()) && made.frames > 0) {
-      double picture = (double) made.bytes / made.frames * ordering.program().length();
-      return Math.round(picture + seconds * 256_000 / 8);
+    Made by =
+        OutputFile.isJoined(encoding, output.megabytes()) ? made : sample(ordering, made.count > 0);
+    if (by.frames > 0) {
+      return Math.round((double) by.bytes / by.frames * length + sound);
     }
     return last.filter(m -> m.bytes() != null && m.frames() > 0)
-        .filter(m -> m.encoding() == output.encoding() && m.quality() == output.quality())
-        .map(m -> Math.round((double) m.bytes() / m.frames() * ordering.program().length()))
+        .filter(m -> m.encoding() == encoding && m.quality() == output.quality())
+        .map(m -> Math.round((double) m.bytes() / m.frames() * length))
         .orElse(null);
+  }
+
+  /** A few segments as they were written to measure; nothing if they were not. */
+  private Made sample(Ordering ordering, boolean some) {
+    if (!some || !Measuring.suits(ordering)) {
+      return Made.NOTHING;
+    }
+    List<Segment> segments = Measuring.some(orders.render(ordering).segments());
+    Path sample = orders.sampleOf(ordering, segments);
+    try {
+      return Files.exists(sample)
+          ? new Made(
+              segments.size(),
+              segments.size(),
+              segments.stream().mapToLong(segment -> segment.range().length()).sum(),
+              Files.size(sample))
+          : Made.NOTHING;
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 }

@@ -113,11 +113,35 @@ class RenderMaster {
     }
   }
 
+  /** Notes how far a file is written, and whether it is still wanted. */
+  private static final class Writing implements MasterRender.Progress {
+    private final long id;
+    private final Masters masters;
+    private long noted;
+
+    Writing(long id, Masters masters) {
+      this.id = id;
+      this.masters = masters;
+    }
+
+    @Override
+    public void frames(long done) {
+      if (done != noted) {
+        masters.written(id, done);
+        noted = done;
+      }
+    }
+
+    @Override
+    public boolean isCancelled() {
+      return !masters.findById(id).map(m -> m.state().isOpen()).orElse(false);
+    }
+  }
+
   private static void finish(Master master, Masters masters, MasterOrders orders, MasterEnds ends)
       throws IOException {
     try {
-      orders.write(
-          master, () -> !masters.findById(master.id()).map(m -> m.state().isOpen()).orElse(false));
+      orders.write(master, new Writing(master.id(), masters));
     } catch (CancellationException e) {
       LOG.debug("Master {} was cancelled while it was written.", master.id());
       return;
