@@ -1,5 +1,7 @@
 package app.latethistle.media;
 
+import app.latethistle.core.mix.Mix;
+import app.latethistle.core.mix.SoundSource;
 import app.latethistle.core.release.Encoding;
 import app.latethistle.core.release.Quality;
 import app.latethistle.core.time.FrameRate;
@@ -46,7 +48,7 @@ public record OutputFile(
   static final String HEVC = "libx265";
 
   /** Bits a second of sound beside pictures. */
-  private static final int SOUND = 192_000;
+  private static final int SOUND = LossySound.BITS;
 
   /** What ffmpeg says of where it is, in microseconds; "N/A" before it knows. */
   private static final Pattern WRITTEN = Pattern.compile("out_time_us=(\\d+)");
@@ -135,15 +137,15 @@ public record OutputFile(
               List.of("-c:v", HEVC, "-preset", "fast", "-crf", by(22, 27, 32), "-tag:v", "hvc1"),
               List.of("-x265-params", "log-level=error"),
               VideoEncoder.output(),
-              List.of("-c:a", "aac", "-b:a", Integer.toString(SOUND)),
+              sound(),
               List.of("-movflags", "+faststart", "-f", "mp4"));
       case WEBM_VP9 ->
-          with(vp9(), List.of("-crf", by(22, 30, 38), "-b:v", "0"), opus(), List.of("-f", "webm"));
+          with(vp9(), List.of("-crf", by(22, 30, 38), "-b:v", "0"), sound(), List.of("-f", "webm"));
       case WEBM_AV1 ->
           with(
               List.of("-c:v", "libsvtav1", "-preset", "9", "-crf", by(24, 32, 42)),
               VideoEncoder.output(),
-              opus(),
+              sound(),
               List.of("-f", "webm"));
       case MOV_422 ->
           with(
@@ -154,8 +156,8 @@ public record OutputFile(
       case STILL -> List.of("-frames:v", "1", "-c:v", "png", "-f", "image2pipe");
       case WAV -> List.of("-c:a", "pcm_s24le", "-f", "wav");
       case FLAC -> List.of("-c:a", "flac", "-f", "flac");
-      case MP3 -> List.of("-c:a", "libmp3lame", "-b:a", "320k", "-f", "mp3");
-      case OPUS -> List.of("-c:a", "libopus", "-b:a", "160k", "-f", "ogg");
+      case MP3 -> with(sound(), List.of("-f", "mp3"));
+      case OPUS -> with(sound(), List.of("-f", "ogg"));
       case PNG, CAPTIONS -> throw new IllegalStateException(encoding + " is zipped.");
     };
   }
@@ -215,8 +217,24 @@ public record OutputFile(
         VideoEncoder.output());
   }
 
-  private static List<String> opus() {
-    return List.of("-c:a", "libopus", "-b:a", Integer.toString(SOUND));
+  private List<String> sound() {
+    return LossySound.of(encoding).orElseThrow().codec();
+  }
+
+  /**
+   * Writes the sound that {@link #write} takes, limited so that it keeps under the mix's ceiling in
+   * the file.
+   *
+   * @param file the FLAC
+   */
+  public static void writeSound(Encoding encoding, Mix mix, SoundSource source, Path file)
+      throws IOException {
+    Optional<LossySound> then = LossySound.of(encoding);
+    if (then.isPresent()) {
+      SoundEncoder.flacFor(mix, source, file, then.get());
+    } else {
+      SoundEncoder.flac(mix, source, file);
+    }
   }
 
   private String by(int high, int standard, int small) {
@@ -242,10 +260,7 @@ public record OutputFile(
                 List.of("-c:v", "libx264", "-preset", "medium", "-profile:v", "high"),
                 VideoEncoder.output())
             : vp9();
-    List<String> rest =
-        h264
-            ? List.of("-c:a", "aac", "-b:a", Integer.toString(SOUND), "-movflags", "+faststart")
-            : opus();
+    List<String> rest = h264 ? with(sound(), List.of("-movflags", "+faststart")) : sound();
     try {
       for (int round = 0; round < ROUNDS; round++) {
         List<String> at =

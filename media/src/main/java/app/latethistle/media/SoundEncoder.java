@@ -1,8 +1,10 @@
 package app.latethistle.media;
 
+import app.latethistle.core.mix.Level;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.Mixer;
 import app.latethistle.core.mix.SoundSource;
+import app.latethistle.core.signal.PeakMeter;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
 import java.io.IOException;
@@ -22,15 +24,32 @@ public final class SoundEncoder {
    */
   public static final int PART = 168 * 1152;
 
+  /** How often a mix is encoded at most, to keep under its ceiling. */
+  private static final int ROUNDS = 3;
+
+  /** By how much more it is lowered than it was over, in dB: a twentieth is not heard. */
+  private static final double MARGIN = 0.05;
+
+  /** Seconds in which hours of sound are encoded. */
+  private static final int LONGEST_TRIAL = 1800;
+
   private SoundEncoder() {}
 
-  /** Encodes the whole as AAC in an m4a file, whose edit list carries the encoder's delay. */
+  /**
+   * Encodes the whole as AAC in an m4a file, whose edit list carries the encoder's delay, so that
+   * what is heard of the file keeps under the mix's ceiling.
+   */
   public static void m4a(Mix mix, SoundSource source, Path file) throws IOException {
-    List<String> command = input();
-    command.addAll(List.of("-c:a", "aac", "-b:a", "256k"));
-    command.addAll(List.of("-movflags", "+faststart", "-f", "ipod"));
-    command.add("file:" + file.toAbsolutePath());
-    encode(mix, new SampleRange(0, mix.length()), source, command);
+    List<String> codec = List.of("-c:a", "aac", "-b:a", "256k", "-movflags", "+faststart");
+    underItsCeiling(
+        mix,
+        now -> {
+          List<String> command = input();
+          command.addAll(codec);
+          command.addAll(List.of("-f", "ipod", "file:" + file.toAbsolutePath()));
+          encode(now, new SampleRange(0, now.length()), source, command);
+          return peakOf(file, Container.MP4);
+        });
   }
 
   /** Encodes the whole without loss, in 24 bits, for what is going to be encoded again. */
@@ -39,6 +58,56 @@ public final class SoundEncoder {
     command.addAll(List.of("-c:a", "flac", "-sample_fmt", "s32", "-f", "flac"));
     command.add("file:" + file.toAbsolutePath());
     encode(mix, new SampleRange(0, mix.length()), source, command);
+  }
+
+  /**
+   * The same, so that what is heard keeps under the mix's ceiling when it has been encoded again.
+   *
+   * @param then how it will be encoded
+   */
+  static void flacFor(Mix mix, SoundSource source, Path file, LossySound then) throws IOException {
+    Path trial = ContentStore.partOf(file.resolveSibling("trial"));
+    try {
+      underItsCeiling(
+          mix,
+          now -> {
+            flac(now, source, file);
+            List<String> command = new ArrayList<>(List.of("ffmpeg", "-v", "error", "-y"));
+            command.addAll(List.of("-i", file.toAbsolutePath().toString()));
+            command.addAll(then.codec());
+            command.addAll(List.of("-f", then.format(), "file:" + trial.toAbsolutePath()));
+            Child.output(command, LONGEST_TRIAL);
+            return peakOf(trial, then.container());
+          });
+    } finally {
+      Files.deleteIfExists(trial);
+    }
+  }
+
+  /** Encodes a mix and says how high its true peaks are then, in dBTP. */
+  @FunctionalInterface
+  private interface Trial {
+    double peak(Mix mix) throws IOException;
+  }
+
+  /** Encoders raise peaks: a mix is limited by as much more as they do, and encoded again. */
+  private static void underItsCeiling(Mix mix, Trial trial) throws IOException {
+    double ceiling = mix.level().ceiling();
+    double lower = 0;
+    for (int round = 0; round < ROUNDS; round++) {
+      Level level = new Level(mix.level().gain(), Math.max(-20, ceiling - lower));
+      double over = trial.peak(mix.with(level)) - ceiling;
+      if (over <= 0) {
+        return;
+      }
+      lower += over + MARGIN;
+    }
+  }
+
+  private static double peakOf(Path file, Container container) throws IOException {
+    PeakMeter peaks = new PeakMeter();
+    SongDecoder.stereo(file, container, (samples, count) -> peaks.add(samples, count / 2));
+    return peaks.decibels();
   }
 
   /**

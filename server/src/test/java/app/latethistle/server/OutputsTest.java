@@ -200,7 +200,7 @@ class OutputsTest {
     assertThat(output.get("measurable").asBoolean()).isTrue();
     String path = cut.path + "/outputs/" + output.get("id").asLong();
     JsonNode told = cut.api.post(path + "/measure", Map.of()).json();
-    assertThat(told.get("toRender").asInt()).isEqualTo(told.get("segments").asInt() - 2);
+    assertThat(told.get("toRender").asInt()).isEqualTo(told.get("segments").asInt() - 3);
     cut.api.post(path + "/render", Map.of());
     cut.api.until(cut.path + "/masters", all -> all.get(0).get("state").asString().equals("DONE"));
     double is = last(cut).get("master").get("bytes").asDouble();

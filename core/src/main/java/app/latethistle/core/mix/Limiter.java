@@ -1,5 +1,6 @@
 package app.latethistle.core.mix;
 
+import app.latethistle.core.signal.SharpPeak;
 import app.latethistle.core.signal.TruePeak;
 import java.util.Arrays;
 
@@ -20,7 +21,10 @@ public final class Limiter {
   private static final int HALF = 480;
 
   /** Samples before and after a range that must be known to make it. */
-  static final int REACH = 2 * HALF + TruePeak.TAPS;
+  static final int REACH = 2 * HALF + SharpPeak.HALF;
+
+  /** Where the quick estimate is under this share of the ceiling, nothing is over it. */
+  private static final float SURELY_UNDER = 0.8f;
 
   private static final float[] WINDOW = window();
 
@@ -56,7 +60,9 @@ public final class Limiter {
     boolean tooLoud = false;
     float[] needed = new float[frames];
     for (int i = 0; i < frames; i++) {
-      needed[i] = peaks[i] > limit ? limit / peaks[i] : 1;
+      float peak =
+          peaks[i] > SURELY_UNDER * limit ? Math.max(peaks[i], SharpPeak.at(stereo, i)) : peaks[i];
+      needed[i] = peak > limit ? limit / peak : 1;
       tooLoud |= needed[i] < 1;
     }
     if (!tooLoud) {

@@ -2,10 +2,16 @@ package app.latethistle.core.signal;
 
 import java.util.Arrays;
 
-/** The highest true peak of a sound that comes block by block. */
+/**
+ * The highest true peak of a sound that comes block by block: as {@link TruePeak} has it, and where
+ * that comes near the highest so far, as {@link SharpPeak} sees it.
+ */
 public final class PeakMeter {
   /** Samples of each side that an estimate reaches back. */
-  private static final int BEFORE = 2 * TruePeak.TAPS;
+  private static final int BEFORE = 2 * SharpPeak.HALF;
+
+  /** Where the quick estimate is under this share of the highest, nothing is over it. */
+  private static final float SURELY_UNDER = 0.8f;
 
   private float[] known = new float[2 * BEFORE];
   private float most;
@@ -21,14 +27,16 @@ public final class PeakMeter {
     System.arraycopy(stereo, 0, with, known.length, 2 * count);
     float[] peaks = new float[with.length / 2];
     TruePeak.of(with, most / 2.2f, peaks);
-    for (int i = TruePeak.TAPS; i < peaks.length - TruePeak.TAPS; i++) {
-      most = Math.max(most, peaks[i]);
+    for (int i = SharpPeak.HALF; i < peaks.length - SharpPeak.HALF; i++) {
+      if (peaks[i] > SURELY_UNDER * most) {
+        most = Math.max(most, Math.max(peaks[i], SharpPeak.at(with, i)));
+      }
     }
     known = Arrays.copyOfRange(with, with.length - 2 * BEFORE, with.length);
   }
 
   /**
-   * In dBTP; negative infinity for silence. What comes within 12 samples of the end is not known.
+   * In dBTP; negative infinity for silence. What comes within 24 samples of the end is not known.
    */
   public double decibels() {
     float end = most;

@@ -201,7 +201,7 @@ class MasterOrders {
       if (master.isJoined()) {
         SoundEncoder.m4a(mix, sounds, part);
       } else {
-        SoundEncoder.flac(mix, sounds, part);
+        OutputFile.writeSound(master.encoding(), mix, sounds, part);
       }
       ContentStore.moveInto(part, sound);
     } finally {
