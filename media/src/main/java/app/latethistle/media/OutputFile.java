@@ -1,6 +1,5 @@
 package app.latethistle.media;
 
-import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
 import app.latethistle.core.release.Encoding;
 import app.latethistle.core.release.Quality;
@@ -227,13 +226,14 @@ public record OutputFile(
    *
    * @param file the FLAC
    */
-  public static void writeSound(Encoding encoding, Mix mix, SoundSource source, Path file)
+  public static void writeSound(
+      Encoding encoding, SoundEncoder.Lowered mix, SoundSource source, Path file)
       throws IOException {
     Optional<LossySound> then = LossySound.of(encoding);
     if (then.isPresent()) {
       SoundEncoder.flacFor(mix, source, file, then.get());
     } else {
-      SoundEncoder.flac(mix, source, file);
+      SoundEncoder.flac(mix.by(0), source, file);
     }
   }
 

@@ -30,6 +30,9 @@ public final class SoundEncoder {
   /** By how much more it is lowered than it was over, in dB: a twentieth is not heard. */
   private static final double MARGIN = 0.05;
 
+  /** By how much it is lowered at most, in dB: an encoder that is further over spoils it anyway. */
+  private static final double MOST_LOWER = 2;
+
   /** Seconds in which hours of sound are encoded. */
   private static final int LONGEST_TRIAL = 1800;
 
@@ -40,6 +43,23 @@ public final class SoundEncoder {
    * what is heard of the file keeps under the mix's ceiling.
    */
   public static void m4a(Mix mix, SoundSource source, Path file) throws IOException {
+    m4a(by -> lowered(mix, by), source, file);
+  }
+
+  /** What is encoded, under a ceiling that is lower by so many decibels. */
+  @FunctionalInterface
+  public interface Lowered {
+    /** The mix; at 0 its ceiling is the one that the file is to keep under. */
+    Mix by(double decibels) throws IOException;
+  }
+
+  /** A mix under a lower ceiling, and as loud beside that as it was. */
+  public static Mix lowered(Mix mix, double decibels) {
+    return mix.with(new Level(mix.level().gain(), Math.max(-20, mix.level().ceiling() - decibels)));
+  }
+
+  /** The same of a mix whose loudness is found anew under each ceiling. */
+  public static void m4a(Lowered mix, SoundSource source, Path file) throws IOException {
     List<String> codec = List.of("-c:a", "aac", "-b:a", "256k", "-movflags", "+faststart");
     underItsCeiling(
         mix,
@@ -65,7 +85,8 @@ public final class SoundEncoder {
    *
    * @param then how it will be encoded
    */
-  static void flacFor(Mix mix, SoundSource source, Path file, LossySound then) throws IOException {
+  static void flacFor(Lowered mix, SoundSource source, Path file, LossySound then)
+      throws IOException {
     Path trial = ContentStore.partOf(file.resolveSibling("trial"));
     try {
       underItsCeiling(
@@ -91,16 +112,17 @@ public final class SoundEncoder {
   }
 
   /** Encoders raise peaks: a mix is limited by as much more as they do, and encoded again. */
-  private static void underItsCeiling(Mix mix, Trial trial) throws IOException {
-    double ceiling = mix.level().ceiling();
+  private static void underItsCeiling(Lowered mix, Trial trial) throws IOException {
     double lower = 0;
+    double ceiling = 0;
     for (int round = 0; round < ROUNDS; round++) {
-      Level level = new Level(mix.level().gain(), Math.max(-20, ceiling - lower));
-      double over = trial.peak(mix.with(level)) - ceiling;
-      if (over <= 0) {
+      Mix now = mix.by(lower);
+      ceiling = round == 0 ? now.level().ceiling() : ceiling;
+      double over = trial.peak(now) - ceiling;
+      if (over <= 0 || lower >= MOST_LOWER) {
         return;
       }
-      lower += over + MARGIN;
+      lower = Math.min(MOST_LOWER, lower + over + MARGIN);
     }
   }
 

@@ -36,6 +36,11 @@ public record LoudnessAim(double integrated, double ceiling) {
     }
   }
 
+  /** The same loudness under a ceiling that is lower by so many decibels. */
+  public LoudnessAim lowered(double decibels) {
+    return new LoudnessAim(integrated, Math.max(-20, ceiling - decibels));
+  }
+
   /** The level at which a mix has this loudness, as nearly as the limiter lets it. */
   public Level levelOf(Mix mix, SoundSource source) throws IOException {
     double gain = 0;

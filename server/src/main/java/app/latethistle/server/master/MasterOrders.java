@@ -1,7 +1,6 @@
 package app.latethistle.server.master;
 
 import app.latethistle.core.key.KeyWriter;
-import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
 import app.latethistle.core.release.Encoding;
 import app.latethistle.core.release.Output;
@@ -194,10 +193,11 @@ class MasterOrders {
     StoredOrder order = master.order();
     Path part = ContentStore.partOf(sound);
     try {
-      Mix mix = order.mix();
-      if (order.aim().isPresent()) {
-        mix = order.aim().get().reachedBy(mix, sounds);
-      }
+      SoundEncoder.Lowered mix =
+          by ->
+              order.aim().isPresent()
+                  ? order.aim().get().lowered(by).reachedBy(order.mix(), sounds)
+                  : SoundEncoder.lowered(order.mix(), by);
       if (master.isJoined()) {
         SoundEncoder.m4a(mix, sounds, part);
       } else {
