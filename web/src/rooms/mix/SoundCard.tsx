@@ -196,7 +196,7 @@ export function SoundCard(props: Props) {
         </Select>
         <Box sx={{ flex: 1 }} />
         <LowButton
-          aria-pressed={how.time.reversed}
+          pressed={how.time.reversed}
           onPress={() => change({ time: { ...how.time, reversed: !how.time.reversed } })}
         >
           {how.time.reversed ? "backwards: on" : "backwards"}

@@ -57,7 +57,7 @@ final class EchoedSound {
     return (int) Math.floorMod(number, (long) spectra.length);
   }
 
-  /** Sees to it that the spectra of a block and the one before it are there. */
+  /** Sees to it that the spectra of what the walls hear in a block are there. */
   private void hear(long number) throws IOException {
     int slot = slot(number);
     if (numbers[slot] == number) {

@@ -23,9 +23,6 @@ public final class Limiter {
   /** Samples before and after a range that must be known to make it. */
   static final int REACH = 2 * HALF + SharpPeak.HALF;
 
-  /** Where the quick estimate is under this share of the ceiling, nothing is over it. */
-  private static final float SURELY_UNDER = 0.8f;
-
   private static final float[] WINDOW = window();
 
   private Limiter() {}
@@ -60,8 +57,7 @@ public final class Limiter {
     boolean tooLoud = false;
     float[] needed = new float[frames];
     for (int i = 0; i < frames; i++) {
-      float peak =
-          peaks[i] > SURELY_UNDER * limit ? Math.max(peaks[i], SharpPeak.at(stereo, i)) : peaks[i];
+      float peak = SharpPeak.near(peaks[i], limit, stereo, i);
       needed[i] = peak > limit ? limit / peak : 1;
       tooLoud |= needed[i] < 1;
     }

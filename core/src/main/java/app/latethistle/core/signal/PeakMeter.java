@@ -10,9 +10,6 @@ public final class PeakMeter {
   /** Samples of each side that an estimate reaches back. */
   private static final int BEFORE = 2 * SharpPeak.HALF;
 
-  /** Where the quick estimate is under this share of the highest, nothing is over it. */
-  private static final float SURELY_UNDER = 0.8f;
-
   private float[] known = new float[2 * BEFORE];
   private float most;
 
@@ -28,9 +25,7 @@ public final class PeakMeter {
     float[] peaks = new float[with.length / 2];
     TruePeak.of(with, most / 2.2f, peaks);
     for (int i = SharpPeak.HALF; i < peaks.length - SharpPeak.HALF; i++) {
-      if (peaks[i] > SURELY_UNDER * most) {
-        most = Math.max(most, Math.max(peaks[i], SharpPeak.at(with, i)));
-      }
+      most = Math.max(most, SharpPeak.near(peaks[i], most, with, i));
     }
     known = Arrays.copyOfRange(with, with.length - 2 * BEFORE, with.length);
   }

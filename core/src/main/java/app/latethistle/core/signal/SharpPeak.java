@@ -12,6 +12,9 @@ public final class SharpPeak {
 
   private static final int TIMES = 8;
 
+  /** Where the quick estimate is under this share of a level, nothing is over it. */
+  private static final float SURELY_UNDER = 0.8f;
+
   /** Takes 63 dB of what lies beyond. */
   private static final double BETA = 6;
 
@@ -49,6 +52,15 @@ public final class SharpPeak {
       }
     }
     return peak;
+  }
+
+  /**
+   * The greatest magnitude there, looked at sharply only where it may be over a level.
+   *
+   * @param quick as {@link TruePeak} has it
+   */
+  public static float near(float quick, float level, float[] stereo, int i) {
+    return quick > SURELY_UNDER * level ? Math.max(quick, at(stereo, i)) : quick;
   }
 
   private static double kaiser(double x) {

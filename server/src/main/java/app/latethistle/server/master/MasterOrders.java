@@ -1,6 +1,8 @@
 package app.latethistle.server.master;
 
 import app.latethistle.core.key.KeyWriter;
+import app.latethistle.core.mix.LoudnessAim;
+import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
 import app.latethistle.core.release.Encoding;
 import app.latethistle.core.release.Output;
@@ -193,11 +195,13 @@ class MasterOrders {
     StoredOrder order = master.order();
     Path part = ContentStore.partOf(sound);
     try {
+      Mix mixed = order.mix();
+      Optional<LoudnessAim> aim = order.aim();
       SoundEncoder.Lowered mix =
           by ->
-              order.aim().isPresent()
-                  ? order.aim().get().lowered(by).reachedBy(order.mix(), sounds)
-                  : SoundEncoder.lowered(order.mix(), by);
+              aim.isPresent()
+                  ? aim.get().lowered(by).reachedBy(mixed, sounds)
+                  : SoundEncoder.lowered(mixed, by);
       if (master.isJoined()) {
         SoundEncoder.m4a(mix, sounds, part);
       } else {

@@ -115,14 +115,16 @@ class OutputViews {
   private Now now(Output output, FilmState state, Optional<Master> last) {
     try {
       Ordering ordering = Ordering.of(output, state);
-      Made made = output.encoding().hasPictures() ? made(ordering) : Made.NOTHING;
+      Optional<MasterRender> render =
+          output.encoding().hasPictures() ? Optional.of(orders.render(ordering)) : Optional.empty();
+      Made made = render.map(OutputViews::made).orElse(Made.NOTHING);
       return new Now(
           ordering.called(),
           ordering.program().width(),
           ordering.program().height(),
           ordering.part(),
           ordering.program().length(),
-          bytes(ordering, made, last),
+          bytes(ordering, render, made, last),
           Measuring.suits(ordering),
           last.filter(master -> master.isOf(ordering)).isPresent(),
           made,
@@ -160,8 +162,7 @@ class OutputViews {
     static final Made NOTHING = new Made(0, 0, 0, 0);
   }
 
-  private Made made(Ordering ordering) {
-    MasterRender render = orders.render(ordering);
+  private static Made made(MasterRender render) {
     int count = 0;
     long frames = 0;
     long bytes = 0;
@@ -184,7 +185,8 @@ class OutputViews {
    * How large a file will be: as wished, by its own rate, by the segments that are made or a few of
    * them as they are written, or by the last file of the same output.
    */
-  private Long bytes(Ordering ordering, Made made, Optional<Master> last) {
+  private Long bytes(
+      Ordering ordering, Optional<MasterRender> render, Made made, Optional<Master> last) {
     Output output = ordering.output();
     Encoding encoding = output.encoding();
     long length = ordering.program().length();
@@ -196,7 +198,9 @@ class OutputViews {
       return Math.round(sound);
     }
     Made by =
-        OutputFile.isJoined(encoding, output.megabytes()) ? made : sample(ordering, made.count > 0);
+        OutputFile.isJoined(encoding, output.megabytes())
+            ? made
+            : render.map(r -> sample(ordering, r)).orElse(Made.NOTHING);
     if (by.frames > 0) {
       return Math.round((double) by.bytes / by.frames * length + sound);
     }
@@ -207,11 +211,11 @@ class OutputViews {
   }
 
   /** A few segments as they were written to measure; nothing if they were not. */
-  private Made sample(Ordering ordering, boolean some) {
-    if (!some || !Measuring.suits(ordering)) {
+  private Made sample(Ordering ordering, MasterRender render) {
+    if (!Measuring.suits(ordering)) {
       return Made.NOTHING;
     }
-    List<Segment> segments = Measuring.some(orders.render(ordering).segments());
+    List<Segment> segments = Measuring.some(render.segments());
     Path sample = orders.sampleOf(ordering, segments);
     try {
       return Files.exists(sample)
