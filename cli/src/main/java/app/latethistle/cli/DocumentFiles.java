@@ -7,6 +7,7 @@ import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.type.FaceFile;
 import app.latethistle.core.type.Faces;
+import app.latethistle.core.work.AllCores;
 import app.latethistle.document.FaceForm;
 import app.latethistle.document.FilmDocument;
 import app.latethistle.document.MediumForm;
@@ -61,7 +62,7 @@ record DocumentFiles(
       throws IOException {
     Map<MediumForm, MediumForm> names = new HashMap<>();
     Map<String, Originals.Original> files = new HashMap<>();
-    for (Found found : atOnce(document.media(), m -> found(m, folder, store))) {
+    for (Found found : AllCores.of(document.media(), m -> found(m, folder, store))) {
       names.put(found.medium, MediumForm.ofHash(found.hash));
       files.put(found.hash, found.original);
     }
@@ -69,7 +70,8 @@ record DocumentFiles(
     FrameRate rate = document.frameRate();
     Map<String, Take> takes = new LinkedHashMap<>();
     Set<String> sounding = new LinkedHashSet<>();
-    for (Take take : atOnce(named.takes(), t -> take(t, files.get(t.media().sha256()), rate))) {
+    for (Take take :
+        AllCores.of(named.takes(), t -> take(t, files.get(t.media().sha256()), rate))) {
       takes.put(take.id(), take);
     }
     for (TakeForm take : named.takes()) {
@@ -149,30 +151,6 @@ record DocumentFiles(
               + ", or take the sha256 out of the document.");
     }
     return new Found(medium, hash, new Originals.Original(file, facts(file)));
-  }
-
-  /** Something that reads files. */
-  @FunctionalInterface
-  private interface Reading<T, R> {
-    R of(T what) throws IOException;
-  }
-
-  /** Reads files on all cores: each waits for a process of its own most of the time. */
-  private static <T, R> List<R> atOnce(List<T> all, Reading<T, R> reading) throws IOException {
-    try {
-      return all.parallelStream()
-          .map(
-              what -> {
-                try {
-                  return reading.of(what);
-                } catch (IOException e) {
-                  throw new UncheckedIOException(e);
-                }
-              })
-          .toList();
-    } catch (UncheckedIOException e) {
-      throw e.getCause();
-    }
   }
 
   private static Take take(TakeForm take, Originals.Original original, FrameRate rate)

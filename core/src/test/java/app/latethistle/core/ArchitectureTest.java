@@ -19,6 +19,7 @@ class ArchitectureTest {
   /** Each may use only those before it. */
   private static final List<String> ORDER =
       List.of(
+          "work",
           "key",
           "time",
           "signal",

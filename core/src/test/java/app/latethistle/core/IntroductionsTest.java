@@ -56,7 +56,8 @@ class IntroductionsTest {
           Map.entry("subject", "app.latethistle.core.repair.Clip clip"),
           Map.entry("signal", "MonoSound sound"),
           Map.entry("type", "Faces faces, Frame frame"),
-          Map.entry("voice", "MonoSound reading, ModelReading model, long length"));
+          Map.entry("voice", "MonoSound reading, ModelReading model, long length"),
+          Map.entry("work", "List<java.io.File> files"));
 
   static List<String> packages() throws IOException {
     try (Stream<Path> folders = Files.list(CORE)) {

@@ -3,14 +3,15 @@ package app.latethistle.media;
 import app.latethistle.core.key.Fingerprint;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
+import app.latethistle.core.work.AllCores;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.channels.FileChannel;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Arrays;
+import java.util.List;
 
 /**
  * Sounds of files, decoded once into files of plain samples from which any part is read, so that
@@ -52,23 +53,12 @@ public final class SoundFiles implements SoundSource {
   /** Decodes all that a mix needs, on all cores: each file waits for a process of its own. */
   public void decodeAll(Mix mix) throws IOException {
     record Needed(String media, int channels) {}
-    try {
-      mix.parts().stream()
-          .map(p -> new Needed(p.media(), p.bus().channels()))
-          .distinct()
-          .toList()
-          .parallelStream()
-          .forEach(
-              needed -> {
-                try {
-                  decoded(needed.media, needed.channels);
-                } catch (IOException e) {
-                  throw new UncheckedIOException(e);
-                }
-              });
-    } catch (UncheckedIOException e) {
-      throw e.getCause();
-    }
+    List<Needed> all =
+        mix.parts().stream()
+            .map(p -> new Needed(p.media(), p.bus().channels()))
+            .distinct()
+            .toList();
+    AllCores.of(all, needed -> decoded(needed.media, needed.channels));
   }
 
   private Path decoded(String media, int channels) throws IOException {

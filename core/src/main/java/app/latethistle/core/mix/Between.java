@@ -16,23 +16,23 @@ final class Between {
     return room == Room.THROUGH_A_WALL || room == Room.SMALL_SPEAKER || room == Room.UNDER_WATER;
   }
 
-  /** Runs samples through it, in place; it takes most away (common practice, no source). */
-  static void run(Room room, float[] samples) {
+  /** Runs channels through it, in place; it takes most away (common practice, no source). */
+  static void run(Room room, float[]... channels) {
     switch (room) {
       case THROUGH_A_WALL -> {
-        Biquad.highCut(420, Equaliser.Band.FLAT).run(samples);
-        Biquad.highCut(900, Equaliser.Band.FLAT).run(samples);
+        Biquad.highCut(420, Equaliser.Band.FLAT).run(channels);
+        Biquad.highCut(900, Equaliser.Band.FLAT).run(channels);
       }
       case SMALL_SPEAKER -> {
-        Biquad.lowCut(380, 0.9).run(samples);
-        Biquad.lowCut(250, Equaliser.Band.FLAT).run(samples);
-        Biquad.highCut(3_600, Equaliser.Band.FLAT).run(samples);
-        Biquad.bell(1_700, 5, 1.2).run(samples);
+        Biquad.lowCut(380, 0.9).run(channels);
+        Biquad.lowCut(250, Equaliser.Band.FLAT).run(channels);
+        Biquad.highCut(3_600, Equaliser.Band.FLAT).run(channels);
+        Biquad.bell(1_700, 5, 1.2).run(channels);
       }
       case UNDER_WATER -> {
-        Biquad.highCut(520, 1.1).run(samples);
-        Biquad.highCut(700, Equaliser.Band.FLAT).run(samples);
-        Biquad.bell(190, 5, 1).run(samples);
+        Biquad.highCut(520, 1.1).run(channels);
+        Biquad.highCut(700, Equaliser.Band.FLAT).run(channels);
+        Biquad.bell(190, 5, 1).run(channels);
       }
       default -> {
         // Rooms have walls alone.

@@ -15,73 +15,83 @@ import java.util.Map;
 final class BusSound implements Closeable {
   private final Mix mix;
   private final Bus bus;
-  private final List<Part> parts;
-  private final OpenParts open;
-  private final List<EchoedSound> echoes;
-  private float[] read = new float[0];
+  private final List<Heard> heard = new ArrayList<>();
   private float[] factors = new float[0];
 
   BusSound(Mix mix, Bus bus, SoundSource source) {
     this.mix = mix;
     this.bus = bus;
-    parts = mix.parts().stream().filter(p -> p.bus() == bus).toList();
-    open = new OpenParts(source);
+    List<Part> parts = mix.parts().stream().filter(p -> p.bus() == bus).toList();
+    if (!parts.isEmpty()) {
+      heard.add(new OpenParts(source, parts, Effect::on));
+    }
     Map<Walls, List<Part>> within = new LinkedHashMap<>();
     for (Part part : parts) {
       part.effect()
           .walls()
           .ifPresent(w -> within.computeIfAbsent(w, k -> new ArrayList<>()).add(part));
     }
-    echoes =
-        within.entrySet().stream()
-            .map(e -> new EchoedSound(open, e.getKey(), e.getValue()))
-            .toList();
+    within.forEach(
+        (walls, some) ->
+            heard.add(new EchoedSound(walls, new OpenParts(source, some, Effect::toWalls))));
   }
 
   Bus bus() {
     return bus;
   }
 
-  /** The bus from a sample on, left and right in turn. */
-  float[] read(long from, int frames) throws IOException {
-    if (parts.isEmpty()) {
+  /** What it is the sum of; the parts' own sound and what each room's walls answer. */
+  List<Heard> heard() {
+    return heard;
+  }
+
+  /** What must be known of that to make a range: more than it, where a band is lowered. */
+  SampleRange needed(SampleRange range) {
+    int more = lowersBand() ? SpeechBand.HALF : 0;
+    return new SampleRange(range.start() - more, range.end() + more);
+  }
+
+  private boolean lowersBand() {
+    return mix.faders().speechBand() && !lid().equals(LevelLine.FLAT);
+  }
+
+  private LevelLine lid() {
+    return bus.ducks() ? mix.faders().lid() : LevelLine.FLAT;
+  }
+
+  /**
+   * The bus in a range, left and right in turn.
+   *
+   * @param sounds what is needed of all that it is the sum of; it is written over
+   */
+  float[] of(List<float[]> sounds, SampleRange range) {
+    int frames = (int) range.length();
+    if (sounds.isEmpty()) {
       return new float[2 * frames];
     }
-    LevelLine lid = bus.ducks() ? mix.faders().lid() : LevelLine.FLAT;
-    boolean band = mix.faders().speechBand() && !lid.equals(LevelLine.FLAT);
-    int more = band ? SpeechBand.HALF : 0;
-    float[] stereo = sum(SampleRange.ofLength(from - more, frames + 2L * more));
-    if (band) {
-      lid.factors(from - more, room(stereo.length / 2), stereo.length / 2);
+    float[] stereo = sum(sounds);
+    if (lowersBand()) {
+      SampleRange needed = needed(range);
+      int more = (int) (range.start() - needed.start());
+      lid().factors(needed.start(), room(stereo.length / 2), stereo.length / 2);
       SpeechBand.apply(stereo, factors, stereo.length / 2);
       stereo = Arrays.copyOfRange(stereo, 2 * more, 2 * (more + frames));
     } else {
-      multiply(stereo, lid, from, frames);
+      multiply(stereo, lid(), range.start(), frames);
     }
-    multiply(stereo, mix.faders().line(bus), from, frames);
-    whole(stereo, from, frames);
+    multiply(stereo, mix.faders().line(bus), range.start(), frames);
+    whole(stereo, range.start(), frames);
     return stereo;
   }
 
-  private float[] sum(SampleRange range) throws IOException {
-    float[] stereo = new float[2 * (int) range.length()];
-    for (Part part : parts) {
-      open.addStraight(part, range, stereo);
-    }
-    for (EchoedSound echoed : echoes) {
-      add(echoed, range.start(), stereo);
+  private static float[] sum(List<float[]> sounds) {
+    float[] stereo = sounds.get(0);
+    for (float[] one : sounds.subList(1, sounds.size())) {
+      for (int i = 0; i < stereo.length; i++) {
+        stereo[i] += one[i];
+      }
     }
     return stereo;
-  }
-
-  private void add(EchoedSound echoed, long from, float[] stereo) throws IOException {
-    if (read.length < stereo.length) {
-      read = new float[stereo.length];
-    }
-    echoed.read(from, read, stereo.length / 2);
-    for (int i = 0; i < stereo.length; i++) {
-      stereo[i] += read[i];
-    }
   }
 
   private float[] room(int frames) {
@@ -124,11 +134,15 @@ final class BusSound implements Closeable {
 
   /** Closes what is not heard any more from a sample on. */
   void closeAllBefore(long sample) throws IOException {
-    open.closeAllBefore(sample);
+    for (Heard one : heard) {
+      one.closeAllBefore(sample);
+    }
   }
 
   @Override
   public void close() throws IOException {
-    open.close();
+    for (Heard one : heard) {
+      one.close();
+    }
   }
 }

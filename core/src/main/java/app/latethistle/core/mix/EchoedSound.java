@@ -5,17 +5,15 @@ import app.latethistle.core.time.SampleRange;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
-import java.util.stream.IntStream;
 
 /**
  * The echoes of all parts of a bus that sound within the same walls. The spectra of what the walls
  * heard are kept as long as it echoes, so memory grows with the room and not with the film.
  */
-final class EchoedSound {
+final class EchoedSound implements Heard {
   private static final int BLOCK = Convolution.BLOCK;
 
-  private final OpenParts open;
-  private final List<Part> parts;
+  private final OpenParts parts;
   private final List<Convolution> ears;
   private final BlockedSound blocks = new BlockedSound(2, this::make);
   private final float[][][] spectra;
@@ -24,8 +22,10 @@ final class EchoedSound {
   private float[] now = new float[2 * BLOCK];
   private long last = Long.MIN_VALUE;
 
-  EchoedSound(OpenParts open, Walls walls, List<Part> parts) {
-    this.open = open;
+  /**
+   * @param parts as the walls hear them
+   */
+  EchoedSound(Walls walls, OpenParts parts) {
     this.parts = parts;
     ears = walls.echoes();
     spectra = new float[ears.get(0).blocks() + 1][2][];
@@ -33,16 +33,30 @@ final class EchoedSound {
     Arrays.fill(numbers, Long.MIN_VALUE);
   }
 
-  /** Reads from a sample of the film on, over what is in the target: left and right in turn. */
-  void read(long from, float[] target, int frames) throws IOException {
-    blocks.read(from, target, frames);
+  @Override
+  public float[] read(SampleRange range) throws IOException {
+    float[] stereo = new float[2 * (int) range.length()];
+    blocks.read(range.start(), stereo, stereo.length / 2);
+    return stereo;
+  }
+
+  @Override
+  public void closeAllBefore(long sample) throws IOException {
+    parts.closeAllBefore(sample);
+  }
+
+  @Override
+  public void close() throws IOException {
+    parts.close();
   }
 
   private void make(long number, float[] target) throws IOException {
     for (long n = number - ears.get(0).blocks() + 1; n <= number; n++) {
       hear(n);
     }
-    IntStream.range(0, 2).parallel().forEach(ear -> fold(number, ear, target));
+    for (int ear = 0; ear < 2; ear++) {
+      fold(number, ear, target);
+    }
   }
 
   private void fold(long number, int ear, float[] target) {
@@ -72,16 +86,15 @@ final class EchoedSound {
     take(number, now);
     last = number;
     numbers[slot] = number;
-    IntStream.range(0, 2).parallel().forEach(side -> spectra[slot][side] = spectrum(side));
+    for (int side = 0; side < 2; side++) {
+      spectra[slot][side] = spectrum(side);
+    }
   }
 
   /** What the walls hear in a block. */
   private void take(long number, float[] stereo) throws IOException {
     Arrays.fill(stereo, 0);
-    SampleRange range = SampleRange.ofLength(number * BLOCK, BLOCK);
-    for (Part part : parts) {
-      open.addToWalls(part, range, stereo);
-    }
+    parts.add(SampleRange.ofLength(number * BLOCK, BLOCK), stereo);
   }
 
   private float[] spectrum(int side) {

@@ -71,8 +71,9 @@ public sealed interface Effect {
     @Override
     public SoundSource.Sound on(SoundSource.Sound sound) {
       return panned(
-          StraightWay.changes(this)
-              ? new FilteredSound(sound, samples -> StraightWay.run(this, samples))
+          rings() > 0
+              ? new FilteredSound(
+                  sound, StraightWay.rings(this), channels -> StraightWay.run(this, channels))
               : sound);
     }
 
@@ -81,7 +82,8 @@ public sealed interface Effect {
       return panned(
           equaliser.bands().isEmpty()
               ? sound
-              : new FilteredSound(sound, samples -> Equalising.run(equaliser, samples)));
+              : new FilteredSound(
+                  sound, Between.RING, channels -> Equalising.run(equaliser, channels)));
     }
 
     private SoundSource.Sound panned(SoundSource.Sound sound) {
@@ -90,7 +92,7 @@ public sealed interface Effect {
 
     @Override
     public long rings() {
-      return StraightWay.changes(this) ? Between.RING : 0;
+      return StraightWay.rings(this);
     }
 
     @Override

@@ -3,14 +3,14 @@ package app.latethistle.core.mix;
 import app.latethistle.core.signal.Biquad;
 import app.latethistle.core.sound.Equaliser;
 
-/** Runs samples through an equaliser's bands. */
+/** Runs channels through an equaliser's bands. */
 final class Equalising {
   private Equalising() {}
 
-  /** Runs them in place; there was silence before them. */
-  static void run(Equaliser equaliser, float[] samples) {
+  /** Runs channels in place; there was silence before them. */
+  static void run(Equaliser equaliser, float[]... channels) {
     for (Equaliser.Band band : equaliser.bands()) {
-      filter(band).run(samples);
+      filter(band).run(channels);
     }
   }
 

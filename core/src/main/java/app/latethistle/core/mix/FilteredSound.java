@@ -10,21 +10,24 @@ import java.util.function.Consumer;
  */
 final class FilteredSound implements SoundSource.Sound {
   private static final int BLOCK = Convolution.BLOCK;
-  private static final int LONG = Between.RING + BLOCK;
 
   private final SoundSource.Sound sound;
-  private final Consumer<float[]> filters;
+  private final int rings;
+  private final Consumer<float[][]> filters;
   private final BlockedSound blocks;
   private final float[] read;
-  private final float[] channel = new float[LONG];
+  private final float[][] sides;
 
   /**
-   * @param filters change samples in place, of which there was silence before
+   * @param rings samples for which the filters ring on
+   * @param filters change channels in place; there was silence before them
    */
-  FilteredSound(SoundSource.Sound sound, Consumer<float[]> filters) {
+  FilteredSound(SoundSource.Sound sound, int rings, Consumer<float[][]> filters) {
     this.sound = sound;
+    this.rings = rings;
     this.filters = filters;
-    read = new float[LONG * sound.channels()];
+    read = new float[(rings + BLOCK) * sound.channels()];
+    sides = new float[sound.channels()][rings + BLOCK];
     blocks = new BlockedSound(sound.channels(), this::make);
   }
 
@@ -35,7 +38,7 @@ final class FilteredSound implements SoundSource.Sound {
 
   @Override
   public long length() {
-    return sound.length() + Between.RING;
+    return sound.length() + rings;
   }
 
   @Override
@@ -44,15 +47,17 @@ final class FilteredSound implements SoundSource.Sound {
   }
 
   private void make(long number, float[] target) throws IOException {
-    int channels = sound.channels();
-    sound.read(number * BLOCK - Between.RING, read, LONG);
+    int channels = sides.length;
+    sound.read(number * BLOCK - rings, read, rings + BLOCK);
     for (int c = 0; c < channels; c++) {
-      for (int i = 0; i < LONG; i++) {
-        channel[i] = read[i * channels + c];
+      for (int i = 0; i < sides[c].length; i++) {
+        sides[c][i] = read[i * channels + c];
       }
-      filters.accept(channel);
+    }
+    filters.accept(sides);
+    for (int c = 0; c < channels; c++) {
       for (int i = 0; i < BLOCK; i++) {
-        target[i * channels + c] = channel[Between.RING + i];
+        target[i * channels + c] = sides[c][rings + i];
       }
     }
   }

@@ -21,7 +21,7 @@ import java.util.Set;
  */
 public record Mix(List<Part> parts, long length, long fade, Level level, Faders faders) {
   /** Raised whenever the same mix would give other samples. */
-  private static final int ENGINE = 3;
+  private static final int ENGINE = 4;
 
   /** Samples before and after a range that must be known to make it. */
   static final int REACH = Limiter.REACH + SpeechBand.HALF;

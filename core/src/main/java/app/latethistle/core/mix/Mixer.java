@@ -2,9 +2,9 @@ package app.latethistle.core.mix;
 
 import app.latethistle.core.sound.Bus;
 import app.latethistle.core.time.SampleRange;
+import app.latethistle.core.work.AllCores;
 import java.io.Closeable;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -15,8 +15,10 @@ import java.util.Map;
  * alone. Not for use by two threads at once.
  */
 public final class Mixer implements Closeable {
-  /** Samples mixed at once: a fifth of a second, so that the limiter's reach costs a tenth. */
-  private static final int BLOCK = 9_600;
+  /**
+   * Samples mixed at once: a second, so that cores seldom wait and the limiter hears little twice.
+   */
+  private static final int BLOCK = 48_000;
 
   private final Mix mix;
   private final List<BusSound> buses;
@@ -76,7 +78,8 @@ public final class Mixer implements Closeable {
   private void wide(SampleRange range, Apart sink) throws IOException {
     for (long at = range.start(); at < range.end(); at += BLOCK) {
       int frames = (int) Math.min(BLOCK, range.end() - at);
-      Map<Bus, float[]> read = read(at - Limiter.REACH, frames + 2 * Limiter.REACH);
+      Map<Bus, float[]> read =
+          read(new SampleRange(at - Limiter.REACH, at + frames + Limiter.REACH));
       float[] all = new float[2 * (frames + 2 * Limiter.REACH)];
       for (float[] one : read.values()) {
         for (int i = 0; i < all.length; i++) {
@@ -92,26 +95,22 @@ public final class Mixer implements Closeable {
     }
   }
 
-  /** Every bus from a sample on; they are made side by side. */
-  private Map<Bus, float[]> read(long from, int frames) throws IOException {
+  /** One of the sounds of a bus. */
+  private record Sounding(BusSound bus, Heard heard) {}
+
+  /** Every bus in a range; all their sounds are made at once, so that no core waits for a bus. */
+  private Map<Bus, float[]> read(SampleRange range) throws IOException {
+    List<Sounding> all =
+        buses.stream()
+            .flatMap(bus -> bus.heard().stream().map(heard -> new Sounding(bus, heard)))
+            .toList();
+    List<float[]> made = AllCores.of(all, s -> s.heard.read(s.bus.needed(range)));
     Map<Bus, float[]> read = new EnumMap<>(Bus.class);
-    try {
-      List<float[]> made =
-          buses.parallelStream()
-              .map(
-                  bus -> {
-                    try {
-                      return bus.read(from, frames);
-                    } catch (IOException e) {
-                      throw new UncheckedIOException(e);
-                    }
-                  })
-              .toList();
-      for (int i = 0; i < buses.size(); i++) {
-        read.put(buses.get(i).bus(), made.get(i));
-      }
-    } catch (UncheckedIOException e) {
-      throw e.getCause();
+    int first = 0;
+    for (BusSound bus : buses) {
+      int after = first + bus.heard().size();
+      read.put(bus.bus(), bus.of(made.subList(first, after), range));
+      first = after;
     }
     return read;
   }

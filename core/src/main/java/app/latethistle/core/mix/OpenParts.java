@@ -1,55 +1,57 @@
 package app.latethistle.core.mix;
 
 import app.latethistle.core.time.SampleRange;
-import java.io.Closeable;
 import java.io.IOException;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BiFunction;
 
-/** The parts that are being read. */
-final class OpenParts implements Closeable {
+/** Parts as they are heard straight, or by walls; those that are being read are open. */
+final class OpenParts implements Heard {
   private final SoundSource source;
-  private final Map<Part, Opened> open = new HashMap<>();
+  private final List<Part> parts;
+  private final BiFunction<Effect, SoundSource.Sound, SoundSource.Sound> way;
+  private final Map<Part, SoundSource.Sound> open = new HashMap<>();
   private float[] read = new float[0];
 
   /**
-   * A part's sound.
-   *
-   * @param straight as it is heard beside its echoes
-   * @param toWalls what its walls hear; closed with the other
+   * @param way what a part's effect makes of its sound on the way to where it is heard
    */
-  private record Opened(SoundSource.Sound straight, SoundSource.Sound toWalls) {}
-
-  OpenParts(SoundSource source) {
+  OpenParts(
+      SoundSource source,
+      List<Part> parts,
+      BiFunction<Effect, SoundSource.Sound, SoundSource.Sound> way) {
     this.source = source;
+    this.parts = parts;
+    this.way = way;
   }
 
-  /** Adds what of a part is heard straight in a range of the film. */
-  void addStraight(Part part, SampleRange range, float[] stereo) throws IOException {
-    SampleRange both = part.straight().intersect(range).orElse(null);
-    if (both != null) {
-      add(open(part).straight, part, both, range.start(), stereo);
+  @Override
+  public float[] read(SampleRange range) throws IOException {
+    float[] stereo = new float[2 * (int) range.length()];
+    add(range, stereo);
+    return stereo;
+  }
+
+  /** Adds what of the parts is heard in a range. */
+  void add(SampleRange range, float[] stereo) throws IOException {
+    for (Part part : parts) {
+      SampleRange both = part.straight().intersect(range).orElse(null);
+      if (both != null) {
+        add(open(part), part, both, range.start(), stereo);
+      }
     }
   }
 
-  /** Adds what of a part its walls hear. */
-  void addToWalls(Part part, SampleRange range, float[] stereo) throws IOException {
-    SampleRange both = part.straight().intersect(range).orElse(null);
-    if (both != null) {
-      add(open(part).toWalls, part, both, range.start(), stereo);
-    }
-  }
-
-  private Opened open(Part part) throws IOException {
-    Opened opened = open.get(part);
-    if (opened == null) {
+  private SoundSource.Sound open(Part part) throws IOException {
+    SoundSource.Sound sound = open.get(part);
+    if (sound == null) {
       SoundSource.Sound medium = source.open(part.media(), part.bus().channels());
-      SoundSource.Sound sound = new PartSound(medium, part);
-      opened = new Opened(part.effect().on(sound), part.effect().toWalls(sound));
-      open.put(part, opened);
+      sound = way.apply(part.effect(), new PartSound(medium, part));
+      open.put(part, sound);
     }
-    return opened;
+    return sound;
   }
 
   private void add(SoundSource.Sound sound, Part part, SampleRange heard, long from, float[] stereo)
@@ -68,19 +70,19 @@ final class OpenParts implements Closeable {
     }
   }
 
-  /** Closes what is not heard any more from a sample on. */
-  void closeAllBefore(long sample) throws IOException {
+  @Override
+  public void closeAllBefore(long sample) throws IOException {
     for (Part part : List.copyOf(open.keySet())) {
       if (part.heard().end() + Mix.REACH < sample) {
-        open.remove(part).straight.close();
+        open.remove(part).close();
       }
     }
   }
 
   @Override
   public void close() throws IOException {
-    for (Opened opened : open.values()) {
-      opened.straight.close();
+    for (SoundSource.Sound sound : open.values()) {
+      sound.close();
     }
     open.clear();
   }

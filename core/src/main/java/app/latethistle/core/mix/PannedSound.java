@@ -32,22 +32,26 @@ final class PannedSound implements SoundSource.Sound {
     }
     sound.read(from, read, frames);
     int after = 0;
-    float left = 0;
-    float right = 0;
-    for (int i = 0; i < frames; i++) {
+    for (int i = 0; i < frames; ) {
       long at = from + i;
       while (after < line.size() && line.get(after).sample() <= at) {
         after++;
       }
       boolean goes = after > 0 && after < line.size();
-      if (goes || i == 0 || at == line.get(line.size() - 1).sample()) {
-        double side = (pan(after, at) + 1) * Math.PI / 4;
-        left = (float) (Math.sqrt(2) * Math.cos(side));
-        right = (float) (Math.sqrt(2) * Math.sin(side));
+      int to = goes ? i + 1 : stays(after, from, frames);
+      double side = (pan(after, at) + 1) * Math.PI / 4;
+      float left = (float) (Math.sqrt(2) * Math.cos(side));
+      float right = (float) (Math.sqrt(2) * Math.sin(side));
+      for (; i < to; i++) {
+        target[2 * i] = left * read[i * channels];
+        target[2 * i + 1] = right * read[i * channels + channels - 1];
       }
-      target[2 * i] = left * read[i * channels];
-      target[2 * i + 1] = right * read[i * channels + channels - 1];
     }
+  }
+
+  /** How many of the frames read are over when it goes on to its next point. */
+  private int stays(int after, long from, int frames) {
+    return after == line.size() ? frames : (int) Math.min(frames, line.get(after).sample() - from);
   }
 
   private double pan(int after, long at) {

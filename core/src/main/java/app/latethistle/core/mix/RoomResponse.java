@@ -42,8 +42,8 @@ final class RoomResponse {
     float[][] ears = new float[2][];
     for (int ear = 0; ear < 2; ear++) {
       ears[ear] = Arrays.copyOf(of(room, ear, echoes(room)), length(room));
-      Between.run(room, ears[ear]);
     }
+    Between.run(room, ears);
     return ears;
   }
 

@@ -5,6 +5,7 @@ import app.latethistle.core.signal.Loudness;
 import app.latethistle.core.sound.Decibels;
 import app.latethistle.core.sound.VoiceCare;
 import java.util.Arrays;
+import java.util.stream.IntStream;
 import org.jtransforms.fft.FloatFFT_1D;
 
 /**
@@ -91,26 +92,25 @@ final class VoiceCaring {
     int frames = voice.length / HOP + SIZE / HOP;
     float[][] spectra = new float[frames][];
     float[][] powers = new float[frames][];
-    for (int f = 0; f < frames; f++) {
-      float[] piece = new float[SIZE];
-      int from = (f + 1) * HOP - SIZE;
-      for (int i = 0; i < SIZE; i++) {
-        int at = from + i;
-        piece[i] = at >= 0 && at < voice.length ? voice[at] * WINDOW[i] : 0;
-      }
-      fft.realForward(piece);
-      spectra[f] = piece;
-      powers[f] = powers(piece);
-    }
+    IntStream.range(0, frames)
+        .parallel()
+        .forEach(
+            f -> {
+              spectra[f] = spectrum(voice, f);
+              powers[f] = powers(spectra[f]);
+            });
     double[] levels = Arrays.stream(powers).mapToDouble(VoiceCaring::energy).toArray();
     double[] noise = noise(powers, levels);
     boolean[] breath = breaths(powers, levels);
+    IntStream.range(0, frames)
+        .parallel()
+        .forEach(
+            f -> {
+              apply(spectra[f], gains(powers[f], noise, breath[f]));
+              fft.realInverse(spectra[f], true);
+            });
     float[] out = new float[voice.length];
-    double[] gains = new double[BINS];
     for (int f = 0; f < frames; f++) {
-      gains(powers[f], noise, breath[f], gains);
-      apply(spectra[f], gains);
-      fft.realInverse(spectra[f], true);
       int from = (f + 1) * HOP - SIZE;
       for (int i = 0; i < SIZE; i++) {
         int at = from + i;
@@ -119,9 +119,18 @@ final class VoiceCaring {
           out[at] += spectra[f][i] * WINDOW[i];
         }
       }
-      spectra[f] = null;
     }
     return out;
+  }
+
+  private float[] spectrum(float[] voice, int frame) {
+    float[] piece = new float[SIZE];
+    int from = (frame + 1) * HOP - SIZE;
+    for (int i = Math.max(0, -from); i < Math.min(SIZE, voice.length - from); i++) {
+      piece[i] = voice[from + i] * WINDOW[i];
+    }
+    fft.realForward(piece);
+    return piece;
   }
 
   /** The power of each bin but the lowest; never quite nothing. */
@@ -211,7 +220,8 @@ final class VoiceCaring {
     return Math.exp(logs / (to - from)) / (sum / (to - from));
   }
 
-  private void gains(float[] powers, double[] noise, boolean breath, double[] gains) {
+  private double[] gains(float[] powers, double[] noise, boolean breath) {
+    double[] gains = new double[BINS];
     double least = Decibels.factor(-MOST_HISS * how.hiss() / 100);
     double all = 1e-12;
     double sharp = 0;
@@ -231,6 +241,7 @@ final class VoiceCaring {
     for (int bin = 1; bin < BINS; bin++) {
       gains[bin] *= less * (bin >= from && bin < to ? soft : 1);
     }
+    return gains;
   }
 
   /** Applies gains that are evened over five bins, so that single ones do not ring. */

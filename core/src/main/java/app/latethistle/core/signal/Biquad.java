@@ -95,18 +95,41 @@ public final class Biquad {
     return y;
   }
 
-  /** Filters samples in place, from rest. */
-  public void run(float[] samples) {
-    double first = 0;
-    double second = 0;
-    for (int i = 0; i < samples.length; i++) {
-      double x = samples[i];
-      double y = b0 * x + first;
-      first = b1 * x - a1 * y + second;
-      second = b2 * x - a2 * y;
-      samples[i] = (float) y;
+  /** Filters channels in place, each from rest, all as long; two at once take as long as one. */
+  public void run(float[]... channels) {
+    if (channels.length == 2) {
+      run(channels[0], channels[1]);
+      return;
     }
-    z1 = first;
-    z2 = second;
+    for (float[] samples : channels) {
+      double first = 0;
+      double second = 0;
+      for (int i = 0; i < samples.length; i++) {
+        double x = samples[i];
+        double y = b0 * x + first;
+        first = b1 * x - a1 * y + second;
+        second = b2 * x - a2 * y;
+        samples[i] = (float) y;
+      }
+    }
+  }
+
+  private void run(float[] left, float[] right) {
+    double firstLeft = 0;
+    double firstRight = 0;
+    double secondLeft = 0;
+    double secondRight = 0;
+    for (int i = 0; i < left.length; i++) {
+      double l = left[i];
+      double r = right[i];
+      double toLeft = b0 * l + firstLeft;
+      double toRight = b0 * r + firstRight;
+      firstLeft = b1 * l - a1 * toLeft + secondLeft;
+      firstRight = b1 * r - a1 * toRight + secondRight;
+      secondLeft = b2 * l - a2 * toLeft;
+      secondRight = b2 * r - a2 * toRight;
+      left[i] = (float) toLeft;
+      right[i] = (float) toRight;
+    }
   }
 }

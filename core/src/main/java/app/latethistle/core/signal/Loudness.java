@@ -57,28 +57,22 @@ public final class Loudness {
      * @param count samples of each side
      */
     public void add(float[] stereo, int count) {
-      for (int i = 0; i < count; i++) {
-        for (int side = 0; side < 2; side++) {
-          double w = sides[side].next(stereo[2 * i + side]);
-          step += w * w;
+      add(stereo, 2, count);
+    }
+
+    /** Takes more of two sides in turn, or of one that is heard on both. */
+    private void add(float[] samples, int channels, int count) {
+      for (int at = 0; at < count; ) {
+        int more = (int) Math.min(count - at, FINE - frames % FINE);
+        double left = sides[0].energy(samples, channels * at, channels, more);
+        step += left;
+        step += channels == 1 ? left : sides[1].energy(samples, channels * at + 1, channels, more);
+        frames += more;
+        at += more;
+        if (frames % FINE == 0) {
+          energy.add(step);
+          step = 0;
         }
-        stepOn();
-      }
-    }
-
-    /** Takes more of a sound whose sides are alike. */
-    private void addToBoth(float[] mono) {
-      for (float sample : mono) {
-        double w = sides[0].next(sample);
-        step += 2 * w * w;
-        stepOn();
-      }
-    }
-
-    private void stepOn() {
-      if (++frames % FINE == 0) {
-        energy.add(step);
-        step = 0;
       }
     }
 
@@ -183,7 +177,7 @@ public final class Loudness {
    */
   public static double ofMono(float[] mono) {
     Meter meter = new Meter();
-    meter.addToBoth(mono);
+    meter.add(mono, 1, mono.length);
     return meter.integrated();
   }
 
@@ -218,21 +212,40 @@ public final class Loudness {
     private double z1;
     private double z2;
 
-    double next(double x) {
-      double y =
-          1.53512485958697 * x
-              - 2.69169618940638 * x1
-              + 1.19839281085285 * x2
-              + 1.69065929318241 * y1
-              - 0.73248077421585 * y2;
-      double z = y - 2 * y1 + y2 + 1.99004745483398 * z1 - 0.99007225036621 * z2;
-      x2 = x1;
-      x1 = x;
-      y2 = y1;
-      y1 = y;
-      z2 = z1;
-      z1 = z;
-      return z;
+    /** The energy of more samples, each so many after the one before. */
+    double energy(float[] samples, int first, int every, int count) {
+      double xBefore = x1;
+      double xEarlier = x2;
+      double yBefore = y1;
+      double yEarlier = y2;
+      double zBefore = z1;
+      double zEarlier = z2;
+      double energy = 0;
+      for (int i = 0; i < count; i++) {
+        double x = samples[first + every * i];
+        double y =
+            1.53512485958697 * x
+                - 2.69169618940638 * xBefore
+                + 1.19839281085285 * xEarlier
+                + 1.69065929318241 * yBefore
+                - 0.73248077421585 * yEarlier;
+        double z =
+            y - 2 * yBefore + yEarlier + 1.99004745483398 * zBefore - 0.99007225036621 * zEarlier;
+        xEarlier = xBefore;
+        xBefore = x;
+        yEarlier = yBefore;
+        yBefore = y;
+        zEarlier = zBefore;
+        zBefore = z;
+        energy += z * z;
+      }
+      x1 = xBefore;
+      x2 = xEarlier;
+      y1 = yBefore;
+      y2 = yEarlier;
+      z1 = zBefore;
+      z2 = zEarlier;
+      return energy;
     }
   }
 }

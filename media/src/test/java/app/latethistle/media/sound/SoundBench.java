@@ -34,8 +34,8 @@ import java.util.stream.Stream;
  * many lines, in the heap that the process was given: how long a part takes to be played after an
  * edit, how many times real time the whole is mixed, and how much of the heap that took. Then films
  * of three minutes and of thirty with twenty sounds a minute in two rooms and lines that are cared
- * for: how many times real time, the first time and again, and what of the heap is held near the
- * end.
+ * for, and crowded ones with sixty-four: how many times real time, the first time and again, and
+ * what of the heap is held near the end.
  */
 public final class SoundBench {
   private static final int RATE = Samples.RATE;
@@ -87,9 +87,11 @@ public final class SoundBench {
           FILM / (double) RATE / whole,
           heapPeak() >> 20,
           Runtime.getRuntime().maxMemory() >> 20);
-      rooms(3, sounds);
-      rooms(3, sounds);
-      rooms(30, sounds);
+      rooms(3, 20, sounds);
+      rooms(3, 20, sounds);
+      rooms(30, 20, sounds);
+      rooms(1, 64, sounds);
+      rooms(3, 64, sounds);
     } finally {
       try (Stream<Path> all = Files.walk(folder)) {
         for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {
@@ -99,8 +101,8 @@ public final class SoundBench {
     }
   }
 
-  private static void rooms(int minutes, SoundFiles sounds) throws IOException {
-    Mix mix = inRooms(minutes);
+  private static void rooms(int minutes, int perMinute, SoundFiles sounds) throws IOException {
+    Mix mix = inRooms(minutes, perMinute);
     long[] held = {0, 0};
     long start = System.nanoTime();
     try (Mixer mixer = new Mixer(mix, sounds)) {
@@ -119,13 +121,13 @@ public final class SoundBench {
         Locale.ROOT,
         "{\"minutes\": %d, \"soundsInRooms\": %d, \"timesRealTime\": %.1f, \"heldMB\": %d}%n",
         minutes,
-        20 * minutes,
+        perMinute * minutes,
         60 * minutes / since(start),
         held[1] >> 20);
   }
 
   /** A song, clips, lines that are cared for, and sounds near and far in two rooms. */
-  private static Mix inRooms(int minutes) {
+  private static Mix inRooms(int minutes, int perMinute) {
     Random random = new Random(1);
     long length = 60L * minutes * RATE;
     Equaliser bell = new Equaliser(List.of(new Equaliser.Band(Equaliser.Kind.BELL, 900, -4, 1)));
@@ -143,13 +145,13 @@ public final class SoundBench {
               Edges.NONE,
               new Effect.Cared(VoiceCare.GENTLE)));
     }
-    for (int i = 0; i < 20 * minutes; i++) {
+    for (int i = 0; i < perMinute * minutes; i++) {
       Room room = i % 2 == 0 ? Room.NAVE : Room.STAIRWELL;
       parts.add(
           new Part(
               Bus.SOUNDS,
               "clip.wav",
-              SampleRange.ofLength(3L * RATE * i + random.nextInt(RATE), 3L * RATE),
+              SampleRange.ofLength(60L * RATE / perMinute * i + random.nextInt(RATE), 3L * RATE),
               new Course.Straight(random.nextInt(RATE)),
               -6,
               Edges.NONE,
