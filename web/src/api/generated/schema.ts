@@ -7207,6 +7207,7 @@ export interface components {
             layer: number | null;
             lettering: components["schemas"]["Lettering"] | null;
             movement: components["schemas"]["Movement"] | null;
+            picture: string | null;
             shape: string | null;
             words: components["schemas"]["TitleWords"] | null;
         };
@@ -7242,6 +7243,7 @@ export interface components {
             movement: components["schemas"]["Movement"];
             /** Format: double */
             needs: number;
+            picture: string | null;
             place: components["schemas"]["StandingPlace"] | null;
             says: string;
             /** Format: double */

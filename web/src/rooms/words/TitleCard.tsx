@@ -27,6 +27,7 @@ import { ContrastBars } from "./ContrastBars";
 import { KeepDesign } from "./KeepDesign";
 import { LetteringFields } from "./LetteringFields";
 import { MovementFields } from "./MovementFields";
+import { PictureInLetters } from "./PictureInLetters";
 import type { Draft } from "./useTitleDrafts";
 import type { WordsActions } from "./useWordsActions";
 
@@ -99,6 +100,11 @@ export function TitleCard(props: Props) {
         lines={lines}
         onTry={(to) => onTry({ lettering: to })}
         onKeep={(to) => onKeep({ lettering: to })}
+      />
+      <PictureInLetters
+        production={production.id}
+        picture={title.picture}
+        onChoose={(picture) => onKeep({ picture: picture ?? "" })}
       />
       <Box sx={{ display: "flex", gap: 2, py: 1 }}>
         <Box>

@@ -56,10 +56,11 @@ export function useTitleDrafts(
 const merged = (drafts: readonly Draft[]): Draft => Object.assign({}, ...drafts) as Draft;
 
 /** A title with a change that says nothing of its boxes, which are each of a shape. */
-const asSent = (title: Title, { words, lettering, movement, layer }: Draft): Title => ({
+const asSent = (title: Title, { words, lettering, movement, layer, picture }: Draft): Title => ({
   ...title,
   ...(words && { words }),
   ...(lettering && { lettering }),
   ...(movement && { movement }),
   ...(layer != null && { layer }),
+  ...(picture != null && { picture: picture || null }),
 });

@@ -144,17 +144,27 @@ public record FilmDocument(
         Say.or(film.overlays()).stream().map(ItemForms.Over::shot).toList(),
         "/shot",
         known);
+    List<WordForms.Title> titles = Say.or(film.titles());
+    for (int i = 0; i < titles.size(); i++) {
+      if (titles.get(i).take() != null) {
+        named("/film/titles/" + i, titles.get(i).take(), known);
+      }
+    }
   }
 
   private static void shown(
       String list, List<ItemForms.Shot> shots, String within, Set<String> takes)
       throws BrokenDocument {
     for (int i = 0; i < shots.size(); i++) {
-      if (!shots.get(i).isGap() && !takes.contains(shots.get(i).take())) {
-        throw BrokenDocument.at(
-            list + i + within + "/take",
-            "there is no take '" + shots.get(i).take() + "' in /takes.");
+      if (!shots.get(i).isGap()) {
+        named(list + i + within, shots.get(i).take(), takes);
       }
+    }
+  }
+
+  private static void named(String where, String take, Set<String> takes) throws BrokenDocument {
+    if (!takes.contains(take)) {
+      throw BrokenDocument.at(where + "/take", "there is no take '" + take + "' in /takes.");
     }
   }
 

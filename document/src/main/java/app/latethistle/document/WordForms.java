@@ -47,6 +47,7 @@ public final class WordForms {
    * @param start what its landing is tied to
    * @param frames from its landing to its end
    * @param until what it ends on instead
+   * @param take what is seen in its letters
    */
   public record Title(
       String id,
@@ -58,7 +59,8 @@ public final class WordForms {
       Long frames,
       TieForm until,
       Integer layer,
-      ItemForms.Followed follows) {
+      ItemForms.Followed follows,
+      String take) {
     private static final long USUAL_FRAMES = 48;
 
     public static Title of(FilmTitle title) {
@@ -72,7 +74,8 @@ public final class WordForms {
           title.when().frames(),
           title.when().until().map(TieForm::of).orElse(null),
           title.layer(),
-          title.follows().map(ItemForms.Followed::of).orElse(null));
+          title.follows().map(ItemForms.Followed::of).orElse(null),
+          title.picture().orElse(null));
     }
 
     public FilmTitle get() {
@@ -87,7 +90,8 @@ public final class WordForms {
               Say.or(frames, USUAL_FRAMES),
               Optional.ofNullable(until).map(TieForm::get)),
           Say.or(layer, FilmTitle.TOP),
-          Optional.ofNullable(follows).map(ItemForms.Followed::get));
+          Optional.ofNullable(follows).map(ItemForms.Followed::get),
+          Optional.ofNullable(take));
     }
   }
 

@@ -312,6 +312,43 @@ class WordsTest {
             "content", Base64.getEncoder().encodeToString(content)));
   }
 
+  /** A take is seen in a title's letters, in the film document too, until it is taken out. */
+  @Test
+  void aTakeIsSeenInATitlesLetters() throws IOException {
+    EditedFilm cut = cut();
+    add(cut, "Soft main title", "Night Post", onCut(cut, 2));
+    byte[] coloured = still(cut);
+    String take = cut.api.get(cut.path + "/material").json().at("/shots/0/takes/0/id").asString();
+    change(cut, Map.of("picture", take));
+    assertThat(title(cut).get("picture").asString()).isEqualTo(take);
+    assertThat(still(cut)).isNotEqualTo(coloured);
+    assertThat(cut.api.get(cut.path + "/film/titles/title/sight").json().get("least").asDouble())
+        .isPositive();
+    JsonNode document = cut.api.get(cut.path + "/film.json").json();
+    assertThat(document.at("/film/titles/0/take").asString()).isEqualTo(take);
+    assertThat(document.get("takes").valueStream().map(t -> t.get("id").asString())).contains(take);
+    Api.Answer refused =
+        cut.tryEdit("change-title", Map.of("title", Map.of("id", "title", "picture", "999999")));
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.detail()).contains("no take 999999");
+    change(cut, Map.of("picture", ""));
+    assertThat(title(cut).get("picture").isNull()).isTrue();
+    assertThat(still(cut)).isEqualTo(coloured);
+  }
+
+  /** The picture at the frame where the title has arrived. */
+  private static byte[] still(EditedFilm cut) {
+    return cut.api
+        .get(
+            cut.path
+                + "/preview/"
+                + cut.film.get("revision").asLong()
+                + "/frames/"
+                + title(cut).at("/place/landing").asLong()
+                + ".jpg")
+        .bytes();
+  }
+
   /** How a title is made is kept under a name, and begins others in any production. */
   @Test
   void aTitleIsKeptAsADesignAndBeginsOthers() {

@@ -236,6 +236,15 @@ public final class Aspect<I, T> {
           FilmTitle::follows,
           FilmTitle::withFollowing);
 
+  /** The take that is seen in a title's letters. */
+  public static final Aspect<FilmTitle, Optional<String>> TITLE_PICTURE =
+      new Aspect<>(
+          "title picture",
+          "fill a title's letters",
+          ItemKind.TITLE.kind(),
+          FilmTitle::picture,
+          FilmTitle::withPicture);
+
   /** What captions say where it is not what is read. */
   public static final Aspect<FilmCaptions, Map<String, String>> TEXTS =
       new Aspect<>(
@@ -283,7 +292,7 @@ public final class Aspect<I, T> {
   private static final List<Aspect<FilmSound, ?>> OF_SOUNDS =
       List.of(LANDING, MANNER, MATERIAL, SOUND_FOLLOWS);
   private static final List<Aspect<FilmTitle, ?>> OF_TITLES =
-      List.of(WORDS, LETTERING, BOX, MOVEMENT, STANDING, TITLE_LAYER, TITLE_FOLLOWS);
+      List.of(WORDS, LETTERING, BOX, MOVEMENT, STANDING, TITLE_LAYER, TITLE_FOLLOWS, TITLE_PICTURE);
   private static final List<Aspect<FilmCaptions, ?>> OF_CAPTIONS =
       List.of(TEXTS, SOUND_TEXTS, CAPTION_STYLE);
   private static final List<Aspect<Placement, ?>> OF_PLACEMENTS =

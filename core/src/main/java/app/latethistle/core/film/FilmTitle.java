@@ -22,6 +22,8 @@ import java.util.Optional;
  *     of them and what is done to the whole film
  * @param follows the place it goes with; it stands in its box as it lands, and goes as far from
  *     there as the place does
+ * @param picture the take that is seen in its letters, from its first frame on as the title comes;
+ *     empty if they are of what its lettering says
  */
 public record FilmTitle(
     String id,
@@ -31,7 +33,8 @@ public record FilmTitle(
     Movement movement,
     Standing when,
     int layer,
-    Optional<Following> follows) {
+    Optional<Following> follows,
+    Optional<String> picture) {
   /** Over everything. */
   public static final int TOP = Overlay.LAYERS + 1;
 
@@ -54,6 +57,7 @@ public record FilmTitle(
         design.movement(),
         when,
         TOP,
+        Optional.empty(),
         Optional.empty());
   }
 
@@ -69,30 +73,34 @@ public record FilmTitle(
   }
 
   public FilmTitle withWords(TitleWords other) {
-    return new FilmTitle(id, other, lettering, box, movement, when, layer, follows);
+    return new FilmTitle(id, other, lettering, box, movement, when, layer, follows, picture);
   }
 
   public FilmTitle withLettering(Lettering other) {
-    return new FilmTitle(id, words, other, box, movement, when, layer, follows);
+    return new FilmTitle(id, words, other, box, movement, when, layer, follows, picture);
   }
 
   public FilmTitle withBox(ShapedBox other) {
-    return new FilmTitle(id, words, lettering, other, movement, when, layer, follows);
+    return new FilmTitle(id, words, lettering, other, movement, when, layer, follows, picture);
   }
 
   public FilmTitle withMovement(Movement other) {
-    return new FilmTitle(id, words, lettering, box, other, when, layer, follows);
+    return new FilmTitle(id, words, lettering, box, other, when, layer, follows, picture);
   }
 
   public FilmTitle withStanding(Standing other) {
-    return new FilmTitle(id, words, lettering, box, movement, other, layer, follows);
+    return new FilmTitle(id, words, lettering, box, movement, other, layer, follows, picture);
   }
 
   public FilmTitle withLayer(int other) {
-    return new FilmTitle(id, words, lettering, box, movement, when, other, follows);
+    return new FilmTitle(id, words, lettering, box, movement, when, other, follows, picture);
   }
 
   public FilmTitle withFollowing(Optional<Following> other) {
-    return new FilmTitle(id, words, lettering, box, movement, when, layer, other);
+    return new FilmTitle(id, words, lettering, box, movement, when, layer, other, picture);
+  }
+
+  public FilmTitle withPicture(Optional<String> other) {
+    return new FilmTitle(id, words, lettering, box, movement, when, layer, follows, other);
   }
 }

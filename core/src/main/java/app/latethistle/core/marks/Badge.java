@@ -138,6 +138,7 @@ public record Badge(String text, Reach reach) {
                   design.movement(),
                   stand.when(marked),
                   FilmTitle.TOP,
+                  Optional.empty(),
                   Optional.empty()));
       made = put.apply(made);
       edits.add(put);

@@ -13,7 +13,7 @@ import app.latethistle.core.picture.Overlaying;
 import app.latethistle.core.picture.TransitionPainter;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.Writer;
-import app.latethistle.core.type.Writing;
+import app.latethistle.core.type.WrittenTitle;
 import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -227,7 +227,7 @@ public final class Compositor {
       return seen(excerpt.layer(), k + excerpt.from());
     }
     if (layer instanceof Layer.Written written
-        && written.writings().stream().noneMatch(w -> w.range().contains(k))) {
+        && written.inscriptions().stream().noneMatch(i -> i.writing().range().contains(k))) {
       return seen(written.layer(), k);
     }
     if (layer instanceof Layer.Treated treated && !treated.range().contains(k)) {
@@ -241,13 +241,17 @@ public final class Compositor {
 
   private Frame draw(Layer.Written written, long k) throws IOException {
     Frame frame = draw(written.layer(), k);
-    for (Writing writing : written.writings()) {
-      if (writing.range().contains(k)) {
+    for (Layer.Inscription one : written.inscriptions()) {
+      if (one.writing().range().contains(k)) {
         if (writer == null) {
           writer = new Writer(source.faces(), program.width(), program.height());
         }
         frame = ours(frame);
-        writer.draw(writing, k, frame);
+        if (one.picture().isPresent() && one.writing() instanceof WrittenTitle title) {
+          writer.draw(title, k, frame, part(one.picture().get(), k));
+        } else {
+          writer.draw(one.writing(), k, frame);
+        }
       }
     }
     return frame;

@@ -7,8 +7,10 @@ import app.latethistle.core.film.FilmCaptions;
 import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.Narration.Word;
 import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.Run;
 import app.latethistle.core.film.TitlePlace;
 import app.latethistle.core.film.VoiceClock;
+import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.marks.SeenFocus;
 import app.latethistle.core.marks.SeenMark;
@@ -18,12 +20,12 @@ import app.latethistle.core.music.BeatGrid;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.Along;
 import app.latethistle.core.type.ClearPlace;
-import app.latethistle.core.type.Writing;
 import app.latethistle.core.type.WrittenCaption;
 import app.latethistle.core.type.WrittenTitle;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.CaptionKind;
 import app.latethistle.core.words.CaptionStyle;
+import app.latethistle.core.words.Fill;
 import app.latethistle.core.words.Order;
 import app.latethistle.core.words.ShapedBox;
 import java.util.ArrayList;
@@ -48,12 +50,15 @@ public final class FilmWritings {
   }
 
   /** What lies over a layer and under the next one; captions lie over everything. */
-  List<Writing> over(int layer) {
+  List<Layer.Inscription> over(int layer) {
     FrameRange whole = new FrameRange(0, film.cutting().length());
-    List<Writing> all = new ArrayList<>();
+    List<Layer.Inscription> all = new ArrayList<>();
     for (FilmTitle title : film.film().titles()) {
       if (title.layer() == layer) {
-        pages(title).stream().filter(w -> w.range().overlaps(whole)).forEach(all::add);
+        pages(title).stream()
+            .filter(w -> w.range().overlaps(whole))
+            .map(page -> inscription(title, page))
+            .forEach(all::add);
       }
     }
     if (layer == FilmTitle.TOP) {
@@ -61,9 +66,37 @@ public final class FilmWritings {
           .filter(c -> c.style().isBurnedInto(other))
           .flatMap(c -> captions(c).stream())
           .filter(w -> w.range().overlaps(whole))
+          .map(Layer.Inscription::plain)
           .forEach(all::add);
     }
     return all;
+  }
+
+  private Layer.Inscription inscription(FilmTitle title, WrittenTitle page) {
+    Optional<Layer.Part> picture = picture(title, page);
+    return picture.isEmpty()
+        ? Layer.Inscription.plain(page)
+        : new Layer.Inscription(
+            page.withLettering(page.lettering().withFill(Fill.COLOUR)), picture);
+  }
+
+  /** What is seen in a title's letters, if that is a take that is there. */
+  public Optional<Layer.Part> picture(FilmTitle title, WrittenTitle page) {
+    long comes = film.cutting().beside().titles().get(title.id()).start();
+    return title
+        .picture()
+        .map(film.takes()::get)
+        .map(
+            take ->
+                new Layer.Part(
+                    page.range(),
+                    new Layer.Footage(
+                        take.media(),
+                        take.frames(),
+                        Math.min(take.frames() - 1, page.range().start() - comes),
+                        Run.PLAIN,
+                        page.range().length(),
+                        Framing.FILL)));
   }
 
   /** A title in its time, page by page; nothing if it has no place. */

@@ -376,30 +376,59 @@ public sealed interface Layer {
   /**
    * A layer on which is written.
    *
-   * @param writings the first is written first; their frames are the layer's
+   * @param inscriptions the first is written first; their frames are the layer's
    */
-  record Written(Layer layer, List<Writing> writings) implements Layer {
+  record Written(Layer layer, List<Inscription> inscriptions) implements Layer {
     public Written {
-      writings = List.copyOf(writings);
+      inscriptions = List.copyOf(inscriptions);
     }
 
     @Override
     public void writeKey(KeyWriter key, FrameRange part) {
       layer.writeKey(key, part);
-      writings.forEach(w -> w.writeKey(key, part));
+      inscriptions.forEach(one -> one.writeKey(key, part));
     }
 
     @Override
     public Layer at(Retiming to, long start) {
-      long base = to.frame(start);
       return new Written(
-          layer.at(to, start),
-          writings.stream().map(w -> w.at(k -> to.frame(start + k) - base)).toList());
+          layer.at(to, start), inscriptions.stream().map(one -> one.at(to, start)).toList());
     }
 
     @Override
     public void footage(FrameRange part, long start, Visitor visitor) {
       layer.footage(part, start, visitor);
+      inscriptions.forEach(one -> one.picture.ifPresent(p -> p.footage(part, start, visitor)));
+    }
+  }
+
+  /**
+   * What is written on a layer.
+   *
+   * @param picture what is seen in the letters of a title as long as it is; empty if they are of
+   *     what its lettering says
+   */
+  record Inscription(Writing writing, Optional<Part> picture) {
+    /** Letters of what their lettering says. */
+    public static Inscription plain(Writing writing) {
+      return new Inscription(writing, Optional.empty());
+    }
+
+    private void writeKey(KeyWriter key, FrameRange part) {
+      writing.writeKey(key, part);
+      picture
+          .filter(p -> p.range.overlaps(part))
+          .ifPresent(
+              p -> {
+                key.put("lettered");
+                p.writeKey(key, part);
+              });
+    }
+
+    private Inscription at(Retiming to, long start) {
+      long base = to.frame(start);
+      return new Inscription(
+          writing.at(k -> to.frame(start + k) - base), picture.map(p -> p.at(to, start)));
     }
   }
 

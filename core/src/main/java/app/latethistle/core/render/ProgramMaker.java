@@ -19,7 +19,6 @@ import app.latethistle.core.look.Treatments;
 import app.latethistle.core.measure.Light;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
-import app.latethistle.core.type.Writing;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -58,7 +57,7 @@ final class ProgramMaker {
     return new Program(layers, length, film.rate(), width, height);
   }
 
-  private static Layer written(Layer layer, List<Writing> words) {
+  private static Layer written(Layer layer, List<Layer.Inscription> words) {
     return words.isEmpty() ? layer : new Layer.Written(layer, words);
   }
 
@@ -95,7 +94,7 @@ final class ProgramMaker {
         film.film().overlays().stream().sorted(Comparator.comparingInt(Overlay::layer)).toList();
     for (Overlay o : upwards) {
       for (; layer < o.layer(); layer++) {
-        List<Writing> between = layer == 0 ? List.of() : writings.over(layer);
+        List<Layer.Inscription> between = layer == 0 ? List.of() : writings.over(layer);
         if (!between.isEmpty()) {
           layers = written(stacked(layers, overs), between);
           overs = new ArrayList<>();

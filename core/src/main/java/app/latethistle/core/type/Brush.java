@@ -1,6 +1,8 @@
 package app.latethistle.core.type;
 
 import app.latethistle.core.picture.Blurring;
+import app.latethistle.core.picture.Frame;
+import app.latethistle.core.picture.Rgb;
 import app.latethistle.core.words.Fill;
 import app.latethistle.core.words.Lettering;
 import app.latethistle.core.words.Plate;
@@ -9,8 +11,11 @@ import java.awt.AlphaComposite;
 import java.awt.BasicStroke;
 import java.awt.Color;
 import java.awt.Graphics2D;
+import java.awt.Paint;
+import java.awt.Rectangle;
 import java.awt.RenderingHints;
 import java.awt.Shape;
+import java.awt.TexturePaint;
 import java.awt.geom.AffineTransform;
 import java.awt.geom.Area;
 import java.awt.geom.PathIterator;
@@ -31,6 +36,8 @@ final class Brush {
   private final int[] pixels;
   private final Graphics2D graphics;
   private Blurring blurring;
+  private BufferedImage filling;
+  private Paint fill;
 
   Brush(int width, int height) {
     this.width = width;
@@ -127,8 +134,29 @@ final class Brush {
       graphics.setColor(new Color(colour));
       graphics.draw(outline);
     }
-    graphics.setColor(colour(colour, pose.filled()));
+    if (fill == null) {
+      graphics.setColor(colour(colour, pose.filled()));
+    } else {
+      graphics.setComposite(
+          AlphaComposite.getInstance(
+              AlphaComposite.SRC_OVER, (float) (pose.opacity() * pose.filled())));
+      graphics.setPaint(fill);
+    }
     graphics.fill(outline);
+  }
+
+  /** Letters are filled with what of a picture lies where they stand, until they are not. */
+  void fillWith(Frame picture) {
+    if (filling == null) {
+      filling = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    }
+    Rgb.fromFrame(picture, ((DataBufferInt) filling.getRaster().getDataBuffer()).getData());
+    fill = new TexturePaint(filling, new Rectangle(width, height));
+  }
+
+  /** Letters are filled with their colour again. */
+  void fillWithColour() {
+    fill = null;
   }
 
   /** Only what lies inside of a shape is drawn, until null is given. */

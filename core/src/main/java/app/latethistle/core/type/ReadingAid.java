@@ -1,6 +1,7 @@
 package app.latethistle.core.type;
 
 import app.latethistle.core.picture.Frame;
+import app.latethistle.core.picture.Rgb;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
 import app.latethistle.core.words.Plate;
@@ -9,6 +10,7 @@ import app.latethistle.core.words.Shadow;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -37,8 +39,14 @@ public final class ReadingAid {
    *
    * @param number of it
    * @param frame without the title
+   * @param letters the picture that is seen in the title's letters, if one is
    */
-  public record Behind(long number, Frame frame) {}
+  public record Behind(long number, Frame frame, Optional<Frame> letters) {
+    /** A frame behind letters of what their lettering says. */
+    public Behind(long number, Frame frame) {
+      this(number, frame, Optional.empty());
+    }
+  }
 
   /** What can be done. */
   public enum Kind {
@@ -105,9 +113,39 @@ public final class ReadingAid {
     for (Behind one : over) {
       Frame copy = new Frame(width, height);
       copy.copy(one.frame);
-      all.add(writer.legibility(title, one.number, copy));
+      all.add(writer.legibility(asColoured(title, one), one.number, copy));
     }
     return Legibility.worst(all);
+  }
+
+  /** Letters of a picture are measured as if they were of its mean colour where they stand. */
+  private WrittenTitle asColoured(WrittenTitle title, Behind one) {
+    if (one.letters.isEmpty()) {
+      return title;
+    }
+    Rectangle2D box =
+        writer
+            .set(title, one.number)
+            .box()
+            .createIntersection(new Rectangle2D.Double(0, 0, width, height));
+    int[] rgb = new int[width * height];
+    Rgb.fromFrame(one.letters.get(), rgb);
+    long red = 0;
+    long green = 0;
+    long blue = 0;
+    long count = 0;
+    for (int y = (int) box.getMinY(); y < box.getMaxY(); y++) {
+      for (int x = (int) box.getMinX(); x < box.getMaxX(); x++) {
+        int pixel = rgb[y * width + x];
+        red += pixel >> 16 & 0xff;
+        green += pixel >> 8 & 0xff;
+        blue += pixel & 0xff;
+        count++;
+      }
+    }
+    long every = Math.max(1, count);
+    int mean = (int) (((red / every) << 16) | ((green / every) << 8) | (blue / every));
+    return title.withLettering(title.lettering().withColour(mean));
   }
 
   /** What a title takes up in the first of the frames, as it has arrived; in pixels. */

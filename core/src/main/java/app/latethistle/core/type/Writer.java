@@ -52,6 +52,20 @@ public final class Writer {
     }
   }
 
+  /**
+   * Writes a title on a frame in letters of a picture.
+   *
+   * @param picture as large as the frame; letters show what of it lies where they stand
+   */
+  public void draw(WrittenTitle title, long number, Frame frame, Frame picture) {
+    if (title.range().contains(number)) {
+      brush().fillWith(picture);
+      Ink ink = drawn(title, number).ink();
+      brush().fillWithColour();
+      ink.over(frame);
+    }
+  }
+
   /** A writing alone, over nothing, in one of the frames in which it is seen. */
   public BufferedImage picture(Writing writing, long number) {
     Brush drawn =

@@ -50,6 +50,11 @@ public record WrittenTitle(
     this(words, lettering, box, movement, range, landing, landings, Along.NOTHING);
   }
 
+  /** The same set otherwise. */
+  public WrittenTitle withLettering(Lettering other) {
+    return new WrittenTitle(words, other, box, movement, range, landing, landings, along);
+  }
+
   /** One that stands at frame 0, as it has arrived. */
   public static WrittenTitle still(TitleWords words, Lettering lettering, Box box) {
     return new WrittenTitle(

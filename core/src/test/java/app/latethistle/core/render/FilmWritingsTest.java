@@ -8,12 +8,16 @@ import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.Films;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Resolved;
+import app.latethistle.core.film.Standing;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.take.Box;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.WrittenCaption;
+import app.latethistle.core.type.WrittenTitle;
+import app.latethistle.core.words.Designs;
+import app.latethistle.core.words.Fill;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,7 +46,32 @@ class FilmWritingsTest {
 
   private static List<Integer> heights(Resolved film, Optional<Shape> other) {
     return new FilmWritings(film, other, other.orElse(WIDE))
-        .over(FilmTitle.TOP).stream().map(w -> ((WrittenCaption) w).box().y()).toList();
+        .over(FilmTitle.TOP).stream()
+            .map(one -> ((WrittenCaption) one.writing()).box().y())
+            .toList();
+  }
+
+  /** A take is seen in the letters as long as the title is; one that is gone leaves the colour. */
+  @Test
+  void aTakeIsSeenInTheLettersOfATitle() {
+    FilmTitle title =
+        FilmTitle.of("t", Designs.ALL.get(0), Standing.of(Tie.free(20), 30))
+            .withLettering(Designs.ALL.get(0).lettering().withFill(Fill.FILM))
+            .withPicture(Optional.of("a1"));
+    Layer.Inscription one = inscribed(title);
+    Layer.Part picture = one.picture().orElseThrow();
+    assertThat(picture.range()).isEqualTo(one.writing().range());
+    Layer.Footage footage = (Layer.Footage) picture.layer();
+    assertThat(footage.media()).isEqualTo(Films.resolved(film()).takes().get("a1").media());
+    assertThat(footage.frame(0)).isZero();
+    assertThat(((WrittenTitle) one.writing()).lettering().fill()).isEqualTo(Fill.COLOUR);
+    assertThat(inscribed(title.withPicture(Optional.of("gone"))).picture()).isEmpty();
+    assertThat(inscribed(title.withPicture(Optional.empty())).picture()).isEmpty();
+  }
+
+  private static Layer.Inscription inscribed(FilmTitle title) {
+    Resolved film = Films.resolved(film().withCaptions(List.of()).withTitles(List.of(title)));
+    return new FilmWritings(film, Optional.empty(), WIDE).over(FilmTitle.TOP).get(0);
   }
 
   /** A mark in the caption's place sends it up, in the shot that shows it and in no other. */

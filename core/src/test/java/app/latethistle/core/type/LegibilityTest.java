@@ -16,6 +16,7 @@ import app.latethistle.core.words.TitleWords;
 import java.awt.geom.Rectangle2D;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -74,6 +75,22 @@ class LegibilityTest {
     Legibility small = aid.measure(title(15, 500));
     assertThat(small.needed()).isEqualTo(4.5);
     assertThat(small.suffices()).isFalse();
+  }
+
+  @Test
+  void lettersOfAPictureAreReadByItsMeanColourWhereTheyStand() {
+    Frame grey = flat(0x777777, 0x777777).frame();
+    Frame black = flat(0, 0).frame();
+    for (Frame behind : List.of(grey, black)) {
+      ReadingAid aid =
+          new ReadingAid(
+              TestFaces.ALL,
+              List.of(new ReadingAid.Behind(0, behind, Optional.of(grey))),
+              List.of(),
+              SAFE);
+      double wanted = behind == grey ? 1 : 21 / 4.48;
+      assertThat(aid.measure(title(120, 500)).least()).isCloseTo(wanted, within(0.15));
+    }
   }
 
   @Test

@@ -21,6 +21,7 @@ import app.latethistle.core.words.TitleWords;
 import app.latethistle.core.words.Unit;
 import java.awt.image.BufferedImage;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -123,6 +124,38 @@ class WriterTest {
     }
     assertThat(white).isGreaterThan(WIDTH * HEIGHT / 2);
     assertThat(black).isGreaterThan(1_000);
+  }
+
+  /** What white letters cover whole is the picture's, what they leave alone is the film's. */
+  @Test
+  void lettersOfAPictureShowWhatOfItLiesWhereTheyStand() {
+    Frame picture = new Frame(WIDTH, HEIGHT);
+    Arrays.fill(picture.data(), (byte) 128);
+    for (int i = 0; i < WIDTH * HEIGHT; i++) {
+      picture.data()[i] = (byte) (60 + 120 * (i % WIDTH) / WIDTH);
+    }
+    WrittenTitle white = WrittenTitle.still(WORDS, PLAIN.withColour(0xffffff), Box.MIDDLE);
+    byte[] letters = drawn(white, 0);
+    Frame frame = new Frame(WIDTH, HEIGHT);
+    frame.black();
+    Writer writer = new Writer(TestFaces.ALL, WIDTH, HEIGHT);
+    writer.draw(white.withLettering(PLAIN.withColour(0xff0000)), 0, frame, picture);
+    int within = 0;
+    for (int i = 0; i < WIDTH * HEIGHT; i++) {
+      int luma = frame.data()[i] & 0xff;
+      if ((letters[i] & 0xff) == 235) {
+        assertThat(luma).as("pixel %d", i).isCloseTo(picture.data()[i] & 0xff, within(2));
+        within++;
+      } else if ((letters[i] & 0xff) == 16) {
+        assertThat(luma).as("pixel %d", i).isEqualTo(16);
+      }
+    }
+    assertThat(within).isGreaterThan(1_000);
+    // The next one has its own colour again.
+    Frame after = new Frame(WIDTH, HEIGHT);
+    after.black();
+    writer.draw(white, 0, after);
+    assertThat(after.data()).isEqualTo(letters);
   }
 
   @Test

@@ -323,7 +323,10 @@ public final class RenderBench {
               range, new Layer.Footage("m" + i, FRAMES + 24, 12, Run.PLAIN, FRAMES, Framing.FILL)));
     }
     Layer cut = new Layer.Sequence(parts);
-    Layer film = words.isEmpty() ? cut : new Layer.Written(cut, words);
+    Layer film =
+        words.isEmpty()
+            ? cut
+            : new Layer.Written(cut, words.stream().map(Layer.Inscription::plain).toList());
     Program program = new Program(film, (long) CLIPS * FRAMES, FrameRate.FPS_24, 1920, 1080);
     Path segments = folder.resolve("segments");
     Mix silence = Mix.silence(FrameRate.FPS_24.sampleOf(program.length()));

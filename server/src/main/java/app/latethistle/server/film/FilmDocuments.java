@@ -78,6 +78,10 @@ class FilmDocuments {
         film.placements().stream().map(p -> isThere(p, state) ? p : Placement.gap(p.id())).toList();
     return film.withCut(cut, film.joints())
         .withOverlays(film.overlays().stream().filter(o -> isThere(o.placement(), state)).toList())
+        .withTitles(
+            film.titles().stream()
+                .map(t -> t.withPicture(t.picture().filter(state.takes()::containsKey)))
+                .toList())
         .withSounds(
             film.sounds().stream()
                 .filter(
@@ -107,7 +111,8 @@ class FilmDocuments {
             film.joints().stream()
                 .map(joint -> joint.transition().manner().picture())
                 .flatMap(picture -> resolved.takeOfFile(picture).stream())
-                .map(Take::id))
+                .map(Take::id),
+            film.titles().stream().flatMap(title -> title.picture().stream()))
         .flatMap(named -> named)
         .distinct();
   }

@@ -15,11 +15,13 @@ import app.latethistle.core.words.TitleWords;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What of a title is to be otherwise; null stays as it is.
  *
  * @param shape for which the box is said; the film's own if null
+ * @param picture the take that is seen in its letters; empty for none
  */
 record TitleChange(
     String id,
@@ -28,7 +30,8 @@ record TitleChange(
     @Schema(nullable = true) Box box,
     @Schema(nullable = true) String shape,
     @Schema(nullable = true) Movement movement,
-    @Schema(nullable = true) Integer layer) {
+    @Schema(nullable = true) Integer layer,
+    @Schema(nullable = true) String picture) {
 
   /** The edit that makes it so. */
   Edit edit(FilmState film) {
@@ -49,10 +52,23 @@ record TitleChange(
     if (layer != null) {
       all.add(SetAspect.of(Aspect.TITLE_LAYER, id, layer));
     }
+    if (picture != null) {
+      all.add(SetAspect.of(Aspect.TITLE_PICTURE, id, picture(film)));
+    }
     if (all.isEmpty()) {
       throw new Refused("Nothing was said to change.");
     }
     return all.size() == 1 ? all.get(0) : new Compound("change a title", all);
+  }
+
+  private Optional<String> picture(FilmState film) {
+    if (picture.isEmpty()) {
+      return Optional.empty();
+    }
+    if (!film.takes().containsKey(picture)) {
+      throw new Refused("There is no take " + picture + " to be seen in letters; choose another.");
+    }
+    return Optional.of(picture);
   }
 
   /** A place for one shape, beside what is said for others. */

@@ -72,7 +72,8 @@ record WordsView(
       List<String> missing,
       @Schema(nullable = true) SteppingAside asked,
       @Schema(nullable = true) FollowedView follows,
-      List<Gone> along) {}
+      List<Gone> along,
+      @Schema(nullable = true) String picture) {}
 
   /** How far something has gone to the right and down, in thousandths of the picture. */
   record Gone(double x, double y) {}

@@ -91,7 +91,8 @@ class WordsViews {
         new FilmWritings(state.resolved(), other, other.orElseGet(state::shape))
             .along(t).steps().stream()
                 .map(step -> new WordsView.Gone(1000 * step.x(), 1000 * step.y()))
-                .toList());
+                .toList(),
+        t.picture().orElse(null));
   }
 
   private static List<WordsView.WordBox> boxes(FilmState state, ShapedBox box) {

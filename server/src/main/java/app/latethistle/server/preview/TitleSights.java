@@ -7,6 +7,7 @@ import app.latethistle.core.look.Shape;
 import app.latethistle.core.marks.SeenFocus;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.render.FilmWritings;
+import app.latethistle.core.render.Layer;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.Legibility;
@@ -116,11 +117,14 @@ public class TitleSights {
     Shape shape = Shape.of(program.width(), program.height());
     SafeArea safe = state.film().safe().of(other.orElseGet(state::shape));
     List<TitleSight> pages = new ArrayList<>();
-    for (WrittenTitle page : new FilmWritings(state.resolved(), foreign, shape).pages(found)) {
+    FilmWritings writings = new FilmWritings(state.resolved(), foreign, shape);
+    for (WrittenTitle page : writings.pages(found)) {
       List<Long> frames = frames(page, program.length());
       FrameRange seen = new FrameRange(frames.get(0), frames.get(frames.size() - 1) + 1);
+      Pictures pictures =
+          new Pictures(program, writings.picture(found, page).map(letters -> of(program, letters)));
       pages.add(
-          page(program, page, frames, SeenFocus.in(state.resolved(), foreign, shape, seen), safe));
+          page(pictures, page, frames, SeenFocus.in(state.resolved(), foreign, shape, seen), safe));
     }
     return pages.stream()
         .min(
@@ -130,8 +134,25 @@ public class TitleSights {
             () -> new Refused("What this title is tied to is not in the film; land it anew."));
   }
 
+  /**
+   * What is seen of a page.
+   *
+   * @param behind the film without the title
+   * @param letters what is seen in its letters, in the film's frames
+   */
+  private record Pictures(Program behind, Optional<Program> letters) {}
+
+  private static Program of(Program film, Layer.Part letters) {
+    return new Program(
+        new Layer.Sequence(List.of(letters)),
+        film.length(),
+        film.rate(),
+        film.width(),
+        film.height());
+  }
+
   private TitleSight page(
-      Program program,
+      Pictures pictures,
       WrittenTitle written,
       List<Long> frames,
       List<SeenFocus> focuses,
@@ -139,7 +160,8 @@ public class TitleSights {
       throws IOException {
     KeyWriter key = new KeyWriter();
     FrameRange seen = new FrameRange(frames.get(0), frames.get(frames.size() - 1) + 1);
-    key.put(program.key(seen));
+    key.put(pictures.behind.key(seen));
+    pictures.letters.ifPresent(letters -> key.put(letters.key(seen)));
     for (SeenFocus focus : focuses) {
       key.put(focus.shot()).put(focus.place().left()).put(focus.place().top());
       key.put(focus.place().right()).put(focus.place().bottom());
@@ -151,21 +173,29 @@ public class TitleSights {
     if (before.isPresent()) {
       return before.get();
     }
-    TitleSight now = measured(program, written, frames, focuses, safe);
+    TitleSight now = measured(pictures, written, frames, focuses, safe);
     known.put(name, now);
     return now;
   }
 
   private TitleSight measured(
-      Program program,
+      Pictures pictures,
       WrittenTitle written,
       List<Long> frames,
       List<SeenFocus> focuses,
       SafeArea safe)
       throws IOException {
+    Program program = pictures.behind;
+    List<Frame> without = previews.frames(program, frames);
+    List<Frame> within =
+        pictures.letters.isEmpty() ? List.of() : previews.frames(pictures.letters.get(), frames);
     List<ReadingAid.Behind> behind = new ArrayList<>();
-    for (Frame frame : previews.frames(program, frames)) {
-      behind.add(new ReadingAid.Behind(frames.get(behind.size()), frame));
+    for (int i = 0; i < without.size(); i++) {
+      behind.add(
+          new ReadingAid.Behind(
+              frames.get(i),
+              without.get(i),
+              within.isEmpty() ? Optional.empty() : Optional.of(within.get(i))));
     }
     Shape shape = Shape.of(program.width(), program.height());
     List<Rectangle2D> room =

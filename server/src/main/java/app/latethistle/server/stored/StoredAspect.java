@@ -84,6 +84,17 @@ final class StoredAspect<I, T, S> {
     }
   }
 
+  /** The take that is seen in a title's letters; null for none. */
+  private record Letters(String take) {
+    static Letters of(Optional<String> picture) {
+      return new Letters(picture.orElse(null));
+    }
+
+    Optional<String> get() {
+      return Optional.ofNullable(take);
+    }
+  }
+
   private record SoundManner(double gain, SoundForms.Heard heard) {
     static SoundManner of(Manner how) {
       return new SoundManner(how.gain(), SoundForms.Heard.of(how));
@@ -166,6 +177,7 @@ final class StoredAspect<I, T, S> {
           new StoredAspect<>(Aspect.STANDING, Stands.class, Stands::of, Stands::get),
           new StoredAspect<>(Aspect.TITLE_LAYER, Integer.class, l -> l, l -> l),
           new StoredAspect<>(Aspect.TITLE_FOLLOWS, Follows.class, Follows::of, Follows::get),
+          new StoredAspect<>(Aspect.TITLE_PICTURE, Letters.class, Letters::of, Letters::get),
           new StoredAspect<>(Aspect.SOUND_FOLLOWS, Follows.class, Follows::of, Follows::get),
           new StoredAspect<>(Aspect.TEXTS, Texts.class, Texts::new, t -> t.texts),
           new StoredAspect<>(

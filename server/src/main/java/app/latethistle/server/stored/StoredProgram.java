@@ -99,7 +99,7 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
       }
       if (layer instanceof Layer.Written written) {
         return new Written(
-            of(written.layer()), written.writings().stream().map(Written.Words::of).toList());
+            of(written.layer()), written.inscriptions().stream().map(Written.Words::of).toList());
       }
       if (layer instanceof Layer.Faded faded) {
         return new Faded(of(faded.layer()), faded.fade().frames(), faded.length());
@@ -310,7 +310,10 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
       }
     }
 
-    /** A title, which has something to say, or a caption, which has lines. */
+    /**
+     * A title, which has something to say, or a caption, which has lines; those stored first had no
+     * picture in their letters.
+     */
     record Words(
         WordForms.Said said,
         List<String> lines,
@@ -321,9 +324,10 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
         StoredFrames range,
         long landing,
         List<Long> moments,
-        Gone gone) {
-      static Words of(Writing writing) {
-        if (writing instanceof WrittenTitle t) {
+        Gone gone,
+        Part picture) {
+      static Words of(Layer.Inscription one) {
+        if (one.writing() instanceof WrittenTitle t) {
           return new Words(
               WordForms.Said.of(t.words()),
               null,
@@ -334,9 +338,10 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
               StoredFrames.of(t.range()),
               t.landing(),
               t.landings(),
-              Gone.of(t.along()));
+              Gone.of(t.along()),
+              one.picture().map(Part::of).orElse(null));
         }
-        WrittenCaption c = (WrittenCaption) writing;
+        WrittenCaption c = (WrittenCaption) one.writing();
         return new Words(
             null,
             c.lines(),
@@ -347,10 +352,15 @@ record StoredProgram(Node root, long length, String rate, int width, int height)
             StoredFrames.of(c.range()),
             0,
             c.spoken(),
+            null,
             null);
       }
 
-      Writing get() {
+      Layer.Inscription get() {
+        return new Layer.Inscription(writing(), Optional.ofNullable(picture).map(Part::get));
+      }
+
+      private Writing writing() {
         return said == null
             ? new WrittenCaption(lines, lettering.get(), box.get(), marked, range.get(), moments)
             : new WrittenTitle(

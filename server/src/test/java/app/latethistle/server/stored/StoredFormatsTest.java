@@ -291,6 +291,8 @@ class StoredFormatsTest {
         SetAspect.of(Aspect.STANDING, "title", TITLE.when()),
         SetAspect.of(Aspect.TITLE_LAYER, "title", 2),
         SetAspect.of(Aspect.TITLE_FOLLOWS, Map.of("title", FOLLOWS, "badge", Optional.empty())),
+        SetAspect.of(
+            Aspect.TITLE_PICTURE, Map.of("title", Optional.of("7"), "badge", Optional.empty())),
         SetAspect.of(Aspect.SOUND_FOLLOWS, "sound", FOLLOWS),
         SetAspect.of(Aspect.TEXTS, CAPTIONS.id(), CAPTIONS.texts()),
         SetAspect.of(Aspect.CAPTION_STYLE, CAPTIONS.id(), CAPTIONS.style()),
@@ -496,24 +498,28 @@ class StoredFormatsTest {
                                     OVERLAY.lie(),
                                     OVERLAY.mixing()))),
                         List.of(
-                            new WrittenTitle(
-                                TITLE.words(),
-                                TITLE.lettering(),
-                                TITLE.box().own(),
-                                TITLE.movement(),
-                                new FrameRange(4, 20),
-                                9,
-                                List.of(9L, 14L),
-                                new Along(
-                                    4,
-                                    List.of(new Trail.Place(0.1, -0.02), new Trail.Place(0, 0)))),
-                            new WrittenCaption(
-                                List.of("eins", "zwei"),
-                                CaptionStyle.USUAL.lettering(),
-                                new Box(500, 930, 860),
-                                0xffd75e,
-                                new FrameRange(2, 8),
-                                List.of(2L, 5L)))),
+                            new Layer.Inscription(
+                                new WrittenTitle(
+                                    TITLE.words(),
+                                    TITLE.lettering(),
+                                    TITLE.box().own(),
+                                    TITLE.movement(),
+                                    new FrameRange(4, 20),
+                                    9,
+                                    List.of(9L, 14L),
+                                    new Along(
+                                        4,
+                                        List.of(
+                                            new Trail.Place(0.1, -0.02), new Trail.Place(0, 0)))),
+                                Optional.of(new Layer.Part(new FrameRange(4, 20), shot))),
+                            Layer.Inscription.plain(
+                                new WrittenCaption(
+                                    List.of("eins", "zwei"),
+                                    CaptionStyle.USUAL.lettering(),
+                                    new Box(500, 930, 860),
+                                    0xffd75e,
+                                    new FrameRange(2, 8),
+                                    List.of(2L, 5L))))),
                     new FrameRange(2, 5),
                     List.of(
                         new Treat(
