@@ -21,9 +21,10 @@ final class BusSound implements Closeable {
   BusSound(Mix mix, Bus bus, SoundSource source) {
     this.mix = mix;
     this.bus = bus;
+    PartSounds sounds = new PartSounds(source);
     List<Part> parts = mix.parts().stream().filter(p -> p.bus() == bus).toList();
     if (!parts.isEmpty()) {
-      heard.add(new OpenParts(source, parts, Effect::on));
+      heard.add(new OpenParts(sounds, parts, Effect::on));
     }
     Map<Walls, List<Part>> within = new LinkedHashMap<>();
     for (Part part : parts) {
@@ -33,7 +34,7 @@ final class BusSound implements Closeable {
     }
     within.forEach(
         (walls, some) ->
-            heard.add(new EchoedSound(walls, new OpenParts(source, some, Effect::toWalls))));
+            heard.add(new EchoedSound(walls, new OpenParts(sounds, some, Effect::toWalls))));
   }
 
   Bus bus() {

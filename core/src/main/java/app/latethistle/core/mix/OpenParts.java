@@ -9,7 +9,7 @@ import java.util.function.BiFunction;
 
 /** Parts as they are heard straight, or by walls; those that are being read are open. */
 final class OpenParts implements Heard {
-  private final SoundSource source;
+  private final PartSounds sounds;
   private final List<Part> parts;
   private final BiFunction<Effect, SoundSource.Sound, SoundSource.Sound> way;
   private final Map<Part, SoundSource.Sound> open = new HashMap<>();
@@ -19,10 +19,10 @@ final class OpenParts implements Heard {
    * @param way what a part's effect makes of its sound on the way to where it is heard
    */
   OpenParts(
-      SoundSource source,
+      PartSounds sounds,
       List<Part> parts,
       BiFunction<Effect, SoundSource.Sound, SoundSource.Sound> way) {
-    this.source = source;
+    this.sounds = sounds;
     this.parts = parts;
     this.way = way;
   }
@@ -47,8 +47,7 @@ final class OpenParts implements Heard {
   private SoundSource.Sound open(Part part) throws IOException {
     SoundSource.Sound sound = open.get(part);
     if (sound == null) {
-      SoundSource.Sound medium = source.open(part.media(), part.bus().channels());
-      sound = way.apply(part.effect(), new PartSound(medium, part));
+      sound = way.apply(part.effect(), sounds.open(part));
       open.put(part, sound);
     }
     return sound;
@@ -75,6 +74,7 @@ final class OpenParts implements Heard {
     for (Part part : List.copyOf(open.keySet())) {
       if (part.heard().end() + Mix.REACH < sample) {
         open.remove(part).close();
+        sounds.forget(part);
       }
     }
   }

@@ -9,8 +9,11 @@ final class PartSound implements SoundSource.Sound {
   private final Part part;
   private float[] some = new float[0];
 
+  /**
+   * @param medium as the part's course reads it
+   */
   PartSound(SoundSource.Sound medium, Part part) {
-    this.medium = part.course().on(medium);
+    this.medium = medium;
     this.part = part;
   }
 

@@ -6,6 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.look.EndFade;
 import app.latethistle.core.sound.Bus;
+import app.latethistle.core.sound.Equaliser;
+import app.latethistle.core.sound.Room;
+import app.latethistle.core.sound.Timing;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.voice.Tightening;
 import java.io.IOException;
@@ -302,6 +305,30 @@ class MixerTest {
         .as("of a block, what it reaches, and the one before")
         .isLessThanOrEqualTo(4);
     assertThat(counted.ever()).hasSize(20).doesNotHaveDuplicates();
+    assertThat(counted.open()).isEmpty();
+  }
+
+  /** Heard straight and by walls, it is stretched once for both. */
+  @Test
+  void whatIsWorkedOnWholeIsOpenedOnceForARoomToo() throws IOException {
+    Counted counted =
+        new Counted(
+            new Tones(Map.of("door", Tones.noise(1, RATE, 2))),
+            Collections.synchronizedList(new ArrayList<>()),
+            Collections.synchronizedList(new ArrayList<>()));
+    Part door =
+        new Part(
+            Bus.SOUNDS,
+            "door",
+            SampleRange.ofLength(0, RATE),
+            new Course.Shaped(SampleRange.ofLength(0, RATE), new Timing(true, 100, 2)),
+            0,
+            Edges.NONE,
+            Effect.Placed.of(0, 30, Room.NAVE, Equaliser.NONE));
+    try (Mixer mixer = new Mixer(new Mix(List.of(door), 20L * RATE, 0), counted)) {
+      mixer.mix(new SampleRange(0, 20L * RATE), (stereo, frames) -> {});
+    }
+    assertThat(counted.ever()).containsExactly("door");
     assertThat(counted.open()).isEmpty();
   }
 
