@@ -72,6 +72,21 @@ final class EditedFilm {
     return api.post(path + "/film/" + name, body);
   }
 
+  /** The picture at a frame, as a JPEG. */
+  byte[] still(long frame) {
+    return still("", frame);
+  }
+
+  /**
+   * The same in a shape.
+   *
+   * @param shape what stands behind the revision for it, such as "@9x16"; empty for the film's own
+   */
+  byte[] still(String shape, long frame) {
+    String revision = film.get("revision").asLong() + shape;
+    return api.get(path + "/preview/" + revision + "/frames/" + frame + ".jpg").bytes();
+  }
+
   JsonNode shot(int place) {
     return film.get("shots").get(place);
   }

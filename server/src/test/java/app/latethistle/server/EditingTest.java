@@ -75,14 +75,14 @@ class EditingTest {
   /** A shot is steadied along the movement of its take, is seen otherwise, and goes with undo. */
   @Test
   void aShotIsSteadied() {
-    byte[] before = still(at(1) + 5);
+    byte[] before = cut.still(at(1) + 5);
     for (String manner : List.of("SMOOTHED", "LOCKED")) {
       cut.edit("steady-path", Map.of("places", List.of(1), "manner", manner));
       JsonNode path = cut.shot(1).get("path");
       assertThat(path.get("points").size()).isGreaterThan(8);
       assertThat(path.get("points").get(0).get("size").asInt()).isBetween(1000, 1500);
     }
-    assertThat(still(at(1) + 5)).isNotEqualTo(before);
+    assertThat(cut.still(at(1) + 5)).isNotEqualTo(before);
     undoes(2);
   }
 
@@ -145,7 +145,7 @@ class EditingTest {
   }
 
   private BufferedImage seen(long frame) throws IOException {
-    return ImageIO.read(new ByteArrayInputStream(still(frame)));
+    return ImageIO.read(new ByteArrayInputStream(cut.still(frame)));
   }
 
   /** A transition is laid, is seen in the preview, is too long, is mended, and goes with undo. */
@@ -210,18 +210,6 @@ class EditingTest {
     return Map.of("kind", "FLASH", "values", List.of(value), "bypassed", false);
   }
 
-  private byte[] still(long frame) {
-    return cut.api
-        .get(
-            cut.path
-                + "/preview/"
-                + cut.film.get("revision").asLong()
-                + "/frames/"
-                + frame
-                + ".jpg")
-        .bytes();
-  }
-
   /** A shot flashes on its beats, a stretch and the whole film are treated, and all is undone. */
   @Test
   void picturesAreTreated() {
@@ -234,21 +222,21 @@ class EditingTest {
             .filter(f -> f > at(1) && f < at(2) - 4)
             .findFirst()
             .orElseThrow();
-    byte[] plain = still(beat);
-    byte[] before = still(beat - 1);
-    byte[] later = still(beat + 1);
+    byte[] plain = cut.still(beat);
+    byte[] before = cut.still(beat - 1);
+    byte[] later = cut.still(beat + 1);
     Map<String, Object> beats = Map.of("source", "BEATS", "to", 90, "attack", 0, "decay", 100);
     Object id = cut.shot(1).get("id").asString();
     cut.edit("set-treatments", Map.of("items", List.of(id), "treatments", List.of(flash(beats))));
     assertThat(cut.shot(1).get("treatments").size()).isEqualTo(1);
     assertThat(cut.shot(1).get("amounts").get((int) (beat - at(1))).asInt()).isEqualTo(100);
-    assertThat(still(beat)).isNotEqualTo(plain);
-    assertThat(still(beat - 1)).isEqualTo(before);
+    assertThat(cut.still(beat)).isNotEqualTo(plain);
+    assertThat(cut.still(beat - 1)).isEqualTo(before);
     // A bypassed one is kept and does nothing.
     Map<String, Object> out = new HashMap<>(flash(beats));
     out.put("bypassed", true);
     cut.edit("set-treatments", Map.of("items", List.of(id), "treatments", List.of(out)));
-    assertThat(still(beat)).isEqualTo(plain);
+    assertThat(cut.still(beat)).isEqualTo(plain);
     cut.edit(
         "lay-treatments",
         Map.of(
@@ -259,8 +247,8 @@ class EditingTest {
             "treatments",
             List.of(Map.of("kind", "MIRROR", "bypassed", false))));
     assertThat(cut.film.get("overlays").get(0).get("shot").get("takeId").asLong()).isZero();
-    assertThat(still(beat)).isNotEqualTo(plain);
-    assertThat(still(beat + 1)).as("past its end").isEqualTo(later);
+    assertThat(cut.still(beat)).isNotEqualTo(plain);
+    assertThat(cut.still(beat + 1)).as("past its end").isEqualTo(later);
     cut.edit("set-treatments", Map.of("items", List.of(""), "treatments", List.of(flash(beats))));
     assertThat(cut.film.get("treatments").size()).isEqualTo(1);
     String tile =
@@ -273,7 +261,7 @@ class EditingTest {
     assertThat(cut.api.get(tile + id).status()).isEqualTo(200);
     assertThat(cut.api.get(tile).status()).isEqualTo(200);
     undoes(4);
-    assertThat(still(beat)).isEqualTo(plain);
+    assertThat(cut.still(beat)).isEqualTo(plain);
   }
 
   /** The song's level is listened to when something follows it. */
@@ -285,7 +273,7 @@ class EditingTest {
     assertThat(
             cut.shot(1).get("amounts").valueStream().mapToInt(JsonNode::asInt).max().orElseThrow())
         .isGreaterThan(30);
-    assertThat(still(at(1) + 3)).isNotEmpty();
+    assertThat(cut.still(at(1) + 3)).isNotEmpty();
     undoes(1);
   }
 
@@ -323,18 +311,18 @@ class EditingTest {
         .containsExactly("16:9", "9:16", "1:1", "4:5", "21:9");
     assertThat(shapes.get(3).get("width").asInt()).isEqualTo(360);
     assertThat(shapes.get(3).get("height").asInt()).isEqualTo(450);
-    byte[] middle = still("@9x16", at(1) + 2);
+    byte[] middle = cut.still("@9x16", at(1) + 2);
     Map<String, Object> left =
         Map.of("points", List.of(Map.of("at", 0, "x", 100, "y", 500)), "across", 0, "down", 0);
     cut.edit("set-focus", Map.of("places", List.of(1), "focus", left));
-    byte[] about = still("@9x16", at(1) + 2);
+    byte[] about = cut.still("@9x16", at(1) + 2);
     assertThat(about).isNotEqualTo(middle);
     assertThat(size(about)).isEqualTo("360x640");
-    assertThat(size(still("@21:9", at(1) + 2))).isEqualTo("640x274");
+    assertThat(size(cut.still("@21:9", at(1) + 2))).isEqualTo("640x274");
     // Its own shape is as it was.
-    assertThat(still("@16x9", at(1) + 2)).isEqualTo(still(at(1) + 2));
+    assertThat(cut.still("@16x9", at(1) + 2)).isEqualTo(cut.still(at(1) + 2));
     cut.edit("set-shape-framing", Map.of("places", List.of(1), "shape", "9:16", "fit", "SOFT"));
-    assertThat(still("@9x16", at(1) + 2)).isNotEqualTo(about);
+    assertThat(cut.still("@9x16", at(1) + 2)).isNotEqualTo(about);
     JsonNode upright = cut.shot(1).get("shapes").get(0);
     assertThat(upright.get("shape").asString()).isEqualTo("9:16");
     assertThat(upright.get("said").asString()).isEqualTo("SOFT");
@@ -362,13 +350,13 @@ class EditingTest {
   void aBackingIsTakenOutOfWhatLiesOverTheCut() {
     cut.edit("lay-over", Map.of("piece", piece(2, 24), "start", frame(0), "end", frame(20)));
     Object name = cut.film.get("overlays").get(0).get("shot").get("id").asString();
-    byte[] covered = still(5);
+    byte[] covered = cut.still(5);
     Map<String, Object> key =
         Map.of("colour", "#203a6a", "tolerance", 30, "softness", 10, "spill", 100, "shadow", 0);
     cut.edit("set-matte", Map.of("item", name, "matte", matte(key)));
     JsonNode keys = cut.film.get("overlays").get(0).get("shot").get("matte").get("keys");
     assertThat(keys.get(0).get("colour").asString()).isEqualTo("#203a6a");
-    assertThat(still(5)).isNotEqualTo(covered);
+    assertThat(cut.still(5)).isNotEqualTo(covered);
     assertThat(
             cut.tryEdit(
                     "set-matte",
@@ -396,7 +384,7 @@ class EditingTest {
     JsonNode masks = cut.film.get("overlays").get(0).get("shot").get("matte").get("masks");
     assertThat(masks.get(0).get("points").size()).isEqualTo(2);
     cut.edit("set-matte", Map.of("item", name, "matte", matte()));
-    assertThat(still(5)).isEqualTo(covered);
+    assertThat(cut.still(5)).isEqualTo(covered);
     cut.edit("take-out-colour", Map.of("item", name, "colour", "#20b040"));
     assertThat(cut.film.get("overlays").get(0).get("shot").get("matte").get("keys").size())
         .isEqualTo(1);
@@ -405,11 +393,6 @@ class EditingTest {
 
   private static Map<String, Object> matte(Object... keys) {
     return Map.of("keys", List.of(keys), "masks", List.of(), "wrap", 20);
-  }
-
-  private byte[] still(String shape, long frame) {
-    String revision = cut.film.get("revision").asLong() + shape;
-    return cut.api.get(cut.path + "/preview/" + revision + "/frames/" + frame + ".jpg").bytes();
   }
 
   private static String size(byte[] jpeg) {
@@ -568,7 +551,7 @@ class EditingTest {
     JsonNode lies = cut.film.get("overlays").get(1).get("lie");
     assertThat(lies.get("points").get(1).get("size").asInt()).isEqualTo(900);
     assertThat(cut.film.get("overlays").get(1).get("mixing").asString()).isEqualTo("SCREEN");
-    assertThat(still(12)).isNotEqualTo(still(38));
+    assertThat(cut.still(12)).isNotEqualTo(cut.still(38));
     Map<String, Object> wrong = Map.of("points", List.of(at(0, 9000, 800)));
     assertThat(cut.tryEdit("change-overlay", Map.of("name", name, "lie", wrong)).detail())
         .contains("A size is from 1 to 800 %");

@@ -133,10 +133,7 @@ class WordsTest {
 
   /** The mean of a still's green. */
   private static double light(EditedFilm cut, long frame) throws IOException {
-    long revision = cut.film.get("revision").asLong();
-    byte[] jpeg =
-        cut.api.get(cut.path + "/preview/" + revision + "/frames/" + frame + ".jpg").bytes();
-    BufferedImage image = ImageIO.read(new ByteArrayInputStream(jpeg));
+    BufferedImage image = ImageIO.read(new ByteArrayInputStream(cut.still(frame)));
     double sum = 0;
     for (int y = 0; y < image.getHeight(); y++) {
       for (int x = 0; x < image.getWidth(); x++) {
@@ -338,15 +335,7 @@ class WordsTest {
 
   /** The picture at the frame where the title has arrived. */
   private static byte[] still(EditedFilm cut) {
-    return cut.api
-        .get(
-            cut.path
-                + "/preview/"
-                + cut.film.get("revision").asLong()
-                + "/frames/"
-                + title(cut).at("/place/landing").asLong()
-                + ".jpg")
-        .bytes();
+    return cut.still(title(cut).at("/place/landing").asLong());
   }
 
   /** How a title is made is kept under a name, and begins others in any production. */
