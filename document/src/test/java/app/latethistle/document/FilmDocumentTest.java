@@ -375,7 +375,8 @@ class FilmDocumentTest {
             new Movement(
                 in,
                 Arrival.NONE,
-                random.nextBoolean() ? Movement.Course.ROLLS : Movement.Course.TURNS));
+                random.nextBoolean() ? Movement.Course.ROLLS : Movement.Course.TURNS))
+        .withPicture(random.nextBoolean() ? Optional.empty() : Optional.of("take over"));
   }
 
   private static FilmSound knock(Random random) {
