@@ -27,20 +27,12 @@ final class StraightWay {
 
   private StraightWay() {}
 
-  /** Whether a sound does not stay as it is. */
-  private static boolean changes(Effect.Placed how) {
-    return how.distance() > 0
-        || how.room() == Room.OUT_OF_DOORS
-        || Between.rings(how.room())
-        || !how.equaliser().bands().isEmpty();
-  }
-
   /** Samples for which a sound rings on after it; 0 if it stays as it is. */
   static int rings(Effect.Placed how) {
     if (Between.rings(how.room()) || !how.equaliser().bands().isEmpty()) {
       return Between.RING;
     }
-    return changes(how) ? SHORT_RING : 0;
+    return how.distance() > 0 || how.room() == Room.OUT_OF_DOORS ? SHORT_RING : 0;
   }
 
   /** Runs channels through it, in place; there was silence before them. */

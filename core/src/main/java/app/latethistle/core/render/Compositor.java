@@ -13,7 +13,6 @@ import app.latethistle.core.picture.Overlaying;
 import app.latethistle.core.picture.TransitionPainter;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.Writer;
-import app.latethistle.core.type.WrittenTitle;
 import java.io.IOException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -247,8 +246,8 @@ public final class Compositor {
           writer = new Writer(source.faces(), program.width(), program.height());
         }
         frame = ours(frame);
-        if (one.picture().isPresent() && one.writing() instanceof WrittenTitle title) {
-          writer.draw(title, k, frame, part(one.picture().get(), k));
+        if (one.picture().isPresent()) {
+          writer.draw(one.writing(), k, frame, part(one.picture().get(), k));
         } else {
           writer.draw(one.writing(), k, frame);
         }

@@ -9,6 +9,7 @@ import app.latethistle.core.words.SafeArea;
 import app.latethistle.core.words.Shadow;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -29,6 +30,7 @@ public final class ReadingAid {
 
   private final Writer writer;
   private final List<Behind> behind;
+  private final IdentityHashMap<Behind, int[]> letters = new IdentityHashMap<>();
   private final int width;
   private final int height;
   private final SafeArea safe;
@@ -118,6 +120,13 @@ public final class ReadingAid {
     return Legibility.worst(all);
   }
 
+  private static int[] pixels(Behind one) {
+    Frame frame = one.letters.orElseThrow();
+    int[] rgb = new int[frame.width() * frame.height()];
+    Rgb.fromFrame(frame, rgb);
+    return rgb;
+  }
+
   /** Letters of a picture are measured as if they were of its mean colour where they stand. */
   private WrittenTitle asColoured(WrittenTitle title, Behind one) {
     if (one.letters.isEmpty()) {
@@ -128,8 +137,7 @@ public final class ReadingAid {
             .set(title, one.number)
             .box()
             .createIntersection(new Rectangle2D.Double(0, 0, width, height));
-    int[] rgb = new int[width * height];
-    Rgb.fromFrame(one.letters.get(), rgb);
+    int[] rgb = letters.computeIfAbsent(one, ReadingAid::pixels);
     long red = 0;
     long green = 0;
     long blue = 0;
@@ -206,7 +214,7 @@ public final class ReadingAid {
     for (int y : PLACES) {
       for (int x : PLACES) {
         Box box = title.box().at(x, y);
-        WrittenTitle tried = placed(title, title.lettering(), box);
+        WrittenTitle tried = title.withBox(box);
         boolean free = outside(tried) == 0 && !coversAny(tried);
         double there = free ? measure(tried, ends).least() : 0;
         if (there > calm) {
@@ -219,18 +227,7 @@ public final class ReadingAid {
   }
 
   private Remedy tried(Kind kind, WrittenTitle title, Lettering lettering, Box box) {
-    return new Remedy(kind, lettering, box, measure(placed(title, lettering, box)).least());
-  }
-
-  private static WrittenTitle placed(WrittenTitle title, Lettering lettering, Box box) {
-    return new WrittenTitle(
-        title.words(),
-        lettering,
-        box,
-        title.movement(),
-        title.range(),
-        title.landing(),
-        title.landings(),
-        title.along());
+    return new Remedy(
+        kind, lettering, box, measure(title.withLettering(lettering).withBox(box)).least());
   }
 }

@@ -53,26 +53,28 @@ public final class Writer {
   }
 
   /**
-   * Writes a title on a frame in letters of a picture.
+   * Writes on a frame in letters of a picture.
    *
    * @param picture as large as the frame; letters show what of it lies where they stand
    */
-  public void draw(WrittenTitle title, long number, Frame frame, Frame picture) {
-    if (title.range().contains(number)) {
+  public void draw(Writing writing, long number, Frame frame, Frame picture) {
+    if (writing.range().contains(number)) {
       brush().fillWith(picture);
-      Ink ink = drawn(title, number).ink();
-      brush().fillWithColour();
-      ink.over(frame);
+      Brush drawn = drawn(writing, number);
+      drawn.fillWithColour();
+      drawn.ink().over(frame);
     }
   }
 
   /** A writing alone, over nothing, in one of the frames in which it is seen. */
   public BufferedImage picture(Writing writing, long number) {
-    Brush drawn =
-        writing instanceof WrittenCaption caption
-            ? drawn(caption, caption.spokenAt(number))
-            : drawn((WrittenTitle) writing, number);
-    return drawn.picture();
+    return drawn(writing, number).picture();
+  }
+
+  private Brush drawn(Writing writing, long number) {
+    return writing instanceof WrittenCaption caption
+        ? drawn(caption, caption.spokenAt(number))
+        : drawn((WrittenTitle) writing, number);
   }
 
   /** What a title takes up in a frame, as it has arrived. */

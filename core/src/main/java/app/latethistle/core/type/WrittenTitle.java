@@ -55,6 +55,11 @@ public record WrittenTitle(
     return new WrittenTitle(words, other, box, movement, range, landing, landings, along);
   }
 
+  /** The same standing elsewhere. */
+  public WrittenTitle withBox(Box other) {
+    return new WrittenTitle(words, lettering, other, movement, range, landing, landings, along);
+  }
+
   /** One that stands at frame 0, as it has arrived. */
   public static WrittenTitle still(TitleWords words, Lettering lettering, Box box) {
     return new WrittenTitle(
