@@ -114,6 +114,7 @@ describe("the keys of Words", () => {
     needed: 3,
     outside: 0,
     over: [],
+    covers: false,
     crowds: false,
   } as unknown as TitleSight;
 

@@ -4529,6 +4529,8 @@ export interface components {
         Candidate: {
             /** Format: double */
             contrast: number;
+            /** Format: int32 */
+            faces: number;
             /** Format: int64 */
             frame: number;
             marked: boolean;
@@ -7213,6 +7215,7 @@ export interface components {
         };
         TitleSight: {
             area: components["schemas"]["SightBox"];
+            covers: boolean;
             crowds: boolean;
             frames: number[];
             /** Format: double */

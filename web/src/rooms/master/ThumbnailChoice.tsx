@@ -13,13 +13,17 @@ interface Props {
   onChoose: (frame: number) => void;
 }
 
+function faces(count: number): string {
+  return count === 0 ? "" : count === 1 ? ", a face" : `, ${count} faces`;
+}
+
 /** Pictures of the film that do as a thumbnail, each with how sharp and rich in contrast it is. */
 export function ThumbnailChoice({ production, film, chosen, onChoose }: Props) {
   const found = useThumbnails(production.id, film.revision).data ?? [];
   const frame = useRoom((s) => s.frame);
   const own = chosen !== null && !found.some((c) => c.frame === chosen);
   const all = own
-    ? [...found.slice(0, 4), { frame: chosen, sharpness: -1, contrast: 0, marked: false }]
+    ? [...found.slice(0, 4), { frame: chosen, sharpness: -1, contrast: 0, faces: 0, marked: false }]
     : found;
   return (
     <Box component="section" aria-label="Thumbnail">
@@ -51,7 +55,7 @@ export function ThumbnailChoice({ production, film, chosen, onChoose }: Props) {
                 ? "a mark is seen"
                 : one.sharpness < 0
                   ? "chosen"
-                  : `${one.sharpness}, ${one.contrast.toFixed(1)}:1`}
+                  : `${one.sharpness}, ${one.contrast.toFixed(1)}:1${faces(one.faces)}`}
             </Box>
           </ButtonBase>
         ))}

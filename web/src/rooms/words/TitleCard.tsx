@@ -233,6 +233,7 @@ export function TitleCard(props: Props) {
               {sight.outside.toFixed(0)} px outside the area that is seen everywhere
             </Box>
           )}
+          {sight.covers && <Box sx={{ color: ink.rust }}>over somebody’s face</Box>}
           {sight.crowds && (
             <Box sx={{ color: ink.rust }}>
               where publishers lay films and signs over an end card

@@ -35,6 +35,7 @@ class ArchitectureTest {
           "plan",
           "caption",
           "picture",
+          "people",
           "repair",
           "grade",
           "subject",

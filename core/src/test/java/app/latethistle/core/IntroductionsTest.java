@@ -39,6 +39,7 @@ class IntroductionsTest {
           Map.entry(
               "grade",
               "Frame frame, Frame into, List<ColourPicture> key, List<ColourPicture> shot"),
+          Map.entry("people", "app.latethistle.core.picture.Frame frame"),
           Map.entry("interchange", "Correction correction, String text, String xml"),
           Map.entry(
               "marks",

@@ -32,7 +32,17 @@ final class EditedFilm {
   }
 
   static EditedFilm make(Api api, double seconds) {
+    return make(api, seconds, Map.of());
+  }
+
+  /**
+   * The same with other takes too.
+   *
+   * @param more their files by name
+   */
+  static EditedFilm make(Api api, double seconds, Map<String, byte[]> more) {
     EditedFilm made = new EditedFilm(api, api.production("Cut", 640, 360, seconds));
+    more.forEach((name, bytes) -> api.bring(made.id, name, bytes));
     api.bringDemo(made.id, FILES);
     made.film = api.get(made.path + "/film").json();
     made.edit("first-cut", Map.of("everything", true));

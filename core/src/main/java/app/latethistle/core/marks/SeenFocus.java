@@ -56,12 +56,7 @@ public record SeenFocus(String shot, FrameRange at, Box place) {
 
   /** Its place in parts of the picture's sides. */
   public Rectangle2D part() {
-    return part(place);
-  }
-
-  static Rectangle2D part(Box place) {
-    return new Rectangle2D.Double(
-        place.left(), place.top(), place.right() - place.left(), place.bottom() - place.top());
+    return place.part();
   }
 
   private static Box round(Focus.Point point) {

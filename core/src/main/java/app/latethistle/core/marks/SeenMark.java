@@ -51,7 +51,7 @@ public record SeenMark(String shot, FrameRange at, Box place) {
 
   /** Its place in parts of the picture's sides. */
   public Rectangle2D part() {
-    return SeenFocus.part(place);
+    return place.part();
   }
 
   /**

@@ -144,20 +144,26 @@ public final class FocusFinder {
     if (places.isEmpty()) {
       return Optional.empty();
     }
-    double left = places.stream().mapToDouble(Place::x).min().orElseThrow();
-    double right = places.stream().mapToDouble(Place::x).max().orElseThrow();
-    int third = places.size() / 3;
-    List<Place> way =
-        right - left > MOVING && third > 0
-            ? List.of(
-                middle(places.subList(0, third)),
-                middle(places.subList(third, places.size() - third)),
-                middle(places.subList(places.size() - third, places.size())))
-            : List.of(middle(places));
     double across = median(widths);
     double down = median(heights);
     boolean single = across * down <= SINGLE;
-    return Optional.of(new Found(way, single ? across : 0, single ? down : 0));
+    return Optional.of(new Found(way(places), single ? across : 0, single ? down : 0));
+  }
+
+  /**
+   * The way of what was seen in some places one after the other: at its beginning, middle and end
+   * if it moves, its middle alone if it stays.
+   */
+  public static List<Place> way(List<Place> places) {
+    double left = places.stream().mapToDouble(Place::x).min().orElseThrow();
+    double right = places.stream().mapToDouble(Place::x).max().orElseThrow();
+    int third = places.size() / 3;
+    return right - left > MOVING && third > 0
+        ? List.of(
+            middle(places.subList(0, third)),
+            middle(places.subList(third, places.size() - third)),
+            middle(places.subList(places.size() - third, places.size())))
+        : List.of(middle(places));
   }
 
   private static Place middle(List<Place> some) {

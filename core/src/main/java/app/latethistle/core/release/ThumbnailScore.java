@@ -1,6 +1,7 @@
 package app.latethistle.core.release;
 
 import app.latethistle.core.measure.Sharpness;
+import app.latethistle.core.people.FaceFinder;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Rgb;
 import app.latethistle.core.type.Legibility;
@@ -12,18 +13,23 @@ import java.util.Arrays;
  * @param sharpness 0 to 100, of the picture as it is drawn
  * @param contrast of the lightest tenth to the darkest at 120 pixels across, by WCAG's ratio, 1 to
  *     21
+ * @param faces how many it shows
  */
-public record ThumbnailScore(int sharpness, double contrast) {
+public record ThumbnailScore(int sharpness, double contrast, int faces) {
   /** Pixels across at which a list of films shows it. */
   private static final int SMALL = 120;
 
   private static final double TENTH = 0.1;
 
+  /** How much more a picture with somebody in it is looked at; common practice, no source. */
+  private static final double SOMEBODY = 1.5;
+
   /** Of a picture 640 or so across. */
   public static ThumbnailScore of(Frame frame) {
     byte[] luma = Arrays.copyOf(frame.data(), frame.width() * frame.height());
     double sharp = Sharpness.of(frame.width(), frame.height(), luma);
-    return new ThumbnailScore((int) Math.round(100 * sharp), contrast(frame));
+    return new ThumbnailScore(
+        (int) Math.round(100 * sharp), contrast(frame), FaceFinder.in(frame).size());
   }
 
   private static double contrast(Frame frame) {
@@ -57,8 +63,8 @@ public record ThumbnailScore(int sharpness, double contrast) {
     return sum / (side * side);
   }
 
-  /** The better, the more; both count. */
+  /** The better, the more; all of it counts. */
   public double value() {
-    return sharpness * Math.log(contrast);
+    return (faces > 0 ? SOMEBODY : 1) * sharpness * Math.log(contrast);
   }
 }

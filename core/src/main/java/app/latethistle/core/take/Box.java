@@ -1,5 +1,7 @@
 package app.latethistle.core.take;
 
+import java.awt.geom.Rectangle2D;
+
 /**
  * A box in a picture, in parts of its width and height.
  *
@@ -15,6 +17,11 @@ public record Box(double left, double top, double right, double bottom) {
     double h = Math.min(bottom, other.bottom) - Math.max(top, other.top);
     double shared = Math.max(0, w) * Math.max(0, h);
     return shared / (area() + other.area() - shared);
+  }
+
+  /** The same as a rectangle, in parts of the picture's sides. */
+  public Rectangle2D part() {
+    return new Rectangle2D.Double(left, top, right - left, bottom - top);
   }
 
   private double area() {

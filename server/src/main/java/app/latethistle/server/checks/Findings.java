@@ -197,6 +197,9 @@ class Findings {
     if (!sight.over().isEmpty()) {
       found.add(finding(title, place, name + "lies over the focus of its shot", sight));
     }
+    if (sight.covers()) {
+      found.add(finding(title, place, name + "lies over a face", sight));
+    }
     if (sight.crowds()) {
       found.add(finding(title, place, name + "lies where its publisher lays things", sight));
     }

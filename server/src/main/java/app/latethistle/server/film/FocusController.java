@@ -2,6 +2,7 @@ package app.latethistle.server.film;
 
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
+import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Following;
 import app.latethistle.core.film.ItemKind;
 import app.latethistle.core.film.Placement;
@@ -80,17 +81,16 @@ class FocusController {
 
   @PostMapping("/find-focus")
   FilmView findFocus(@PathVariable long productionId, @RequestBody FindFocus f) {
-    return edits.make(
-        productionId,
-        f.revision(),
-        state ->
-            search
-                .of(state, state.ids(f.places()))
-                .orElseThrow(
-                    () ->
-                        new Refused(
-                            "Nothing stands out in these pictures; press where their focus is"
-                                + " instead.")));
+    FilmState seen = films.state(productionId);
+    Edit found =
+        search
+            .of(seen, seen.ids(f.places()))
+            .orElseThrow(
+                () ->
+                    new Refused(
+                        "Nothing stands out in these pictures; press where their focus is"
+                            + " instead."));
+    return edits.make(productionId, f.revision(), state -> found);
   }
 
   @PostMapping("/follow-focus")

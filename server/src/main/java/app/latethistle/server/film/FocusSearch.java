@@ -10,7 +10,10 @@ import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.measure.FocusFinder;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.work.AllCores;
 import app.latethistle.server.material.Pictures;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -34,13 +37,12 @@ public class FocusSearch {
 
   /** The edit that sets the focus of shots where one was found; empty if in none of them. */
   public Optional<Edit> of(FilmState state, List<String> ids) {
+    List<Optional<Focus>> focuses = found(state, ids);
     Map<String, ShapedFraming> found = new LinkedHashMap<>();
-    for (String id : ids) {
-      Placement shot = ItemKind.PLACEMENT.find(state.film(), id).orElseThrow();
-      Take take = state.takes().get(shot.take());
-      if (take != null) {
-        found(state, id, take)
-            .ifPresent(focus -> found.put(id, shot.framing().withFocus(Optional.of(focus))));
+    for (int i = 0; i < ids.size(); i++) {
+      String id = ids.get(i);
+      if (focuses.get(i).isPresent()) {
+        found.put(id, shot(state, id).framing().withFocus(focuses.get(i)));
       }
     }
     return found.isEmpty()
@@ -48,8 +50,24 @@ public class FocusSearch {
         : Optional.of(SetAspect.of(Aspect.FRAMING, found).called("find the focus"));
   }
 
+  private List<Optional<Focus>> found(FilmState state, List<String> ids) {
+    try {
+      return AllCores.of(ids, id -> found(state, id));
+    } catch (IOException e) {
+      throw new UncheckedIOException("The pictures of a take could not be read.", e);
+    }
+  }
+
+  private static Placement shot(FilmState state, String id) {
+    return ItemKind.PLACEMENT.find(state.film(), id).orElseThrow();
+  }
+
   /** What matters in the part of a take that a shot shows. */
-  private Optional<Focus> found(FilmState state, String id, Take take) {
+  private Optional<Focus> found(FilmState state, String id) {
+    Take take = state.takes().get(shot(state, id).take());
+    if (take == null) {
+      return Optional.empty();
+    }
     FrameRange shown = state.resolved().shown(id);
     List<Long> frames = new ArrayList<>();
     for (int i = 0; i < LOOKED_AT; i++) {

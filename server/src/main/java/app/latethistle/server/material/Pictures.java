@@ -11,6 +11,9 @@ import app.latethistle.core.measure.LightCourse;
 import app.latethistle.core.measure.PlaceTracker;
 import app.latethistle.core.measure.Trail;
 import app.latethistle.core.measure.Travel;
+import app.latethistle.core.people.FaceFinder;
+import app.latethistle.core.people.FaceFocus;
+import app.latethistle.core.people.SeenFace;
 import app.latethistle.core.picture.Backing;
 import app.latethistle.core.picture.Frame;
 import app.latethistle.core.picture.Framer;
@@ -129,12 +132,30 @@ public class Pictures {
   /** How wide pictures are in which it is looked for what matters; enough to tell where. */
   private static final int LOOKED_AT = 96;
 
-  /** What matters in some frames of a take; empty if nothing stands out. */
+  /** In how many of the frames faces are looked for. */
+  private static final int FACES_IN = 3;
+
+  /** What matters in some frames of a take: faces, if there are any; empty if nothing does. */
   public Optional<FocusFinder.Found> focus(String hash, FrameRate rate, List<Long> frames) {
-    return reading(hash, rate, proxy -> focus(proxy, frames));
+    return reading(
+        hash,
+        rate,
+        proxy -> {
+          Optional<FocusFinder.Found> faces = faces(proxy, frames);
+          return faces.isPresent() ? faces : standingOut(proxy, frames);
+        });
   }
 
-  private static Optional<FocusFinder.Found> focus(ProxyFile proxy, List<Long> frames)
+  private static Optional<FocusFinder.Found> faces(ProxyFile proxy, List<Long> frames)
+      throws IOException {
+    List<List<SeenFace>> faces = new ArrayList<>();
+    for (int i = 0; i < FACES_IN; i++) {
+      faces.add(FaceFinder.in(proxy.frame(frames.get((frames.size() - 1) * i / (FACES_IN - 1)))));
+    }
+    return FaceFocus.of(faces);
+  }
+
+  private static Optional<FocusFinder.Found> standingOut(ProxyFile proxy, List<Long> frames)
       throws IOException {
     int w = LOOKED_AT;
     int h = Math.max(2, (int) Math.round(w / proxy.shape().aspect() / 2) * 2);

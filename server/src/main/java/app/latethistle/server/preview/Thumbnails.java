@@ -43,9 +43,19 @@ class Thumbnails {
    *
    * @param sharpness 0 to 100
    * @param contrast 1 to 21, at 120 pixels across
+   * @param faces how many are seen in it
    * @param marked whether a service's mark may be seen in it
    */
-  record Candidate(long frame, int sharpness, double contrast, boolean marked) {}
+  record Candidate(long frame, int sharpness, double contrast, int faces, boolean marked) {
+    private static Candidate of(long frame, ThumbnailScore score, boolean marked) {
+      double contrast = Math.round(10 * score.contrast()) / 10.0;
+      return new Candidate(frame, score.sharpness(), contrast, score.faces(), marked);
+    }
+
+    private double value() {
+      return new ThumbnailScore(sharpness, contrast, faces).value();
+    }
+  }
 
   /** The best, each of another take, in the film's order; those with a mark only if others lack. */
   List<Candidate> of(FilmState state) throws IOException {
@@ -62,16 +72,12 @@ class Thumbnails {
       FrameRange range = state.cutting().rangeOf(i);
       long frame = (range.start() + range.end()) / 2;
       boolean marked = take.measured().map(facts -> !facts.marks().isEmpty()).orElse(false);
-      ThumbnailScore score = score(state, frame);
-      found.put(
-          p.take(),
-          new Candidate(
-              frame, score.sharpness(), Math.round(10 * score.contrast()) / 10.0, marked));
+      found.put(p.take(), Candidate.of(frame, score(state, frame), marked));
     }
     return found.values().stream()
         .sorted(
             Comparator.comparing(Candidate::marked)
-                .thenComparing(c -> -new ThumbnailScore(c.sharpness(), c.contrast()).value()))
+                .thenComparing(Comparator.comparingDouble(Candidate::value).reversed()))
         .limit(MOST)
         .sorted(Comparator.comparingLong(Candidate::frame))
         .toList();

@@ -43,10 +43,12 @@ public class TitleSights {
 
   private final PreviewService previews;
   private final OwnFaces faces;
+  private final FaceSights people;
   private final Kept<String, TitleSight> known = new Kept<>(KEPT);
 
-  TitleSights(PreviewService previews, OwnFaces faces) {
+  TitleSights(PreviewService previews, OwnFaces faces, FaceSights people) {
     this.faces = faces;
+    this.people = people;
     this.previews = previews;
   }
 
@@ -59,6 +61,7 @@ public class TitleSights {
    * @param frames that were looked at
    * @param outside the safe area, in lines of a picture 1080 high; 0 if it is inside
    * @param over shots whose focus it lies over, by their ids
+   * @param covers whether it lies over somebody's face; not asked of what goes behind layers
    * @param crowds whether an end card's words lie where its publisher lays things
    * @param area what it takes up
    */
@@ -69,13 +72,14 @@ public class TitleSights {
       List<Long> frames,
       double outside,
       List<String> over,
+      boolean covers,
       boolean crowds,
       SightBox area,
       List<SightLetter> letters,
       List<SightRemedy> remedies) {
     /** Whether it stands where words are seen, over nothing that is not to be covered. */
     private static boolean clear(TitleSight sight) {
-      return sight.outside < 1 && sight.over.isEmpty() && !sight.crowds;
+      return sight.outside < 1 && sight.over.isEmpty() && !sight.covers && !sight.crowds;
     }
   }
 
@@ -122,7 +126,10 @@ public class TitleSights {
       List<Long> frames = frames(page, program.length());
       FrameRange seen = new FrameRange(frames.get(0), frames.get(frames.size() - 1) + 1);
       Pictures pictures =
-          new Pictures(program, writings.picture(found, page).map(letters -> of(program, letters)));
+          new Pictures(
+              program,
+              writings.picture(found, page).map(letters -> of(program, letters)),
+              found.layer() == FilmTitle.TOP);
       pages.add(
           page(pictures, page, frames, SeenFocus.in(state.resolved(), foreign, shape, seen), safe));
     }
@@ -139,8 +146,9 @@ public class TitleSights {
    *
    * @param behind the film without the title
    * @param letters what is seen in its letters, in the film's frames
+   * @param overAll whether it lies over all of that
    */
-  private record Pictures(Program behind, Optional<Program> letters) {}
+  private record Pictures(Program behind, Optional<Program> letters, boolean overAll) {}
 
   private static Program of(Program film, Layer.Part letters) {
     return new Program(
@@ -162,6 +170,7 @@ public class TitleSights {
     FrameRange seen = new FrameRange(frames.get(0), frames.get(frames.size() - 1) + 1);
     key.put(pictures.behind.key(seen));
     pictures.letters.ifPresent(letters -> key.put(letters.key(seen)));
+    key.put(pictures.overAll ? 1 : 0);
     for (SeenFocus focus : focuses) {
       key.put(focus.shot()).put(focus.place().left()).put(focus.place().top());
       key.put(focus.place().right()).put(focus.place().bottom());
@@ -198,13 +207,16 @@ public class TitleSights {
               within.isEmpty() ? Optional.empty() : Optional.of(within.get(i))));
     }
     Shape shape = Shape.of(program.width(), program.height());
+    List<Rectangle2D> someone = pictures.overAll ? faces(program, frames, without) : List.of();
     List<Rectangle2D> room =
         written.words().kind() == TitleKind.END ? PublisherRoom.of(shape) : List.of();
     ReadingAid aid =
         new ReadingAid(
             faces.all(),
             behind,
-            Stream.concat(room.stream(), focuses.stream().map(SeenFocus::part)).toList(),
+            Stream.of(room, someone, focuses.stream().map(SeenFocus::part).toList())
+                .flatMap(List::stream)
+                .toList(),
             safe);
     Legibility now = aid.measure(written);
     Frame frame = behind.get(0).frame();
@@ -215,8 +227,9 @@ public class TitleSights {
             .map(SeenFocus::shot)
             .distinct()
             .toList();
+    boolean covers = someone.stream().anyMatch(part -> aid.covers(written, part));
     boolean crowds = room.stream().anyMatch(part -> aid.covers(written, part));
-    boolean stands = outside < 1 && over.isEmpty() && !crowds;
+    boolean stands = outside < 1 && over.isEmpty() && !covers && !crowds;
     return new TitleSight(
         now.needed(),
         now.least(),
@@ -224,12 +237,22 @@ public class TitleSights {
         frames,
         outside * 1080 / Math.min(frame.width(), frame.height()),
         over,
+        covers,
         crowds,
         SightBox.of(aid.box(written), frame),
         now.letters().stream()
             .map(l -> new SightLetter(l.text(), l.ratio(), SightBox.of(l.box(), frame)))
             .toList(),
         now.suffices() && stands ? List.of() : remedies(aid, written, now));
+  }
+
+  /** Where faces are in any of some frames. */
+  private List<Rectangle2D> faces(Program program, List<Long> frames, List<Frame> drawn)
+      throws IOException {
+    return people.in(program, frames, drawn).stream()
+        .flatMap(List::stream)
+        .map(face -> face.place().part())
+        .toList();
   }
 
   private static List<SightRemedy> remedies(ReadingAid aid, WrittenTitle title, Legibility now) {
