@@ -16,6 +16,7 @@ import app.latethistle.core.story.Csv;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
+import app.latethistle.core.words.WordBreaks;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -173,7 +174,7 @@ final class CaptionsCommand implements Callable<Integer> {
     List<SpokenLine> lines = new ArrayList<>();
     int from = 0;
     for (String line : written) {
-      int count = line.strip().split("\\s+").length;
+      int count = WordBreaks.of(line).size();
       lines.add(
           SpokenLine.of(Integer.toString(lines.size() + 1), timed.subList(from, from + count)));
       from += count;

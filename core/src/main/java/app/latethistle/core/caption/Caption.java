@@ -3,6 +3,7 @@ package app.latethistle.core.caption;
 import app.latethistle.core.film.Narration.Word;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.words.WordBreaks;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -50,10 +51,9 @@ public record Caption(
     faults = faults.isEmpty() ? Set.of() : Set.copyOf(faults);
   }
 
-  /** Its letters, spaces counted, a line end as a space. */
+  /** Its letters, spaces counted, a line end as a space, and wide ones as two. */
   public int letters() {
-    String text = String.join(" ", lines);
-    return text.codePointCount(0, text.length());
+    return WordBreaks.columns(String.join(" ", lines));
   }
 
   /** Letters a second that must be read. */
@@ -88,7 +88,7 @@ public record Caption(
       found.add(Fault.TOO_LONG);
     }
     if (lines.size() > rules.lines()
-        || lines.stream().anyMatch(l -> l.length() > rules.letters())) {
+        || lines.stream().anyMatch(l -> WordBreaks.columns(l) > rules.letters())) {
       found.add(Fault.LINE_TOO_LONG);
     }
     if (at.start() < endBefore + rules.apart()) {

@@ -6,6 +6,7 @@ import app.latethistle.core.look.Shape;
  * What captions keep to. The usual values are those that published guides for adult programmes
  * agree on: 42 letters a line, two lines, 17 letters a second and 20 at most, 5/6 s to 7 s, two
  * frames apart (Netflix, "Timed Text Style Guide"; BBC, "Subtitle Guidelines"; both from memory).
+ * Letters of Chinese, Japanese and Korean, which are twice as wide, count as two.
  *
  * @param letters of a line, spaces counted
  * @param lines at once

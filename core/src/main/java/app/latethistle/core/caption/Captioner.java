@@ -4,11 +4,11 @@ import app.latethistle.core.film.Narration.Word;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.Samples;
+import app.latethistle.core.words.WordBreaks;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /** Breaks what is spoken into captions, by the least cost over all breakings of each line. */
 public final class Captioner {
@@ -95,9 +95,7 @@ public final class Captioner {
       for (int i = 0; i < starts.size(); i++) {
         int to = i + 1 < starts.size() ? starts.get(i + 1) : part.size();
         lines.add(
-            part.subList(starts.get(i), to).stream()
-                .map(Word::text)
-                .collect(Collectors.joining(" ")));
+            WordBreaks.joined(part.subList(starts.get(i), to).stream().map(Word::text).toList()));
       }
       FrameRange at = time(text, start, end, next);
       captions.add(0, new Caption(line.id(), at, lines, part, Set.of()));
@@ -184,21 +182,25 @@ public final class Captioner {
   private static final class Measured {
     private final List<Word> words;
     private final int[] upTo;
+    private final int[] space;
     private final double[] badness;
 
     Measured(List<Word> words) {
       this.words = words;
       upTo = new int[words.size() + 1];
+      space = new int[words.size()];
       badness = new double[words.size()];
       for (int i = 0; i < words.size(); i++) {
-        upTo[i + 1] = upTo[i] + words.get(i).text().length() + 1;
+        String word = words.get(i).text();
+        space[i] = WordBreaks.isFollowedAtOnce(word) ? 0 : 1;
+        upTo[i + 1] = upTo[i] + WordBreaks.columns(word) + space[i];
         badness[i] = i == 0 ? 0 : Sense.badness(words.get(i - 1).text(), words.get(i).text());
       }
     }
 
     /** Letters from one word to before another, spaces counted. */
     int letters(int start, int end) {
-      return upTo[end] - upTo[start] - 1;
+      return upTo[end] - upTo[start] - space[end - 1];
     }
 
     /** How badly it is broken before a word. */

@@ -2,6 +2,7 @@ package app.latethistle.core.caption;
 
 import app.latethistle.core.film.Narration.Word;
 import app.latethistle.core.time.SampleRange;
+import app.latethistle.core.words.WordBreaks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -14,12 +15,12 @@ public final class Retimed {
   private Retimed() {}
 
   /**
-   * The words of a text.
+   * The words of a text, as {@link WordBreaks} has them.
    *
    * @param read in order; may be empty, then the words have no length
    */
   public static List<Word> words(String text, List<Word> read) {
-    List<String> words = text.isBlank() ? List.of() : List.of(text.strip().split("\\s+"));
+    List<String> words = WordBreaks.of(text);
     int[] match = matches(words, read);
     long start = read.isEmpty() ? 0 : read.get(0).at().start();
     long end = read.isEmpty() ? 0 : read.get(read.size() - 1).at().end();

@@ -1,5 +1,6 @@
 package app.latethistle.core.caption;
 
+import app.latethistle.core.words.WordBreaks;
 import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -28,14 +29,19 @@ public final class Sense {
                   + " le la les un une du de au aux et ou")
               .split(" "));
 
-  private static final Pattern SENTENCE_END = Pattern.compile(".*[.!?…][\"'”’)\\]]*");
-  private static final Pattern PHRASE_END = Pattern.compile(".*[,;:–—][\"'”’)\\]]*");
+  private static final Pattern SENTENCE_END = Pattern.compile(".*[.!?…。！？][\"'”’)\\]」』）]*");
+  private static final Pattern PHRASE_END = Pattern.compile(".*[,;:–—、，；：][\"'”’)\\]」』）]*");
   private static final Pattern NUMBER = Pattern.compile("\\d[\\d.,]*");
 
   private Sense() {}
 
-  /** How badly a text is broken after a word that another one follows. */
-  public static double badness(String word, String next) {
+  /**
+   * How badly a text is broken after a word that another one follows.
+   *
+   * @param marked the word, which may end with what says that no space follows
+   */
+  public static double badness(String marked, String next) {
+    String word = WordBreaks.seen(marked);
     if (SENTENCE_END.matcher(word).matches()) {
       return SENTENCE;
     }

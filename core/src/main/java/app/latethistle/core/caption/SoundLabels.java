@@ -2,6 +2,7 @@ package app.latethistle.core.caption;
 
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
+import app.latethistle.core.words.WordBreaks;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -76,7 +77,7 @@ final class SoundLabels {
     long free = next > 0 ? captions.get(next - 1).at().end() + rules.apart() : Long.MIN_VALUE;
     long until =
         next < captions.size() ? captions.get(next).at().start() - rules.apart() : Long.MAX_VALUE;
-    int letters = label.text.codePointCount(0, label.text.length());
+    int letters = WordBreaks.columns(label.text);
     long wanted = rate.framesIn(Math.max(READ.least(), letters / READ.perSecond()));
     long end = Math.min(until, from + wanted);
     if (from < free || end - from < rate.framesIn(READ.shortest())) {

@@ -28,6 +28,7 @@ import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Fill;
 import app.latethistle.core.words.Order;
 import app.latethistle.core.words.ShapedBox;
+import app.latethistle.core.words.WordBreaks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -183,7 +184,7 @@ public final class FilmWritings {
       all.add(
           clear.of(
               new WrittenCaption(
-                  caption.lines(),
+                  marks ? lines(caption) : caption.lines(),
                   style.lettering(speakers.indexOf(captioner.speaker(caption))),
                   box(style.box()),
                   style.marked(),
@@ -195,6 +196,22 @@ public final class FilmWritings {
                       : List.of())));
     }
     return all;
+  }
+
+  /** A caption's lines with the ends of words that no space follows, so that they are told. */
+  private static List<String> lines(Caption caption) {
+    List<String> lines = new ArrayList<>();
+    List<String> words = caption.words().stream().map(Word::text).toList();
+    int from = 0;
+    for (String line : caption.lines()) {
+      int to = from;
+      while (to < words.size() && !WordBreaks.joined(words.subList(from, to)).equals(line)) {
+        to++;
+      }
+      lines.add(WordBreaks.marked(words.subList(from, to)));
+      from = to;
+    }
+    return lines;
   }
 
   /** What captions are not to lie over: the focus of the shots behind, and marks. */

@@ -4,6 +4,7 @@ import app.latethistle.core.look.Shape;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
+import app.latethistle.core.words.WordBreaks;
 import java.awt.geom.Rectangle2D;
 import java.util.DoubleSummaryStatistics;
 import java.util.List;
@@ -102,7 +103,7 @@ public final class ClearPlace {
   private long broken(String line, WrittenTitle title) {
     double letter = LETTER * title.lettering().size() * shorter() / shape.across();
     double room = Math.max(1, title.box().width() / letter);
-    return (long) Math.ceil(line.strip().length() / room);
+    return (long) Math.ceil(WordBreaks.columns(line.strip()) / room);
   }
 
   private double height(long lines, Lettering lettering) {

@@ -2,6 +2,7 @@ package app.latethistle.core.type;
 
 import app.latethistle.core.words.Order;
 import app.latethistle.core.words.Unit;
+import app.latethistle.core.words.WordBreaks;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -41,17 +42,24 @@ record Units(List<Integer> of, List<Integer> turns) {
   static int wordAt(String text, int at) {
     int word = 0;
     for (int i = 1; i <= at; i++) {
-      boolean begins =
-          Character.isWhitespace(text.charAt(i - 1)) && !Character.isWhitespace(text.charAt(i));
-      word += begins ? 1 : 0;
+      word += isBetween(text.charAt(i - 1)) && !isBetween(text.charAt(i)) ? 1 : 0;
     }
     return word;
+  }
+
+  /** How many words a text has, one at least. */
+  static int words(String text) {
+    return 1 + wordAt(text, text.length() - 1);
+  }
+
+  private static boolean isBetween(char c) {
+    return Character.isWhitespace(c) || c == WordBreaks.NO_SPACE;
   }
 
   private static int lettersBefore(String text, int at) {
     int letters = 0;
     for (int i = 0; i < at; i++) {
-      letters += Character.isWhitespace(text.charAt(i)) ? 0 : 1;
+      letters += isBetween(text.charAt(i)) ? 0 : 1;
     }
     return letters;
   }

@@ -243,7 +243,7 @@ public final class Writer {
             marked ? caption.marked() : caption.lettering().colour(),
             Pose.THERE);
       }
-      before += line.shaped().text().split("\\s+").length;
+      before += Units.words(line.shaped().text());
     }
     to.shadow(caption.lettering().shadow(), text.letterSize(), false);
     to.plate(caption.lettering().plate(), text, 1);

@@ -46,8 +46,7 @@ public record TitleWords(TitleKind kind, String text, String second) {
    * source), at 200 words a minute.
    */
   public double readingSeconds() {
-    String all = (text + " " + second).strip();
-    return all.split("\\s+").length * SECONDS_A_WORD * 1.5;
+    return WordBreaks.of(text + " " + second).size() * SECONDS_A_WORD * 1.5;
   }
 
   /** Whether it has a number that runs. */

@@ -7,6 +7,7 @@ import app.latethistle.core.look.Shape;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
 import app.latethistle.core.time.Samples;
+import app.latethistle.core.words.WordBreaks;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -14,6 +15,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class CaptionerTest {
   private static final FrameRate RATE = FrameRate.FPS_24;
@@ -165,6 +167,25 @@ class CaptionerTest {
     List<Caption> single =
         CAPTIONER.words(List.of(line("1", "Then let it go.", 0, 2)), 1, 1, List.of());
     assertThat(single).hasSize(4);
+  }
+
+  /** Where no spaces are, lines are broken all the same, by letters that are twice as wide. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "谁也不记得山谷是哪一年被水淹没的，我们整夜只点着灯笼，等着夜里的邮差从雪地上走过来敲两下门。",
+        "谷が水に沈んだのが何年だったのか、誰も覚えていない。私たちは一晩中、提灯だけを灯していた。",
+        "ไม่มีใครจำได้ว่าหุบเขาจมน้ำในปีใด เราจุดแต่โคมไฟไว้ตลอดทั้งคืนเพื่อรอบุรุษไปรษณีย์ยามค่ำคืน"
+      })
+  void textsWithoutSpacesAreBroken(String text) {
+    SpokenLine read = line("1", "nobody remembers the year the valley was flooded here", 0, 0.8);
+    SpokenLine told = SpokenLine.of("1", Retimed.words(text, read.words()));
+    List<Caption> captions = CAPTIONER.twoLines(List.of(told), List.of());
+    List<String> lines = captions.stream().flatMap(c -> c.lines().stream()).toList();
+    assertThat(lines).hasSizeGreaterThan(1);
+    assertThat(lines).allMatch(line -> WordBreaks.columns(line) <= 42);
+    assertThat(String.join("", lines).replace(" ", "")).isEqualTo(text.replace(" ", ""));
+    assertThat(lines).noneMatch(line -> "，。、".indexOf(line.charAt(0)) >= 0);
   }
 
   @Test

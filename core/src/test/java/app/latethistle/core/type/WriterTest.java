@@ -276,16 +276,29 @@ class WriterTest {
     assertThat(picture.getRGB(WIDTH / 2 - 60, HEIGHT / 2) >>> 24).isNotNegative();
   }
 
+  /** A word that no space follows is a word of its own, and looks as it would in one piece. */
+  @Test
+  void theSpokenWordIsMarkedWhereNoSpacesAre() {
+    WrittenCaption apart = caption("夜の\u200b郵便", List.of(2L, 10L));
+    assertThat(drawn(apart, 0)).isEqualTo(drawn(caption("夜の郵便", List.of(2L)), 0));
+    assertThat(drawn(apart, 2)).isNotEqualTo(drawn(caption("夜の郵便", List.of(2L)), 2));
+    assertThat(drawn(apart, 2)).isNotEqualTo(drawn(apart, 10));
+    assertThat(drawn(apart, 10)).isNotEqualTo(drawn(apart, 0));
+  }
+
+  private static WrittenCaption caption(String line, List<Long> spoken) {
+    return new WrittenCaption(
+        List.of(line),
+        PLAIN.withSize(80),
+        new Box(500, 900, 900),
+        0xff0000,
+        new FrameRange(0, 20),
+        spoken);
+  }
+
   @Test
   void theSpokenWordIsMarked() {
-    WrittenCaption caption =
-        new WrittenCaption(
-            List.of("knock twice"),
-            PLAIN.withSize(80),
-            new Box(500, 900, 900),
-            0xff0000,
-            new FrameRange(0, 20),
-            List.of(2L, 10L));
+    WrittenCaption caption = caption("knock twice", List.of(2L, 10L));
     assertThat(drawn(caption, 0)).isNotEqualTo(drawn(caption, 2));
     assertThat(drawn(caption, 2)).isEqualTo(drawn(caption, 9)).isNotEqualTo(drawn(caption, 10));
   }
