@@ -30,6 +30,11 @@ public final class Blurring {
     sums = new float[width];
   }
 
+  /** How many samples away a blur is felt at most. */
+  public static int reach(double sigma) {
+    return sigma < LEAST ? 0 : PASSES * (Box.ofVariance(sigma * sigma / PASSES).r + 1);
+  }
+
   /**
    * Blurs a plane of bytes into floats, valid until the next call.
    *

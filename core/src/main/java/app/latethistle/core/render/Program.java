@@ -21,7 +21,7 @@ import java.util.Optional;
  */
 public record Program(Layer root, long length, FrameRate rate, int width, int height) {
   /** Raised whenever the same program would give other pixels. */
-  private static final int ENGINE = 9;
+  private static final int ENGINE = 10;
 
   /** Resolves a film in its own shape; placements whose take is missing are black. */
   public static Program of(Resolved film, int width, int height) {

@@ -25,8 +25,17 @@ import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
 import java.util.Arrays;
 
-/** Draws letters, what lies behind them and what they throw, into pixels of its own. */
+/**
+ * Draws letters, what lies behind them and what they throw, into pixels of its own. Where nothing
+ * was drawn nothing is worked on.
+ */
 final class Brush {
+  /** Pixels that an edge is smoothed over, at most. */
+  private static final int EDGE = 2;
+
+  /** Of 255; twice of it rounds to no shadow. */
+  private static final float FAINT = 0.2f;
+
   /** How far a plate reaches behind a line by itself, as a share of behind a block. */
   private static final double NARROW = 0.6;
 
@@ -35,7 +44,10 @@ final class Brush {
   private final BufferedImage image;
   private final int[] pixels;
   private final Graphics2D graphics;
-  private Blurring blurring;
+
+  /** Where anything was drawn since it was cleared. */
+  private Rectangle drawn = new Rectangle();
+
   private BufferedImage filling;
   private Paint fill;
 
@@ -50,12 +62,31 @@ final class Brush {
   }
 
   void clear() {
-    Arrays.fill(pixels, 0);
+    for (int y = drawn.y; y < drawn.y + drawn.height; y++) {
+      Arrays.fill(pixels, y * width + drawn.x, y * width + drawn.x + drawn.width, 0);
+    }
+    drawn = new Rectangle();
   }
 
   /** What was drawn since it was cleared. */
   Ink ink() {
-    return Ink.of(pixels, width, height);
+    return Ink.of(pixels, width, drawn);
+  }
+
+  /** Something is drawn there. */
+  private void touch(Rectangle2D part) {
+    Rectangle more = inside(part.getBounds(), EDGE);
+    drawn = drawn.isEmpty() ? more : drawn.union(more);
+  }
+
+  /** A part of the picture with some pixels round it, as far as the picture goes. */
+  private Rectangle inside(Rectangle part, int round) {
+    if (part.isEmpty()) {
+      return part;
+    }
+    Rectangle grown = new Rectangle(part);
+    grown.grow(round, round);
+    return grown.intersection(new Rectangle(width, height));
   }
 
   /** The same as a picture that can be kept. */
@@ -73,16 +104,32 @@ final class Brush {
     graphics.setColor(colour(plate.colour(), plate.opacity() / 100.0 * opacity));
     switch (plate.kind()) {
       case NONE -> {}
-      case BLOCK -> graphics.fill(text.block());
+      case BLOCK -> fill(text.block());
       case LINES -> {
         // As one shape: where lines overlap it is no darker.
         Area lines = new Area();
         text.lines().forEach(l -> lines.add(new Area(SetText.padded(l.box(), l.size() * NARROW))));
-        graphics.fill(lines);
+        fill(lines);
       }
-      case PICTURE -> graphics.fillRect(0, 0, width, height);
+      case PICTURE -> fill(new Rectangle(width, height));
       case BAND -> band(plate, text, opacity);
     }
+  }
+
+  private void fill(Shape shape) {
+    graphics.fill(shape);
+    touch(shape.getBounds2D());
+  }
+
+  /** Draws the outline of a shape by a stroke. */
+  private void trace(Shape shape, BasicStroke stroke) {
+    graphics.setStroke(stroke);
+    graphics.draw(shape);
+    Rectangle2D box = shape.getBounds2D();
+    double by = stroke.getLineWidth();
+    touch(
+        new Rectangle2D.Double(
+            box.getX() - by, box.getY() - by, box.getWidth() + 2 * by, box.getHeight() + 2 * by));
   }
 
   /** Darkest behind the words, gone a block's height above and below them. */
@@ -94,7 +141,7 @@ final class Brush {
       double share = away >= 1 ? 0 : 0.5 + 0.5 * Math.cos(Math.PI * away);
       if (share > 0) {
         graphics.setColor(colour(plate.colour(), plate.opacity() / 100.0 * opacity * share));
-        graphics.fillRect(0, y, width, 1);
+        fill(new Rectangle(0, y, width, 1));
       }
     }
   }
@@ -112,18 +159,20 @@ final class Brush {
         AlphaComposite.getInstance(
             hole ? AlphaComposite.DST_OUT : AlphaComposite.SRC_OVER, (float) pose.opacity()));
     if (how.outline().width() > 0 && !hole && pose.filled() >= 1) {
-      graphics.setStroke(
+      graphics.setColor(new Color(how.outline().colour()));
+      trace(
+          outline,
           new BasicStroke(
               (float) (how.outline().width() * size / 1000),
               BasicStroke.CAP_ROUND,
               BasicStroke.JOIN_ROUND));
-      graphics.setColor(new Color(how.outline().colour()));
-      graphics.draw(outline);
     }
     if (pose.drawn() < 1) {
       float length = (float) Math.max(1, longest(outline));
       float on = (float) (length * pose.outlined());
-      graphics.setStroke(
+      graphics.setColor(new Color(colour));
+      trace(
+          outline,
           new BasicStroke(
               (float) Math.max(1, size * 0.02),
               BasicStroke.CAP_BUTT,
@@ -131,8 +180,6 @@ final class Brush {
               10,
               new float[] {Math.max(0.01f, on), length},
               0));
-      graphics.setColor(new Color(colour));
-      graphics.draw(outline);
     }
     if (fill == null) {
       graphics.setColor(colour(colour, pose.filled()));
@@ -142,7 +189,7 @@ final class Brush {
               AlphaComposite.SRC_OVER, (float) (pose.opacity() * pose.filled())));
       graphics.setPaint(fill);
     }
-    graphics.fill(outline);
+    fill(outline);
   }
 
   /** Letters are filled with what of a picture lies where they stand, until they are not. */
@@ -196,33 +243,39 @@ final class Brush {
    */
   void shadow(Shadow shadow, double size, boolean alone) {
     boolean thrown = shadow.opacity() > 0;
-    float[] soft = thrown ? soft(24, shadow.softness() * size / 1000 / 2) : new float[0];
+    Soft soft = thrown ? soft(24, shadow.softness() * size / 1000 / 2) : null;
     if (alone) {
       clear();
     }
     if (thrown) {
-      throwUnder(shadow, soft, size);
+      throwUnder(shadow, soft, (int) Math.round(shadow.away() * size / 1000));
     }
   }
 
-  private void throwUnder(Shadow shadow, float[] soft, double size) {
-    int away = (int) Math.round(shadow.away() * size / 1000);
+  private void throwUnder(Shadow shadow, Soft soft, int away) {
     int red = shadow.colour() >> 16 & 0xff;
     int green = shadow.colour() >> 8 & 0xff;
     int blue = shadow.colour() & 0xff;
-    for (int y = height - 1; y >= 0; y--) {
-      for (int x = width - 1; x >= 0; x--) {
+    Rectangle to = soft.part();
+    to.translate(away, away);
+    Rectangle under = inside(to, 0);
+    touch(under);
+    for (int y = under.y; y < under.y + under.height; y++) {
+      for (int x = under.x; x < under.x + under.width; x++) {
+        float thrown = soft.at(x - away, y - away);
+        if (thrown < FAINT) {
+          continue;
+        }
         int at = y * width + x;
-        float thrown = y >= away && x >= away ? soft[at - away * width - away] : 0;
         // A soft shadow gets thin; twice of it is as dark under the letters as a hard one.
         float dark = Math.min(255, 2 * thrown) * shadow.opacity() / 100;
-        float under = dark * (255 - (pixels[at] >>> 24)) / 255 / 255;
-        if (under > 0) {
+        float share = dark * (255 - (pixels[at] >>> 24)) / 255 / 255;
+        if (share > 0) {
           pixels[at] =
-              plus(pixels[at] >>> 24, 255 * under) << 24
-                  | plus(pixels[at] >> 16 & 0xff, red * under) << 16
-                  | plus(pixels[at] >> 8 & 0xff, green * under) << 8
-                  | plus(pixels[at] & 0xff, blue * under);
+              plus(pixels[at] >>> 24, 255 * share) << 24
+                  | plus(pixels[at] >> 16 & 0xff, red * share) << 16
+                  | plus(pixels[at] >> 8 & 0xff, green * share) << 8
+                  | plus(pixels[at] & 0xff, blue * share);
         }
       }
     }
@@ -230,25 +283,32 @@ final class Brush {
 
   /** Blurs all that was drawn. */
   void blur(double sigma) {
-    int[] blurred = new int[pixels.length];
+    Rectangle part = inside(drawn, Blurring.reach(sigma));
+    int[] blurred = new int[part.width * part.height];
     for (int shift = 0; shift <= 24; shift += 8) {
-      float[] soft = soft(shift, sigma);
+      Soft soft = soft(shift, sigma);
       for (int i = 0; i < blurred.length; i++) {
-        blurred[i] |= (int) (soft[i] + 0.5f) << shift;
+        float value = soft.at(part.x + i % part.width, part.y + i / part.width);
+        blurred[i] |= (int) (value + 0.5f) << shift;
       }
     }
-    System.arraycopy(blurred, 0, pixels, 0, pixels.length);
+    for (int y = 0; y < part.height; y++) {
+      System.arraycopy(blurred, y * part.width, pixels, (part.y + y) * width + part.x, part.width);
+    }
+    drawn = part;
   }
 
-  private float[] soft(int shift, double sigma) {
-    if (blurring == null) {
-      blurring = new Blurring(width, height);
+  /** One of four bytes of all pixels, softened, where there is anything of it. */
+  private Soft soft(int shift, double sigma) {
+    Rectangle part = inside(drawn, Blurring.reach(sigma));
+    float[] values = new float[part.width * part.height];
+    for (int y = 0; y < part.height; y++) {
+      int row = (part.y + y) * width + part.x;
+      for (int x = 0; x < part.width; x++) {
+        values[y * part.width + x] = pixels[row + x] >>> shift & 0xff;
+      }
     }
-    float[] values = blurring.values();
-    for (int i = 0; i < values.length; i++) {
-      values[i] = pixels[i] >>> shift & 0xff;
-    }
-    return blurring.blurred(sigma);
+    return Soft.of(part, values, sigma);
   }
 
   private static int plus(int value, float more) {

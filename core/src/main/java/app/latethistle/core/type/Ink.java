@@ -1,6 +1,7 @@
 package app.latethistle.core.type;
 
 import app.latethistle.core.picture.Frame;
+import java.awt.Rectangle;
 
 /**
  * What is written, as it is laid over frames: luma and opacity of each pixel, colour of each 2x2
@@ -34,30 +35,30 @@ final class Ink {
    *
    * @param argb alpha, red, green, blue of each, the colours weighed by alpha
    * @param across pixels of a row, even
-   * @param down rows, even
+   * @param part where there may be any
    */
-  static Ink of(int[] argb, int across, int down) {
-    int top = 0;
-    while (top < down && isEmpty(argb, top * across, across)) {
+  static Ink of(int[] argb, int across, Rectangle part) {
+    int top = part.y;
+    int bottom = part.y + part.height;
+    while (top < bottom && isEmpty(argb, top * across + part.x, part.width)) {
       top++;
     }
-    if (top == down) {
+    if (top == bottom) {
       return new Ink(0, 0, 0, 0);
     }
-    int bottom = down;
-    while (isEmpty(argb, (bottom - 1) * across, across)) {
+    while (isEmpty(argb, (bottom - 1) * across + part.x, part.width)) {
       bottom--;
     }
-    int left = across;
-    int right = 0;
+    int left = part.x + part.width;
+    int right = part.x;
     for (int y = top; y < bottom; y++) {
       int row = y * across;
-      for (int x = 0; x < left; x++) {
+      for (int x = part.x; x < left; x++) {
         if (argb[row + x] >>> 24 != 0) {
           left = x;
         }
       }
-      for (int x = across - 1; x >= right; x--) {
+      for (int x = part.x + part.width - 1; x >= right; x--) {
         if (argb[row + x] >>> 24 != 0) {
           right = x + 1;
         }
@@ -91,22 +92,28 @@ final class Ink {
         for (int k = 0; k < 4; k++) {
           int pixel = argb[(top + y + k / 2) * across + left + x + k % 2];
           int a = pixel >>> 24;
+          if (a == 0) {
+            continue;
+          }
           int r = pixel >> 16 & 0xff;
           int g = pixel >> 8 & 0xff;
           int b = pixel & 0xff;
           int at = (y + k / 2) * width + x + k % 2;
           opacity[at] = (byte) a;
           // ITU-R BT.709, limited range, of the colour without its weight.
-          double weight = a == 0 ? 0 : 1.0 / a;
+          double weight = 1.0 / a;
           luma[at] = (byte) ((int) (16.5 + (46.559 * r + 156.629 * g + 15.812 * b) * weight));
           alpha += a;
           red += r;
           green += g;
           blue += b;
         }
+        if (alpha == 0) {
+          continue;
+        }
         int at = y / 2 * (width / 2) + x / 2;
         thin[at] = (byte) ((alpha + 2) / 4);
-        double weight = alpha == 0 ? 0 : 1.0 / alpha;
+        double weight = 1.0 / alpha;
         double bright = 0.2126 * red + 0.7152 * green + 0.0722 * blue;
         cb[at] = (byte) Math.round(128 + 224 * (blue - bright) * weight / 1.8556);
         cr[at] = (byte) Math.round(128 + 224 * (red - bright) * weight / 1.5748);

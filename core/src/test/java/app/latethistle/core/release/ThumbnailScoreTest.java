@@ -9,13 +9,13 @@ import org.junit.jupiter.api.Test;
 
 /** Pictures whose contrast is known, sharp and soft. */
 class ThumbnailScoreTest {
-  /** Stripes of black and white, whose borders are as wide as said. */
-  private static Frame stripes(int border) {
+  /** Squares of black and white, whose borders are as wide as said. */
+  private static Frame squares(int border) {
     int[] rgb = new int[640 * 360];
     for (int i = 0; i < rgb.length; i++) {
-      double at = i % 640 % 160 - 80;
-      double white = Math.min(1, Math.max(0, 0.5 + (40 - Math.abs(at)) / border));
-      int grey = (int) Math.round(255 * white);
+      double x = white(i % 640, border);
+      double y = white(i / 640, border);
+      int grey = (int) Math.round(255 * (x * (1 - y) + y * (1 - x)));
       rgb[i] = (grey << 16) | (grey << 8) | grey;
     }
     Frame frame = new Frame(640, 360);
@@ -23,15 +23,19 @@ class ThumbnailScoreTest {
     return frame;
   }
 
+  private static double white(int at, int border) {
+    return Math.min(1, Math.max(0, 0.5 + (10 - Math.abs(at % 40 - 20.0)) / border));
+  }
+
   @Test
   void blackAndWhiteAreAsFarApartAsCanBe() {
-    assertThat(ThumbnailScore.of(stripes(1)).contrast()).isCloseTo(21, offset(0.1));
+    assertThat(ThumbnailScore.of(squares(1)).contrast()).isCloseTo(21, offset(0.1));
   }
 
   @Test
   void aSharpPictureIsBetterThanASoftOne() {
-    ThumbnailScore sharp = ThumbnailScore.of(stripes(1));
-    ThumbnailScore soft = ThumbnailScore.of(stripes(60));
+    ThumbnailScore sharp = ThumbnailScore.of(squares(1));
+    ThumbnailScore soft = ThumbnailScore.of(squares(14));
     assertThat(sharp.sharpness()).isGreaterThan(soft.sharpness());
     assertThat(sharp.value()).isGreaterThan(soft.value());
     assertThat(sharp.faces()).isZero();

@@ -248,9 +248,9 @@ class ProgramTest {
             new EndFade(12),
             50);
     assertThat(program(root, 50).key(new FrameRange(0, 50)))
-        .isEqualTo("fe1daaa44c63b29ccf71a802081386fd06147e93d033ad065971d1a1436ddfa3");
+        .isEqualTo("41a59190929561434916d4218aedc4568cf041aa6275836f61d1c53c57cbfce7");
     assertThat(program(root, 50).key(new FrameRange(15, 30)))
-        .isEqualTo("dfff4a298b425aa3530d8bd6365b361d9c9f8325eb6c42c19cd923b7456c04ae");
+        .isEqualTo("5fefd560dcab6997121cfe050f06c9d1252c3abae873eae97c06764de71c3856");
   }
 
   @Test
