@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Facts } from "../api/client";
 import { PutRight } from "../rooms/takes/PutRight";
@@ -49,7 +49,22 @@ describe("putting a take right", () => {
     expect(screen.getByText("Soften")).toBeTruthy();
     fireEvent.click(screen.getByText("Make it even"));
     await waitFor(() =>
-      expect(server.sent(`POST ${PATH}`)).toEqual({ kind: "LIGHT", boxes: null }),
+      expect(server.sent(`POST ${PATH}`)).toEqual({ kind: "LIGHT", boxes: null, strength: null }),
+    );
+  });
+
+  it("takes out as much noise as is chosen", async () => {
+    server.on(`GET ${PATH}`, []).on(`POST ${PATH}`, {}, 201);
+    shown(facts());
+    fireEvent.mouseDown(
+      within(
+        (await screen.findByLabelText("By how much: Noise")).parentElement as HTMLElement,
+      ).getByRole("combobox"),
+    );
+    fireEvent.click(screen.getByRole("option", { name: "twice as much" }));
+    fireEvent.click(screen.getByText("Take it out"));
+    await waitFor(() =>
+      expect(server.sent(`POST ${PATH}`)).toEqual({ kind: "NOISE", boxes: null, strength: 200 }),
     );
   });
 

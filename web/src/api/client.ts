@@ -76,6 +76,7 @@ export type TitleSight = Schemas["TitleSight"];
 export type Caption = Schemas["CaptionView"];
 export type WordChoices = Schemas["WordChoices"];
 export type SafeArea = Schemas["SafeArea"];
+export type Zone = Schemas["Zone"];
 export type OwnFace = Schemas["BroughtFace"];
 export type Lettering = Schemas["Lettering"];
 export type TitleMovement = Schemas["Movement"];

@@ -6449,6 +6449,7 @@ export interface components {
             right: number;
             /** Format: int32 */
             top: number;
+            zones: components["schemas"]["Zone"][];
         };
         SafeView: {
             /** Format: int32 */
@@ -6460,6 +6461,7 @@ export interface components {
             /** Format: int32 */
             top: number;
             usual: boolean;
+            zones: components["schemas"]["Zone"][];
         };
         SaveFinish: {
             name: string;
@@ -7458,6 +7460,8 @@ export interface components {
             boxes: components["schemas"]["FilledPlace"][] | null;
             /** @enum {string} */
             kind: "FILL" | "LIGHT" | "NOISE" | "BLOCKS" | "REPEATS" | "JUMPS";
+            /** Format: int32 */
+            strength: number | null;
         };
         WatchView: {
             /** Format: date-time */
@@ -7530,6 +7534,16 @@ export interface components {
             /** Format: int64 */
             revision: number;
             text: string | null;
+        };
+        Zone: {
+            /** Format: int32 */
+            bottom: number;
+            /** Format: int32 */
+            left: number;
+            /** Format: int32 */
+            right: number;
+            /** Format: int32 */
+            top: number;
         };
     };
     responses: never;

@@ -1,7 +1,9 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
+import { useState } from "react";
 import type { Facts, Production, Take } from "../../api/client";
+import { Choice } from "../../parts/Choice";
 import { plural } from "../../parts/words";
 import { ink } from "../../theme";
 import { useRepairs, type RepairKind } from "./useRepairs";
@@ -16,6 +18,15 @@ const AT_WORK: Record<RepairKind, string> = {
   JUMPS: "Bridging",
 };
 
+/** In percent of what is measured. */
+const STRENGTHS = [
+  ["50", "half of it"],
+  ["100", "as measured"],
+  ["200", "twice as much"],
+] as const;
+
+type Strength = (typeof STRENGTHS)[number][0];
+
 /** What of a take can be put right in another one made of it, and how far that is. */
 export function PutRight({
   production,
@@ -28,6 +39,21 @@ export function PutRight({
   facts: Facts | null;
 }) {
   const { working, failed, ask, stop } = useRepairs(production.id, take.id);
+  const [strength, setStrength] = useState<Partial<Record<RepairKind, Strength>>>({});
+  const graded = (kind: RepairKind, says: string, act: string) => (
+    <Way key={kind} says={says}>
+      <Choice
+        label={`By how much: ${says}`}
+        width={120}
+        value={strength[kind] ?? "100"}
+        of={STRENGTHS}
+        onChange={(to) => setStrength({ ...strength, [kind]: to })}
+      />
+      <Button onClick={() => ask({ kind, strength: Number(strength[kind] ?? "100") })}>
+        {act}
+      </Button>
+    </Way>
+  );
   const way = (kind: RepairKind, says: string, act: string) => (
     <Way key={kind} says={says}>
       <Button onClick={() => ask({ kind })}>{act}</Button>
@@ -66,8 +92,8 @@ export function PutRight({
                   "Draw the motion",
                 )}
               {facts.jumps.length > 0 && way("JUMPS", plural(facts.jumps.length, "jump"), "Bridge")}
-              {way("NOISE", "Noise, as much as is measured", "Take it out")}
-              {way("BLOCKS", "Blocks and ringing of compression", "Soften")}
+              {graded("NOISE", "Noise", "Take it out")}
+              {graded("BLOCKS", "Blocks and ringing of compression", "Soften")}
             </>
           )}
         </>

@@ -21,12 +21,12 @@ export function useRepairs(productionId: number, takeId: number) {
     refetchInterval: (query) =>
       query.state.data?.some((r) => !r.work.failed) === true ? WATCHED_EVERY : false,
   }).data;
-  const ask = useChange<{ kind: RepairKind; boxes?: Place[] | null }>(
+  const ask = useChange<{ kind: RepairKind; boxes?: Place[] | null; strength?: number }>(
     productionId,
-    ({ kind, boxes }) =>
+    ({ kind, boxes, strength }) =>
       api.POST("/api/productions/{productionId}/takes/{takeId}/repairs", {
         params: { path },
-        body: { kind, boxes: boxes ?? null },
+        body: { kind, boxes: boxes ?? null, strength: strength ?? null },
       }),
   );
   const stop = useChange<number>(productionId, (id) =>

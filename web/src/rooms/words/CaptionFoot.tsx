@@ -8,7 +8,7 @@ import { captionsUrl, type Film, type Production, type Words } from "../../api/c
 import { useBringCaptions } from "../../api/words";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
-import { Choice } from "./Choice";
+import { Choice } from "../../parts/Choice";
 import { FaceChoice } from "./FaceChoice";
 import type { WordsActions } from "./useWordsActions";
 

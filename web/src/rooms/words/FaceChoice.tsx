@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { useWordChoices } from "../../api/words";
-import { Choice } from "./Choice";
+import { Choice } from "../../parts/Choice";
 import { OwnFaces } from "./OwnFaces";
 
 const BRING = "\0bring in";

@@ -6,7 +6,7 @@ import { useWordChoices } from "../../api/words";
 import { CardRow } from "../../parts/CardRow";
 import { NumberField } from "../../parts/NumberField";
 import { ink } from "../../theme";
-import { Choice } from "./Choice";
+import { Choice } from "../../parts/Choice";
 import { ColourField } from "./ColourField";
 import { FaceChoice } from "./FaceChoice";
 import { lettersOf, shaded, sized } from "./titles";

@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import type { TitleMovement } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
 import { ink } from "../../theme";
-import { Choice } from "./Choice";
+import { Choice } from "../../parts/Choice";
 import { KINDS, ORDERS, UNITS } from "./arrivals";
 
 type Arrival = TitleMovement["in"];

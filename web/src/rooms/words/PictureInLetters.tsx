@@ -3,7 +3,7 @@ import type { Material } from "../../api/client";
 import { useMaterial } from "../../api/queries";
 import { CardRow } from "../../parts/CardRow";
 import { ink } from "../../theme";
-import { Choice } from "./Choice";
+import { Choice } from "../../parts/Choice";
 
 /** What stands for no take. */
 const NONE = "none";

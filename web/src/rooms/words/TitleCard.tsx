@@ -22,7 +22,7 @@ import { AsideFields } from "../mix/AsideFields";
 import { TiesThere } from "../mix/TiesThere";
 import { freeAt, onCut } from "../mix/moments";
 import { AlignChoice } from "./AlignChoice";
-import { Choice } from "./Choice";
+import { Choice } from "../../parts/Choice";
 import { ContrastBars } from "./ContrastBars";
 import { KeepDesign } from "./KeepDesign";
 import { LetteringFields } from "./LetteringFields";
@@ -235,9 +235,7 @@ export function TitleCard(props: Props) {
           )}
           {sight.covers && <Box sx={{ color: ink.rust }}>over somebody’s face</Box>}
           {sight.crowds && (
-            <Box sx={{ color: ink.rust }}>
-              where publishers lay films and signs over an end card
-            </Box>
+            <Box sx={{ color: ink.rust }}>where its publisher lays things over the picture</Box>
           )}
           {sight.over.length > 0 && (
             <Box sx={{ color: ink.rust }}>

@@ -125,7 +125,7 @@ class MendingAgainstFfmpegTest {
   @Test
   void noise() throws IOException {
     byte[] noisy = filtered(real, "noise=alls=12:allf=t");
-    double ours = near("ours", mended(Mending.withoutNoise(), noisy));
+    double ours = near("ours", mended(Mending.withoutNoise(1), noisy));
     assertThat(ours).isGreaterThan(near("noisy", noisy) + 6);
     for (String filter :
         List.of("hqdn3d=8:6:12:9", "vaguedenoiser=6", "fftdnoiz=6:prev=1:next=1")) {
@@ -137,7 +137,7 @@ class MendingAgainstFfmpegTest {
   void blocks() throws IOException {
     for (String codec : List.of("-c:v mpeg2video -q:v 16 -g 12", "-c:v mpeg4 -q:v 14")) {
       byte[] hard = compressed(codec);
-      double ours = near("ours", mended(Mending.withoutBlocks(), hard));
+      double ours = near("ours", mended(Mending.withoutBlocks(1), hard));
       assertThat(ours).isGreaterThan(near(codec, hard));
       for (String filter : List.of("deblock", "pp7=8")) {
         assertThat(ours).as(filter).isGreaterThan(near(filter, filtered(hard, filter)));

@@ -28,6 +28,15 @@ final class BlocksOut implements Mending {
   private static final int TRIED_EVERY = 24;
   private static final int MOST_TRIED = 6;
 
+  private final double strength;
+
+  /**
+   * @param strength of what was measured, 1 for as much
+   */
+  BlocksOut(double strength) {
+    this.strength = strength;
+  }
+
   @Override
   public void mend(Clip clip, Clip.Taker taker, Clip.Progress progress) throws IOException {
     int wide = Math.min(PART, clip.width() / 8 * 8);
@@ -42,7 +51,7 @@ final class BlocksOut implements Mending {
           count[0]++;
           progress.at(0);
         });
-    float least = (float) least(parts, wide, high);
+    float least = (float) (strength * least(parts, wide, high));
     List<CosineShrink> shrinks = CosineShrink.of(clip, STEP);
     Frame made = new Frame(clip.width(), clip.height());
     clip.each(

@@ -30,14 +30,22 @@ public interface Mending {
     return new EvenLight(jumps, rate);
   }
 
-  /** Takes noise out: {@link NoiseOut}. */
-  static Mending withoutNoise() {
-    return new NoiseOut();
+  /**
+   * Takes noise out: {@link NoiseOut}.
+   *
+   * @param strength of what was measured, 1 for as much
+   */
+  static Mending withoutNoise(double strength) {
+    return new NoiseOut(strength);
   }
 
-  /** Softens blocks and ringing of hard compression: {@link BlocksOut}. */
-  static Mending withoutBlocks() {
-    return new BlocksOut();
+  /**
+   * Softens blocks and ringing of hard compression: {@link BlocksOut}.
+   *
+   * @param strength of what was measured, 1 for as much
+   */
+  static Mending withoutBlocks(double strength) {
+    return new BlocksOut(strength);
   }
 
   /**

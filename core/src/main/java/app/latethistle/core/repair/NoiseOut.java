@@ -24,9 +24,18 @@ final class NoiseOut implements Mending {
   /** From one place at which noise is measured to the next, in pictures. */
   private static final int MEASURED_EVERY = 24;
 
+  private final double strength;
+
+  /**
+   * @param strength of what was measured, 1 for as much
+   */
+  NoiseOut(double strength) {
+    this.strength = strength;
+  }
+
   @Override
   public void mend(Clip clip, Clip.Taker taker, Clip.Progress progress) throws IOException {
-    Run run = new Run(clip, taker, progress);
+    Run run = new Run(clip, taker, progress, LEAST * strength);
     run.measure();
     run.clean();
   }
@@ -35,6 +44,7 @@ final class NoiseOut implements Mending {
     private final Clip clip;
     private final Clip.Taker taker;
     private final Clip.Progress progress;
+    private final double deviations;
     private final List<CosineShrink> shrinks;
     private final double[] noise = new double[PLANES];
     private final Deque<List<Plane>> window = new ArrayDeque<>();
@@ -42,7 +52,8 @@ final class NoiseOut implements Mending {
     private int count;
     private int given;
 
-    Run(Clip clip, Clip.Taker taker, Clip.Progress progress) {
+    Run(Clip clip, Clip.Taker taker, Clip.Progress progress, double deviations) {
+      this.deviations = deviations;
       this.clip = clip;
       this.taker = taker;
       this.progress = progress;
@@ -89,7 +100,7 @@ final class NoiseOut implements Mending {
             if (window.size() == CosineShrink.DEPTH) {
               for (int plane = 0; plane < PLANES; plane++) {
                 if (noise[plane] > 0) {
-                  float least = (float) (LEAST * noise[plane]);
+                  float least = (float) (deviations * noise[plane]);
                   shrinks.get(plane).add(least, planes(plane));
                 }
               }

@@ -9,7 +9,7 @@
  * surroundings and goes along.
  *
  * <pre>{@code
- * Mending.withoutNoise().mend(clip, (number, frame) -> show(frame), share -> {});
+ * Mending.withoutNoise(1).mend(clip, (number, frame) -> show(frame), share -> {});
  * }</pre>
  */
 package app.latethistle.core.repair;

@@ -117,16 +117,28 @@ class MendingTest {
   void noiseGoesAndThePictureStays(long seed, double deviation, double pan) throws IOException {
     Kept real = painted(scene(seed, 12, pan), 12);
     Kept noisy = spoiled(real, noise(deviation));
-    Kept made = mended(Mending.withoutNoise(), noisy);
+    Kept made = mended(Mending.withoutNoise(1), noisy);
     assertThat(error(made, real)).isLessThan(error(noisy, real) / 8);
+  }
+
+  /** Less is left of the grain, the more is asked for; the picture is worse than as measured. */
+  @Test
+  void asMuchIsTakenOutAsIsAskedFor() throws IOException {
+    Kept real = painted(scene(7, 8, 0), 8);
+    Kept noisy = spoiled(real, noise(6));
+    double little = error(mended(Mending.withoutNoise(0.5), noisy), noisy);
+    double measured = error(mended(Mending.withoutNoise(1), noisy), noisy);
+    double much = error(mended(Mending.withoutNoise(2), noisy), noisy);
+    assertThat(little).isLessThan(measured);
+    assertThat(measured).isLessThan(much);
   }
 
   @Test
   void picturesWithoutNoiseStayAsTheyAre() throws IOException {
     Kept real = painted(scene(5, 6, 0), 6);
-    assertThat(error(mended(Mending.withoutNoise(), real), real)).isZero();
+    assertThat(error(mended(Mending.withoutNoise(1), real), real)).isZero();
     Kept short3 = painted(scene(5, 3, 1), 3);
-    assertThat(error(mended(Mending.withoutNoise(), short3), short3)).isZero();
+    assertThat(error(mended(Mending.withoutNoise(1), short3), short3)).isZero();
   }
 
   @ParameterizedTest
@@ -160,7 +172,7 @@ class MendingTest {
   void blocksGo(long seed) throws IOException {
     Kept real = painted(new PaintedScene(seed, 2, 0, 0, null, 2.5), 2);
     Kept hard = compressed(real);
-    Kept made = mended(Mending.withoutBlocks(), hard);
+    Kept made = mended(Mending.withoutBlocks(1), hard);
     assertThat(error(made, hard)).as("something was done").isPositive();
     assertThat(steps(made)).isLessThan(1 + (steps(hard) - 1) / 2);
   }

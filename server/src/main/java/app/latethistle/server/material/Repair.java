@@ -17,12 +17,15 @@ class Repair extends TakeWork {
   @Column(columnDefinition = "text")
   private String boxes;
 
+  private int strength;
+
   protected Repair() {}
 
-  Repair(TakeEntry take, RepairKind kind, List<Box> boxes) {
+  Repair(TakeEntry take, RepairKind kind, List<Box> boxes, int strength) {
     super(take);
     this.kind = kind;
     this.boxes = StoredBoxes.write(boxes);
+    this.strength = strength;
   }
 
   RepairKind kind() {
@@ -32,6 +35,11 @@ class Repair extends TakeWork {
   /** Those that are filled. */
   List<Box> boxes() {
     return StoredBoxes.read(boxes);
+  }
+
+  /** By how much noise and blocks are taken out, 1 for as much as is measured. */
+  double strength() {
+    return strength / 100.0;
   }
 
   RepairView repairView() {

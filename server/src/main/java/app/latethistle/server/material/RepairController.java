@@ -29,6 +29,11 @@ import org.springframework.web.bind.annotation.RestController;
 class RepairController {
   private static final int MOST_BOXES = 4;
 
+  /** In percent of what is measured. */
+  private static final int WEAKEST = 25;
+
+  private static final int STRONGEST = 300;
+
   private final Productions productions;
   private final Takes takes;
   private final Repairs repairs;
@@ -53,8 +58,12 @@ class RepairController {
    *
    * @param boxes what is filled, in parts of the picture's width and height; null for the take's
    *     marks
+   * @param strength of noise and blocks in percent of what is measured, 25 to 300; null for 100
    */
-  record WantedRepair(RepairKind kind, @Schema(nullable = true) List<FilledPlace> boxes) {}
+  record WantedRepair(
+      RepairKind kind,
+      @Schema(nullable = true) List<FilledPlace> boxes,
+      @Schema(nullable = true) Integer strength) {}
 
   /** A box of a picture, in parts of its width and height. */
   record FilledPlace(double left, double top, double right, double bottom) {
@@ -105,7 +114,18 @@ class RepairController {
       throw new Refused("Take " + take.number() + " is being put right already.");
     }
     repairs.deleteAll(before);
-    Repair repair = repairs.save(new Repair(take, wanted.kind(), boxes));
+    int strength = Optional.ofNullable(wanted.strength()).orElse(100);
+    if (strength < WEAKEST || strength > STRONGEST) {
+      throw new Refused(
+          "Noise and blocks are taken out by "
+              + WEAKEST
+              + " to "
+              + STRONGEST
+              + " %, not "
+              + strength
+              + ".");
+    }
+    Repair repair = repairs.save(new Repair(take, wanted.kind(), boxes, strength));
     jobs.enqueue(repairTake, repair.id());
     return repair.repairView();
   }

@@ -56,16 +56,18 @@ public enum RepairKind {
    * What is done to the pictures, one after the other.
    *
    * @param facts of the take, whose frames are the file's own, if it has been measured
+   * @param strength of noise and blocks, 1 for as much as is measured
    * @param rate at which the pictures come
    */
-  List<Mending> mendings(List<Box> boxes, Optional<TakeFacts> facts, FrameRate rate) {
+  List<Mending> mendings(
+      List<Box> boxes, Optional<TakeFacts> facts, double strength, FrameRate rate) {
     double perSecond = rate.perSecond();
     List<Integer> jumps = facts.map(f -> jumps(f, perSecond)).orElse(List.of());
     return switch (this) {
       case FILL -> boxes.stream().map(Mending::filled).toList();
       case LIGHT -> List.of(Mending.evenLight(jumps, perSecond));
-      case NOISE -> List.of(Mending.withoutNoise());
-      case BLOCKS -> List.of(Mending.withoutBlocks());
+      case NOISE -> List.of(Mending.withoutNoise(strength));
+      case BLOCKS -> List.of(Mending.withoutBlocks(strength));
       case REPEATS -> List.of(Mending.withoutRepeats(perSecond));
       case JUMPS -> List.of(Mending.bridged(jumps, perSecond));
     };

@@ -47,7 +47,7 @@ class RepairTake {
                 store.path(take.medium().hash()),
                 take.medium().facts(),
                 rate,
-                repair.kind().mendings(repair.boxes(), take.measured(), rate),
+                repair.kind().mendings(repair.boxes(), take.measured(), repair.strength(), rate),
                 made,
                 share -> repairs.tell(id, share));
             bring(bringIn.getObject(), take, repair.kind(), made);
