@@ -1,8 +1,8 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Popover from "@mui/material/Popover";
-import { useState } from "react";
-import type { SafeArea, Words } from "../../api/client";
+import { Fragment, useState } from "react";
+import type { SafeArea, Words, Zone } from "../../api/client";
 import { NumberField } from "../../parts/NumberField";
 import { ink } from "../../theme";
 
@@ -19,7 +19,18 @@ const SIDES = [
   { side: "bottom", area: "3 / 2" },
 ] as const;
 
-/** What is kept free of words at the sides of a shape: what its publishers lay over the picture. */
+/** The numbers of a zone, in the order they are typed. */
+const EDGES = ["left", "top", "right", "bottom"] as const;
+
+/** What is kept free at least, in thousandths. */
+const LEAST = 20;
+
+const MOST_ZONES = 8;
+
+/** Where buttons usually lie. */
+const BUTTONS: Zone = { left: 860, top: 450, right: 1000, bottom: 800 };
+
+/** What is kept free of words in a shape: what its publishers lay over the picture. */
 export function SafeAreaFields(props: {
   shape: string;
   safe: Words["safe"];
@@ -27,15 +38,17 @@ export function SafeAreaFields(props: {
 }) {
   const { shape, safe, onSet } = props;
   const [at, setAt] = useState<HTMLElement | null>(null);
-  const { left, top, right, bottom, usual } = safe;
+  const { left, top, right, bottom, zones, usual } = safe;
+  const setZone = (at: number, zone: Zone) =>
+    onSet({ left, top, right, bottom, zones: zones.map((z, i) => (i === at ? zone : z)) });
   return (
     <>
       <Button
         size="small"
-        title={`What is kept free of words at the sides in ${shape}`}
+        title={`What is kept free of words in ${shape}`}
         onClick={(e) => setAt(e.currentTarget)}
       >
-        {usual ? "sides" : "own sides"}
+        {usual ? "kept free" : "own kept free"}
       </Button>
       <Popover
         open={at !== null}
@@ -45,9 +58,9 @@ export function SafeAreaFields(props: {
         anchorOrigin={{ vertical: "top", horizontal: "center" }}
         transformOrigin={{ vertical: "bottom", horizontal: "center" }}
       >
-        <Box component="section" aria-label={`Safe area of ${shape}`} sx={{ p: 3, width: 340 }}>
+        <Box component="section" aria-label={`Safe area of ${shape}`} sx={{ p: 3, width: 400 }}>
           <Box sx={{ color: ink.ink2, pb: 2 }}>
-            Words keep clear of what is laid over {shape} at its sides, in % of the picture.
+            Words keep clear of what is laid over {shape}, in % of the picture: at its sides
           </Box>
           <Box
             sx={{
@@ -67,7 +80,7 @@ export function SafeAreaFields(props: {
                   hint={`Kept free at the ${side} of ${shape}`}
                   onChange={(to) =>
                     onSet({
-                      ...{ left, top, right, bottom },
+                      ...{ left, top, right, bottom, zones },
                       [side]: Math.min(MOST, Math.max(0, Math.round(to * PER_PERCENT))),
                     })
                   }
@@ -75,13 +88,75 @@ export function SafeAreaFields(props: {
               </Box>
             ))}
           </Box>
-          {!usual && (
-            <Button size="small" sx={{ mt: 2 }} onClick={() => onSet(null)}>
-              As usual
-            </Button>
+          <Box sx={{ color: ink.ink2, pt: 3, pb: 1 }}>
+            and in parts of it, by their edges in % from the left and the top.
+          </Box>
+          {zones.length > 0 && (
+            <Box
+              sx={{
+                display: "grid",
+                gridTemplateColumns: "repeat(4, 54px) auto",
+                gap: 1,
+                alignItems: "center",
+                justifyContent: "start",
+                pb: 1,
+                color: ink.ink2,
+              }}
+            >
+              {EDGES.map((edge) => (
+                <Box key={edge}>{edge}</Box>
+              ))}
+              <Box />
+              {zones.map((zone, i) => (
+                <Fragment key={i}>
+                  {EDGES.map((edge) => (
+                    <NumberField
+                      key={edge}
+                      bare
+                      label={`${edge} edge of part ${i + 1}`}
+                      unit="%"
+                      digits={1}
+                      value={zone[edge] / PER_PERCENT}
+                      onChange={(to) => setZone(i, edged(zone, edge, Math.round(to * PER_PERCENT)))}
+                    />
+                  ))}
+                  <Button
+                    size="small"
+                    aria-label={`Take part ${i + 1} out`}
+                    onClick={() =>
+                      onSet({ left, top, right, bottom, zones: zones.filter((_, k) => k !== i) })
+                    }
+                  >
+                    Take out
+                  </Button>
+                </Fragment>
+              ))}
+            </Box>
           )}
+          <Box sx={{ display: "flex", gap: 2 }}>
+            {zones.length < MOST_ZONES && (
+              <Button
+                size="small"
+                onClick={() => onSet({ left, top, right, bottom, zones: [...zones, BUTTONS] })}
+              >
+                Keep a part free
+              </Button>
+            )}
+            {!usual && (
+              <Button size="small" onClick={() => onSet(null)}>
+                As usual
+              </Button>
+            )}
+          </Box>
         </Box>
       </Popover>
     </>
   );
+}
+
+/** A zone with an edge elsewhere, as far as the picture and the opposite edge let it. */
+function edged(zone: Zone, edge: keyof Zone, to: number): Zone {
+  const least = edge === "right" ? zone.left + LEAST : edge === "bottom" ? zone.top + LEAST : 0;
+  const most = edge === "left" ? zone.right - LEAST : edge === "top" ? zone.bottom - LEAST : 1000;
+  return { ...zone, [edge]: Math.min(most, Math.max(least, to)) };
 }

@@ -65,7 +65,7 @@ export function TitleBlocks(props: Props) {
     onTry(moved(title, to[0] ?? now.x, to[1] ?? now.y));
     soon.ask();
   };
-  const { left, top, right, bottom } = words.safe;
+  const { left, top, right, bottom, zones } = words.safe;
   return (
     <svg
       ref={surface}
@@ -94,10 +94,17 @@ export function TitleBlocks(props: Props) {
         />
       )}
       {shown.safe &&
-        seen.some((title) => title.words.kind === "END") &&
-        words.reserved.map((part) => (
+        [
+          ...(seen.some((title) => title.words.kind === "END") ? words.reserved : []),
+          ...zones.map((z) => ({
+            x: z.left,
+            y: z.top,
+            width: z.right - z.left,
+            height: z.bottom - z.top,
+          })),
+        ].map((part, i) => (
           <rect
-            key={part.x}
+            key={i}
             {...part}
             fill="#000"
             fillOpacity={0.25}

@@ -27,6 +27,7 @@ import app.latethistle.core.words.Speakers;
 import app.latethistle.core.words.TitleKind;
 import app.latethistle.core.words.TitleWords;
 import app.latethistle.core.words.Unit;
+import app.latethistle.core.words.Zone;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -342,8 +343,24 @@ public final class WordForms {
   /** A shape. */
   public record Sides(int across, int down) {}
 
-  /** What is kept free of words at the sides of a shape. */
-  public record Safe(int across, int down, int left, int top, int right, int bottom) {
+  /** A part of the picture that is kept free of words. */
+  public record KeptFree(int left, int top, int right, int bottom) {
+    private static KeptFree of(Zone zone) {
+      return new KeptFree(zone.left(), zone.top(), zone.right(), zone.bottom());
+    }
+
+    private Zone get() {
+      return new Zone(left, top, right, bottom);
+    }
+  }
+
+  /**
+   * What is kept free of words at the sides of a shape.
+   *
+   * @param zones parts of the picture; null for none
+   */
+  public record Safe(
+      int across, int down, int left, int top, int right, int bottom, List<KeptFree> zones) {
     /** Those that are said; null if none is. */
     public static List<Safe> of(SafeAreas areas) {
       List<Safe> all =
@@ -352,14 +369,23 @@ public final class WordForms {
     }
 
     private static Safe of(Shape shape, SafeArea area) {
+      List<KeptFree> zones = area.zones().stream().map(KeptFree::of).toList();
       return new Safe(
-          shape.across(), shape.down(), area.left(), area.top(), area.right(), area.bottom());
+          shape.across(),
+          shape.down(),
+          area.left(),
+          area.top(),
+          area.right(),
+          area.bottom(),
+          zones.isEmpty() ? null : zones);
     }
 
     public static SafeAreas get(List<Safe> said) {
       TreeMap<Shape, SafeArea> areas = new TreeMap<>();
       for (Safe s : Say.or(said)) {
-        areas.put(Shape.of(s.across, s.down), new SafeArea(s.left, s.top, s.right, s.bottom));
+        List<Zone> zones = Say.or(s.zones).stream().map(KeptFree::get).toList();
+        areas.put(
+            Shape.of(s.across, s.down), new SafeArea(s.left, s.top, s.right, s.bottom, zones));
       }
       return new SafeAreas(areas);
     }

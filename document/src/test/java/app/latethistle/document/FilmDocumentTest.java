@@ -91,6 +91,7 @@ import app.latethistle.core.words.Order;
 import app.latethistle.core.words.SafeArea;
 import app.latethistle.core.words.SafeAreas;
 import app.latethistle.core.words.Unit;
+import app.latethistle.core.words.Zone;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -351,7 +352,15 @@ class FilmDocumentTest {
         random.nextBoolean()
             ? SafeAreas.USUAL
             : SafeAreas.USUAL.with(
-                Shape.of(9, 16), new SafeArea(random.nextInt(401), 0, random.nextInt(401), 9)));
+                Shape.of(9, 16),
+                new SafeArea(
+                    random.nextInt(401),
+                    0,
+                    random.nextInt(401),
+                    9,
+                    random.nextBoolean()
+                        ? List.of()
+                        : List.of(new Zone(random.nextInt(900), 450, 1000, 800)))));
   }
 
   private static FilmTitle title(Random random) {

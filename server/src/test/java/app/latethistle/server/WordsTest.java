@@ -446,7 +446,8 @@ class WordsTest {
         "add-title", Map.of("design", "Name at the edge", "text", "Maren", "at", onCut(cut, 1)));
     JsonNode usual = words(cut, "shape=9:16").get("safe");
     assertThat(usual.toString())
-        .isEqualTo("{\"left\":50,\"top\":50,\"right\":120,\"bottom\":180,\"usual\":true}");
+        .isEqualTo(
+            "{\"left\":50,\"top\":50,\"right\":120,\"bottom\":180,\"zones\":[],\"usual\":true}");
     assertThat(outside(cut)).isZero();
     Map<String, Object> area = Map.of("left", 300, "top", 50, "right", 50, "bottom", 400);
     cut.edit("set-safe-area", Map.of("shape", "16:9", "area", area));
@@ -469,6 +470,41 @@ class WordsTest {
 
   private static double outside(EditedFilm cut) {
     return sight(cut).get("outside").asDouble();
+  }
+
+  /** A column of buttons over the picture is a zone of its shape: titles and captions keep off. */
+  @Test
+  void aZoneIsKeptFreeInAShape() {
+    EditedFilm cut = cut();
+    cut.edit(
+        "add-title", Map.of("design", "Name at the edge", "text", "Maren", "at", onCut(cut, 1)));
+    String id = title(cut).get("id").asString();
+    Map<String, Object> right = Map.of("x", 800, "y", 600, "width", 300);
+    cut.edit("change-title", Map.of("title", Map.of("id", id, "box", right)));
+    assertThat(sight(cut).get("crowds").asBoolean()).isFalse();
+    Map<String, Integer> buttons = Map.of("left", 700, "top", 450, "right", 1000, "bottom", 800);
+    Map<String, Object> area =
+        Map.of("left", 50, "top", 50, "right", 50, "bottom", 50, "zones", List.of(buttons));
+    cut.edit("set-safe-area", Map.of("shape", "16:9", "area", area));
+    assertThat(words(cut, "").at("/safe/zones/0/left").asInt()).isEqualTo(700);
+    assertThat(words(cut, "shape=9:16").at("/safe/zones")).isEmpty();
+    assertThat(sight(cut).get("crowds").asBoolean()).isTrue();
+    assertThat(cut.api.get(cut.path + "/film.json").json().at("/film/safe/0/zones/0/right").asInt())
+        .isEqualTo(1000);
+    JsonNode move =
+        sight(cut)
+            .get("remedies")
+            .valueStream()
+            .filter(r -> r.get("kind").asString().equals("MOVE"))
+            .findFirst()
+            .orElseThrow();
+    cut.edit("change-title", Map.of("title", Map.of("id", id, "box", move.get("box"))));
+    assertThat(sight(cut).get("crowds").asBoolean()).isFalse();
+    Map<String, Integer> none = Map.of("left", 700, "top", 450, "right", 700, "bottom", 800);
+    Map<String, Object> wrong =
+        Map.of("left", 50, "top", 50, "right", 50, "bottom", 50, "zones", List.of(none));
+    assertThat(cut.tryEdit("set-safe-area", Map.of("shape", "16:9", "area", wrong)).detail())
+        .contains("takes up a fiftieth");
   }
 
   /** An end card leaves room for what its publisher lays over it; words there are moved clear. */

@@ -214,15 +214,18 @@ public final class FilmWritings {
     return lines;
   }
 
-  /** What captions are not to lie over: the focus of the shots behind, and marks. */
+  /** What captions are not to lie over: the focus of the shots behind, marks, and zones. */
   private List<ClearPlace.Spared> spared() {
     FrameRange whole = new FrameRange(0, film.cutting().length());
-    return Stream.concat(
+    return Stream.of(
             SeenFocus.in(film, other, shape, whole).stream()
                 .map(focus -> new ClearPlace.Spared(focus.at(), focus.part())),
             film.film().placements().stream()
                 .flatMap(shot -> SeenMark.of(film, shot, other, shape).stream())
-                .map(mark -> new ClearPlace.Spared(mark.at(), mark.part())))
+                .map(mark -> new ClearPlace.Spared(mark.at(), mark.part())),
+            film.film().safe().of(other.orElse(shape)).parts().stream()
+                .map(part -> new ClearPlace.Spared(whole, part)))
+        .flatMap(some -> some)
         .toList();
   }
 

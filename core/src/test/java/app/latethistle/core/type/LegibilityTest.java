@@ -13,8 +13,10 @@ import app.latethistle.core.words.SafeArea;
 import app.latethistle.core.words.SafeAreas;
 import app.latethistle.core.words.TitleKind;
 import app.latethistle.core.words.TitleWords;
+import app.latethistle.core.words.Zone;
 import java.awt.geom.Rectangle2D;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -164,6 +166,10 @@ class LegibilityTest {
     assertThat(wider.with(Shape.of(9, 16), upright)).isEqualTo(SafeAreas.USUAL);
     assertThat(wider.of(Shape.of(16, 9))).isEqualTo(SAFE);
     assertThatThrownBy(() -> new SafeArea(0, 401, 0, 0)).hasMessageContaining("not 40.1");
+    List<Zone> many = Collections.nCopies(9, new Zone(0, 0, 100, 100));
+    assertThatThrownBy(() -> new SafeArea(0, 0, 0, 0, many)).hasMessageContaining("not 9");
+    assertThatThrownBy(() -> new Zone(500, 0, 510, 100)).hasMessageContaining("a fiftieth");
+    assertThatThrownBy(() -> new Zone(900, 0, 1010, 100)).hasMessageContaining("in the picture");
   }
 
   private static double outside(

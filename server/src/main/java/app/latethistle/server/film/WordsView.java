@@ -8,6 +8,7 @@ import app.latethistle.core.words.Movement;
 import app.latethistle.core.words.SafeArea;
 import app.latethistle.core.words.Speakers;
 import app.latethistle.core.words.TitleWords;
+import app.latethistle.core.words.Zone;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.awt.geom.Rectangle2D;
 import java.util.List;
@@ -29,13 +30,14 @@ record WordsView(
     List<Reserved> reserved) {
 
   /**
-   * What is kept free of words at the picture's sides, in thousandths.
+   * What is kept free of words at the picture's sides and in zones, in thousandths.
    *
    * @param usual whether it is as nobody said another
    */
-  record SafeView(int left, int top, int right, int bottom, boolean usual) {
+  record SafeView(int left, int top, int right, int bottom, List<Zone> zones, boolean usual) {
     static SafeView of(SafeArea area, boolean usual) {
-      return new SafeView(area.left(), area.top(), area.right(), area.bottom(), usual);
+      return new SafeView(
+          area.left(), area.top(), area.right(), area.bottom(), area.zones(), usual);
     }
   }
 

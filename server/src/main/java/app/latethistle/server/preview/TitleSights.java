@@ -18,6 +18,7 @@ import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
 import app.latethistle.core.words.SafeArea;
 import app.latethistle.core.words.TitleKind;
+import app.latethistle.core.words.Zone;
 import app.latethistle.server.config.ServerOnly;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.material.Kept;
@@ -62,7 +63,7 @@ public class TitleSights {
    * @param outside the safe area, in lines of a picture 1080 high; 0 if it is inside
    * @param over shots whose focus it lies over, by their ids
    * @param covers whether it lies over somebody's face; not asked of what goes behind layers
-   * @param crowds whether an end card's words lie where its publisher lays things
+   * @param crowds whether it lies where its publisher lays things
    * @param area what it takes up
    */
   public record TitleSight(
@@ -176,6 +177,9 @@ public class TitleSights {
       key.put(focus.place().right()).put(focus.place().bottom());
     }
     key.put(safe.left()).put(safe.top()).put(safe.right()).put(safe.bottom());
+    for (Zone zone : safe.zones()) {
+      key.put(zone.left()).put(zone.top()).put(zone.right()).put(zone.bottom());
+    }
     written.writeKey(key, seen);
     String name = key.hash();
     Optional<TitleSight> before = known.get(name);
@@ -208,8 +212,10 @@ public class TitleSights {
     }
     Shape shape = Shape.of(program.width(), program.height());
     List<Rectangle2D> someone = pictures.overAll ? faces(program, frames, without) : List.of();
-    List<Rectangle2D> room =
-        written.words().kind() == TitleKind.END ? PublisherRoom.of(shape) : List.of();
+    List<Rectangle2D> room = new ArrayList<>(safe.parts());
+    if (written.words().kind() == TitleKind.END) {
+      room.addAll(PublisherRoom.of(shape));
+    }
     ReadingAid aid =
         new ReadingAid(
             faces.all(),

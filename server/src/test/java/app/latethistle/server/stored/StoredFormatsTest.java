@@ -105,6 +105,7 @@ import app.latethistle.core.words.Designs;
 import app.latethistle.core.words.SafeArea;
 import app.latethistle.core.words.SafeAreas;
 import app.latethistle.core.words.Speakers;
+import app.latethistle.core.words.Zone;
 import app.latethistle.media.Container;
 import app.latethistle.media.MediaFacts;
 import java.io.IOException;
@@ -239,7 +240,9 @@ class StoredFormatsTest {
           BALANCE,
           List.of(TITLE),
           List.of(CAPTIONS),
-          SafeAreas.USUAL.with(Shape.of(9, 16), new SafeArea(40, 80, 150, 220)));
+          SafeAreas.USUAL.with(
+              Shape.of(9, 16),
+              new SafeArea(40, 80, 150, 220, List.of(new Zone(860, 450, 1000, 800)))));
 
   private static FilmTitle title() {
     FilmTitle title =
