@@ -48,7 +48,7 @@ export function SafeAreaFields(props: {
         title={`What is kept free of words in ${shape}`}
         onClick={(e) => setAt(e.currentTarget)}
       >
-        {usual ? "kept free" : "own kept free"}
+        kept free
       </Button>
       <Popover
         open={at !== null}

@@ -6,6 +6,7 @@ export function titleFaults(title: Title, sight: TitleSight | undefined): string
   if (title.place == null) return ["tied to what is gone"];
   if (sight && sight.least < sight.needed) faults.push("contrast");
   if (sight && sight.outside >= 1) faults.push("outside");
+  if (sight?.covers) faults.push("over a face");
   if (sight?.crowds) faults.push("where publishers lay things");
   if (sight && sight.over.length > 0) faults.push("over the focus");
   if (title.stays < title.needs) faults.push("too short");
