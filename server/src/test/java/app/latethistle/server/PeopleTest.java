@@ -27,7 +27,7 @@ class PeopleTest {
   private final EditedFilm cut =
       EditedFilm.make(RunningServer.shared().api(), 12, Map.of("shot_005_take1.png", somebody()));
 
-  /** A wall and a face with a hat's brim, painted. */
+  /** A wall and a face, painted. */
   private static byte[] somebody() {
     BufferedImage picture = new BufferedImage(960, 540, BufferedImage.TYPE_INT_RGB);
     Graphics2D to = picture.createGraphics();
@@ -90,14 +90,7 @@ class PeopleTest {
     JsonNode sight = sight(id);
     assertThat(sight.get("covers").asBoolean()).isTrue();
     assertThat(findings()).contains("lies over a face");
-    JsonNode move =
-        sight
-            .get("remedies")
-            .valueStream()
-            .filter(r -> r.get("kind").asString().equals("MOVE"))
-            .findFirst()
-            .orElseThrow();
-    cut.edit("change-title", Map.of("title", Map.of("id", id, "box", move.get("box"))));
+    WordsTest.takeMove(cut, id, sight);
     assertThat(sight(id).get("covers").asBoolean()).isFalse();
     assertThat(findings()).doesNotContain("lies over a face");
   }

@@ -11,8 +11,8 @@ import java.util.Comparator;
 import java.util.List;
 
 /**
- * Finds faces in a picture, from a tenth of its longer side on, from the front and from the side.
- * Thresholds are those that are published with the network.
+ * Finds faces in a picture, from the front and from the side, which take up a twelfth of its longer
+ * side or more. Thresholds are those that are published with the network.
  */
 public final class FaceFinder {
   /** From this certainty on a face is told. */

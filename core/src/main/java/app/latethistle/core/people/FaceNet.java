@@ -75,20 +75,20 @@ final class FaceNet {
       int value = (rgb[i / 3] >> (16 - 8 * (i % 3))) & 0xff;
       now.data[i] = (value - MEAN[i % 3]) / 255;
     }
-    now = now.inner(of("conv0/filters"), of("conv0/bias").length);
-    now = now.plus(of("conv0/bias")).leaky().most(2);
+    now = now.inner(weight("conv0/filters"), weight("conv0/bias").length);
+    now = now.plus(weight("conv0/bias")).leaky().most(2);
     for (int layer = 1; layer <= SEPARATED; layer++) {
       String name = "conv" + layer;
-      float[] bias = of(name + "/bias");
-      now = now.each(of(name + "/depthwise_filter"));
-      now = now.mixed(of(name + "/pointwise_filter"), bias.length).plus(bias).leaky();
+      float[] bias = weight(name + "/bias");
+      now = now.each(weight(name + "/depthwise_filter"));
+      now = now.mixed(weight(name + "/pointwise_filter"), bias.length).plus(bias).leaky();
       now = now.most(layer < SEPARATED ? 2 : 1);
     }
-    float[] bias = of("conv8/bias");
-    return now.mixed(of("conv8/filters"), bias.length).plus(bias);
+    float[] bias = weight("conv8/bias");
+    return now.mixed(weight("conv8/filters"), bias.length).plus(bias);
   }
 
-  private float[] of(String name) {
+  private float[] weight(String name) {
     return weights.get(name);
   }
 }
