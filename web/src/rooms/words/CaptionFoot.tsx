@@ -6,9 +6,9 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { ReactNode } from "react";
 import { captionsUrl, type Film, type Production, type Words } from "../../api/client";
 import { useBringCaptions } from "../../api/words";
+import { Choice } from "../../parts/Choice";
 import { useRoom } from "../../store";
 import { ink } from "../../theme";
-import { Choice } from "../../parts/Choice";
 import { FaceChoice } from "./FaceChoice";
 import type { WordsActions } from "./useWordsActions";
 

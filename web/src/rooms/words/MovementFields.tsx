@@ -1,8 +1,8 @@
 import Box from "@mui/material/Box";
 import type { TitleMovement } from "../../api/client";
+import { Choice } from "../../parts/Choice";
 import { NumberField } from "../../parts/NumberField";
 import { ink } from "../../theme";
-import { Choice } from "../../parts/Choice";
 import { KINDS, ORDERS, UNITS } from "./arrivals";
 
 type Arrival = TitleMovement["in"];

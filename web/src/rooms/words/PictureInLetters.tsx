@@ -2,8 +2,8 @@ import Box from "@mui/material/Box";
 import type { Material } from "../../api/client";
 import { useMaterial } from "../../api/queries";
 import { CardRow } from "../../parts/CardRow";
-import { ink } from "../../theme";
 import { Choice } from "../../parts/Choice";
+import { ink } from "../../theme";
 
 /** What stands for no take. */
 const NONE = "none";

@@ -39,8 +39,7 @@ export function SafeAreaFields(props: {
   const { shape, safe, onSet } = props;
   const [at, setAt] = useState<HTMLElement | null>(null);
   const { left, top, right, bottom, zones, usual } = safe;
-  const setZone = (at: number, zone: Zone) =>
-    onSet({ left, top, right, bottom, zones: zones.map((z, i) => (i === at ? zone : z)) });
+  const keep = (change: Partial<SafeArea>) => onSet({ left, top, right, bottom, zones, ...change });
   return (
     <>
       <Button
@@ -79,8 +78,7 @@ export function SafeAreaFields(props: {
                   value={safe[side] / PER_PERCENT}
                   hint={`Kept free at the ${side} of ${shape}`}
                   onChange={(to) =>
-                    onSet({
-                      ...{ left, top, right, bottom, zones },
+                    keep({
                       [side]: Math.min(MOST, Math.max(0, Math.round(to * PER_PERCENT))),
                     })
                   }
@@ -117,15 +115,17 @@ export function SafeAreaFields(props: {
                       unit="%"
                       digits={1}
                       value={zone[edge] / PER_PERCENT}
-                      onChange={(to) => setZone(i, edged(zone, edge, Math.round(to * PER_PERCENT)))}
+                      onChange={(to) =>
+                        keep({
+                          zones: zones.with(i, edged(zone, edge, Math.round(to * PER_PERCENT))),
+                        })
+                      }
                     />
                   ))}
                   <Button
                     size="small"
                     aria-label={`Take part ${i + 1} out`}
-                    onClick={() =>
-                      onSet({ left, top, right, bottom, zones: zones.filter((_, k) => k !== i) })
-                    }
+                    onClick={() => keep({ zones: zones.toSpliced(i, 1) })}
                   >
                     Take out
                   </Button>
@@ -135,10 +135,7 @@ export function SafeAreaFields(props: {
           )}
           <Box sx={{ display: "flex", gap: 2 }}>
             {zones.length < MOST_ZONES && (
-              <Button
-                size="small"
-                onClick={() => onSet({ left, top, right, bottom, zones: [...zones, BUTTONS] })}
-              >
+              <Button size="small" onClick={() => keep({ zones: [...zones, BUTTONS] })}>
                 Keep a part free
               </Button>
             )}

@@ -12,6 +12,7 @@ import {
 } from "../../api/client";
 import { boxIn } from "../../api/words";
 import { CardRow } from "../../parts/CardRow";
+import { Choice } from "../../parts/Choice";
 import { LowButton } from "../../parts/LowButton";
 import { NumberField } from "../../parts/NumberField";
 import { useRoom } from "../../store";
@@ -22,7 +23,6 @@ import { AsideFields } from "../mix/AsideFields";
 import { TiesThere } from "../mix/TiesThere";
 import { freeAt, onCut } from "../mix/moments";
 import { AlignChoice } from "./AlignChoice";
-import { Choice } from "../../parts/Choice";
 import { ContrastBars } from "./ContrastBars";
 import { KeepDesign } from "./KeepDesign";
 import { LetteringFields } from "./LetteringFields";

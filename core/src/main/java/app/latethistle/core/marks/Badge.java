@@ -108,7 +108,7 @@ public record Badge(String text, Reach reach) {
   public Edit over(Marked marked, Faces faces) {
     Map<Corner, Box> needed = new LinkedHashMap<>();
     List<SeenMark> seen = marked.seen();
-    seen.forEach(s -> needed.merge(Corner.of(s.place()), s.place(), Badge::around));
+    seen.forEach(s -> needed.merge(Corner.of(s.place()), s.place(), Box::around));
     if (seen.isEmpty()) {
       throw new Refused("No mark is seen in the film; there is nothing for a badge to cover.");
     }
@@ -200,14 +200,6 @@ public record Badge(String text, Reach reach) {
     int first = mark.at().start() < own.start() ? Math.max(0, shot - 1) : shot;
     int end = mark.at().end() > own.end() ? shot + 2 : shot + 1;
     return new Stand(corner, first, Math.min(end, marked.film().film().placements().size()));
-  }
-
-  private static Box around(Box a, Box b) {
-    return new Box(
-        Math.min(a.left(), b.left()),
-        Math.min(a.top(), b.top()),
-        Math.max(a.right(), b.right()),
-        Math.max(a.bottom(), b.bottom()));
   }
 
   /** Letters so large that their plate lies over each of the places. */

@@ -47,7 +47,7 @@ public final class FaceFocus {
         .map(SeenFace::place)
         .filter(place -> width(place) >= BESIDE * largest)
         .map(FaceFocus::head)
-        .reduce(FaceFocus::both)
+        .reduce(Box::around)
         .orElseThrow();
   }
 
@@ -65,13 +65,5 @@ public final class FaceFocus {
         Math.max(0, y - down),
         Math.min(1, x + across),
         Math.min(1, y + down));
-  }
-
-  private static Box both(Box a, Box b) {
-    return new Box(
-        Math.min(a.left(), b.left()),
-        Math.min(a.top(), b.top()),
-        Math.max(a.right(), b.right()),
-        Math.max(a.bottom(), b.bottom()));
   }
 }

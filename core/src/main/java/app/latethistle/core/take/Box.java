@@ -19,6 +19,15 @@ public record Box(double left, double top, double right, double bottom) {
     return shared / (area() + other.area() - shared);
   }
 
+  /** The least box that holds both. */
+  public Box around(Box other) {
+    return new Box(
+        Math.min(left, other.left),
+        Math.min(top, other.top),
+        Math.max(right, other.right),
+        Math.max(bottom, other.bottom));
+  }
+
   /** The same as a rectangle, in parts of the picture's sides. */
   public Rectangle2D part() {
     return new Rectangle2D.Double(left, top, right - left, bottom - top);

@@ -73,9 +73,9 @@ final class Brush {
     return Ink.of(pixels, width, drawn);
   }
 
-  /** Something is drawn there. */
-  private void touch(Rectangle2D part) {
-    Rectangle more = inside(part.getBounds(), EDGE);
+  /** Something is drawn there, and so many pixels round it. */
+  private void touch(Rectangle part, int round) {
+    Rectangle more = inside(part, round + EDGE);
     drawn = drawn.isEmpty() ? more : drawn.union(more);
   }
 
@@ -118,18 +118,14 @@ final class Brush {
 
   private void fill(Shape shape) {
     graphics.fill(shape);
-    touch(shape.getBounds2D());
+    touch(shape.getBounds(), 0);
   }
 
   /** Draws the outline of a shape by a stroke. */
   private void trace(Shape shape, BasicStroke stroke) {
     graphics.setStroke(stroke);
     graphics.draw(shape);
-    Rectangle2D box = shape.getBounds2D();
-    double by = stroke.getLineWidth();
-    touch(
-        new Rectangle2D.Double(
-            box.getX() - by, box.getY() - by, box.getWidth() + 2 * by, box.getHeight() + 2 * by));
+    touch(shape.getBounds(), (int) Math.ceil(stroke.getLineWidth()));
   }
 
   /** Darkest behind the words, gone a block's height above and below them. */
@@ -259,7 +255,7 @@ final class Brush {
     Rectangle to = soft.part();
     to.translate(away, away);
     Rectangle under = inside(to, 0);
-    touch(under);
+    touch(under, 0);
     for (int y = under.y; y < under.y + under.height; y++) {
       for (int x = under.x; x < under.x + under.width; x++) {
         float thrown = soft.at(x - away, y - away);

@@ -5,10 +5,9 @@ import app.latethistle.core.caption.Sense;
 import app.latethistle.core.words.Align;
 import app.latethistle.core.words.Box;
 import app.latethistle.core.words.Lettering;
-import java.text.BreakIterator;
+import app.latethistle.core.words.WordBreaks;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.OptionalDouble;
 
 /**
@@ -20,9 +19,6 @@ final class Typesetter {
   private static final double GUTTER = 0.6;
 
   private static final int MOST_LINES = 200;
-
-  /** Its rules break every script, its words those of Thai, which has no spaces, too. */
-  private static final Locale THAI = Locale.forLanguageTag("th");
 
   private final Lettering lettering;
   private final Box box;
@@ -44,7 +40,7 @@ final class Typesetter {
 
   /** Paragraphs, each broken; where they stand is said later. */
   List<LooseLine> block(String text, double share) {
-    List<List<String>> paragraphs = text.lines().map(Typesetter::pieces).toList();
+    List<List<String>> paragraphs = text.lines().map(WordBreaks::pieces).toList();
     double set = size * share;
     double widest =
         paragraphs.stream()
@@ -109,18 +105,6 @@ final class Typesetter {
 
   private Shaper shaper(double pixels) {
     return new Shaper(faces, lettering, pixels);
-  }
-
-  /** Where a line may be broken, in any script. */
-  private static List<String> pieces(String paragraph) {
-    BreakIterator breaks = BreakIterator.getLineInstance(THAI);
-    breaks.setText(paragraph);
-    List<String> pieces = new ArrayList<>();
-    int from = breaks.first();
-    for (int to = breaks.next(); to != BreakIterator.DONE; from = to, to = breaks.next()) {
-      pieces.add(paragraph.substring(from, to));
-    }
-    return pieces.isEmpty() ? List.of("") : pieces;
   }
 
   private List<String> broken(List<String> pieces, Shaper shaper) {

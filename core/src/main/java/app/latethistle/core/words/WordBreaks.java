@@ -35,6 +35,18 @@ public final class WordBreaks {
     return words;
   }
 
+  /** The pieces of a text between which a line may be broken, in any script; one at least. */
+  public static List<String> pieces(String text) {
+    BreakIterator breaks = BreakIterator.getLineInstance(THAI);
+    breaks.setText(text);
+    List<String> pieces = new ArrayList<>();
+    int from = breaks.first();
+    for (int to = breaks.next(); to != BreakIterator.DONE; from = to, to = breaks.next()) {
+      pieces.add(text.substring(from, to));
+    }
+    return pieces.isEmpty() ? List.of("") : pieces;
+  }
+
   /** Words one after another, as they are written. */
   public static String joined(List<String> words) {
     return seen(marked(words));
@@ -98,22 +110,27 @@ public final class WordBreaks {
     if (spaced.indexOf(NO_SPACE) >= 0) {
       return List.of(spaced.split(String.valueOf(NO_SPACE)));
     }
-    boolean unspaced = spaced.codePoints().anyMatch(WordBreaks::isUnspaced);
-    boolean japanese = spaced.codePoints().anyMatch(WordBreaks::isKana);
-    List<String> parts = new ArrayList<>();
-    int from = 0;
-    if (unspaced) {
-      BreakIterator breaks = BreakIterator.getLineInstance(THAI);
-      breaks.setText(spaced);
-      for (int at = breaks.following(0); at < spaced.length(); at = breaks.next()) {
-        if (!japanese || beginsPhrase(spaced.codePointBefore(at), spaced.codePointAt(at))) {
-          parts.add(spaced.substring(from, at));
-          from = at;
-        }
+    if (spaced.codePoints().noneMatch(WordBreaks::isUnspaced)) {
+      return List.of(spaced);
+    }
+    List<String> pieces = pieces(spaced);
+    return spaced.codePoints().anyMatch(WordBreaks::isKana) ? phrases(pieces) : pieces;
+  }
+
+  /** Pieces of Japanese, joined to those that begin a phrase. */
+  private static List<String> phrases(List<String> pieces) {
+    List<String> phrases = new ArrayList<>();
+    for (String piece : pieces) {
+      int last = phrases.size() - 1;
+      String before = phrases.isEmpty() ? "" : phrases.get(last);
+      if (before.isEmpty()
+          || beginsPhrase(before.codePointBefore(before.length()), piece.codePointAt(0))) {
+        phrases.add(piece);
+      } else {
+        phrases.set(last, before + piece);
       }
     }
-    parts.add(spaced.substring(from));
-    return parts;
+    return phrases;
   }
 
   private static boolean isUnspaced(int letter) {

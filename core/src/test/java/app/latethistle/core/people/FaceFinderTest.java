@@ -4,11 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import app.latethistle.core.picture.Frame;
-import app.latethistle.core.picture.Rgb;
 import app.latethistle.core.take.Box;
 import java.awt.Color;
 import java.awt.geom.Point2D;
-import java.awt.image.BufferedImage;
 import java.io.File;
 import java.io.IOException;
 import java.util.List;
@@ -80,18 +78,10 @@ class FaceFinderTest {
   void findsTheFaceOfAPhotographWhereOpenCvDoes() throws IOException {
     File photograph = new File("/usr/lib/python3/dist-packages/skimage/data/astronaut.png");
     assumeTrue(photograph.exists(), "Debian's python3-skimage is not here");
-    Frame frame = frame(ImageIO.read(photograph));
+    Frame frame = PaintedFaces.frameOf(ImageIO.read(photograph));
     Box opencv = new Box(175 / 512.0, 65 / 512.0, 274 / 512.0, 164 / 512.0);
     assertThat(FaceFinder.in(frame))
         .singleElement()
         .satisfies(face -> assertThat(face.place().overlap(opencv)).isGreaterThan(0.5));
-  }
-
-  private static Frame frame(BufferedImage picture) {
-    int width = picture.getWidth();
-    int height = picture.getHeight();
-    Frame frame = new Frame(width, height);
-    Rgb.toFrame(picture.getRGB(0, 0, width, height, null, 0, width), frame);
-    return frame;
   }
 }

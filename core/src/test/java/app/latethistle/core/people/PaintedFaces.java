@@ -54,6 +54,11 @@ final class PaintedFaces {
   }
 
   Frame frame() {
+    return frameOf(picture);
+  }
+
+  /** A picture as a frame; its sides are even. */
+  static Frame frameOf(BufferedImage picture) {
     int width = picture.getWidth();
     int height = picture.getHeight();
     Frame frame = new Frame(width, height);

@@ -107,13 +107,6 @@ class RepairController {
     if (boxes.size() > MOST_BOXES) {
       throw new Refused("Up to " + MOST_BOXES + " places are filled at once.");
     }
-    PictureShape shape = take.medium().facts().shape().orElseThrow();
-    boxes.forEach(box -> Hole.of(box, shape.width(), shape.height()));
-    List<Repair> before = repairs.findByTakeIdOrderById(takeId);
-    if (before.stream().anyMatch(TakeWork::isWorking)) {
-      throw new Refused("Take " + take.number() + " is being put right already.");
-    }
-    repairs.deleteAll(before);
     int strength = Optional.ofNullable(wanted.strength()).orElse(100);
     if (strength < WEAKEST || strength > STRONGEST) {
       throw new Refused(
@@ -125,6 +118,13 @@ class RepairController {
               + strength
               + ".");
     }
+    PictureShape shape = take.medium().facts().shape().orElseThrow();
+    boxes.forEach(box -> Hole.of(box, shape.width(), shape.height()));
+    List<Repair> before = repairs.findByTakeIdOrderById(takeId);
+    if (before.stream().anyMatch(TakeWork::isWorking)) {
+      throw new Refused("Take " + take.number() + " is being put right already.");
+    }
+    repairs.deleteAll(before);
     Repair repair = repairs.save(new Repair(take, wanted.kind(), boxes, strength));
     jobs.enqueue(repairTake, repair.id());
     return repair.repairView();
