@@ -126,7 +126,11 @@ export function SheetPanel(props: {
           }
           label={release.disclosure}
         />
-        <Box sx={{ color: ink.ink2, pl: 7 }}>Goes into the description and into the file.</Box>
+        <Box sx={{ color: ink.ink2, pl: 7 }}>
+          Goes into the description and into the file. MP4, MOV and the thumbnail carry it signed as
+          well (content credentials, C2PA), with a key of this machine: readers see whether a file
+          is as it left, and not who made it.
+        </Box>
       </Box>
       {release.hints.length > 0 && (
         <Labelled label="Ask yourself before it is published">

@@ -326,6 +326,34 @@ class OutputsTest {
         .contains("All pictures are generated.");
   }
 
+  /** What the C2PA's own reader makes of files that leave, and of one that was changed since. */
+  @Test
+  void whatLeavesIsSigned() throws IOException {
+    Path film = Files.write(folder.resolve("signed.mp4"), file(made(said("signed", "MP4", 0, 30))));
+    Path archive =
+        Files.write(folder.resolve("signed.mov"), file(made(said("archive", "MOV_422", 0, 30))));
+    byte[] jpeg = CUT.api.get(CUT.path + "/film/thumbnail.jpg?frame=12").bytes();
+    Path thumbnail = Files.write(folder.resolve("signed.jpg"), jpeg);
+    byte[] other = Files.readAllBytes(film);
+    other[other.length / 2] ^= 1;
+    Path changed = Files.write(folder.resolve("changed.mp4"), other);
+    JsonNode read =
+        Credentials.read(
+            Map.of(film, "video/mp4", archive, "video/quicktime", thumbnail, "image/jpeg"));
+    for (JsonNode one : read) {
+      assertThat(one.path("validation_state").asString()).as(one.toString()).isEqualTo("Valid");
+      JsonNode manifest = one.path("manifests").path(one.path("active_manifest").asString());
+      assertThat(manifest.toString())
+          .contains("c2pa.created", "digitalsourcetype/compositeWithTrainedAlgorithmicMedia");
+      assertThat(manifest.path("signature_info").path("issuer").asString())
+          .isEqualTo("Late Thistle");
+    }
+    assertThat(read).hasSize(3);
+    JsonNode broken = Credentials.read(Map.of(changed, "video/mp4")).get(0);
+    assertThat(broken.path("validation_state").asString()).isEqualTo("Invalid");
+    assertThat(broken.path("validation_status").toString()).contains("bmffHash.mismatch");
+  }
+
   /**
    * The picture that was chosen for the film's shelf is in its MP4, and chapters stay as they were.
    */

@@ -2,12 +2,15 @@ package app.latethistle.server.config;
 
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.Encoders;
+import app.latethistle.media.credentials.ContentCredentials;
+import app.latethistle.media.credentials.SigningKey;
 import java.io.IOException;
 import java.nio.file.Files;
 import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.DependsOn;
 
 /**
  * The media store, what can be written, and the database's schema: made by the server, and only
@@ -23,6 +26,13 @@ class StoreConfig {
           "Share the server's data folder with this machine, and name it with --data.");
     }
     return new ContentStore(settings.data());
+  }
+
+  /** What is signed with a key that is kept beside the media, and so copied with them. */
+  @Bean
+  @DependsOn("contentStore")
+  ContentCredentials contentCredentials(Settings settings) throws IOException {
+    return new ContentCredentials(SigningKey.keptIn(settings.data()));
   }
 
   @Bean

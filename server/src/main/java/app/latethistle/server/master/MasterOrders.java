@@ -14,9 +14,9 @@ import app.latethistle.media.CoverPicture;
 import app.latethistle.media.MasterRender;
 import app.latethistle.media.Originals;
 import app.latethistle.media.OutputFile;
-import app.latethistle.media.Provenance;
 import app.latethistle.media.SoundEncoder;
 import app.latethistle.media.Tags;
+import app.latethistle.media.credentials.ContentCredentials;
 import app.latethistle.server.material.ColourTables;
 import app.latethistle.server.material.FilmSoundFiles;
 import app.latethistle.server.material.Media;
@@ -43,10 +43,17 @@ class MasterOrders {
   private final Path segments;
   private final Path samples;
   private final OwnFaces faces;
+  private final ContentCredentials credentials;
 
   MasterOrders(
-      Media media, ContentStore store, FilmSoundFiles sounds, ColourTables tables, OwnFaces faces)
+      Media media,
+      ContentStore store,
+      FilmSoundFiles sounds,
+      ColourTables tables,
+      OwnFaces faces,
+      ContentCredentials credentials)
       throws IOException {
+    this.credentials = credentials;
     this.faces = faces;
     this.tables = tables;
     this.media = media;
@@ -77,7 +84,7 @@ class MasterOrders {
       CoverPicture.put(fileOf(master), cover.getAsLong());
     }
     if (!master.tags().comment().isEmpty() && isMadeOfBoxes(master.encoding())) {
-      Provenance.append(fileOf(master));
+      credentials.put(fileOf(master), master.tags().title());
     }
   }
 

@@ -6,7 +6,7 @@ import app.latethistle.core.release.ThumbnailScore;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.time.FrameRange;
 import app.latethistle.media.Jpeg;
-import app.latethistle.media.Provenance;
+import app.latethistle.media.credentials.ContentCredentials;
 import app.latethistle.server.film.FilmState;
 import app.latethistle.server.material.Kept;
 import app.latethistle.server.material.TakeEntry;
@@ -31,9 +31,11 @@ class Thumbnails {
 
   private final PreviewService previews;
   private final Takes takes;
+  private final ContentCredentials credentials;
   private final Kept<String, ThumbnailScore> scores = new Kept<>(KEPT);
 
-  Thumbnails(PreviewService previews, Takes takes) {
+  Thumbnails(PreviewService previews, Takes takes, ContentCredentials credentials) {
+    this.credentials = credentials;
     this.previews = previews;
     this.takes = takes;
   }
@@ -101,6 +103,6 @@ class Thumbnails {
     Program small = previews.program(state, Optional.empty());
     Program large = state.program(2 * small.width(), 2 * small.height());
     Frame picture = previews.frames(large, List.of(frame)).get(0);
-    return Provenance.inJpeg(Jpeg.encode(picture, 0.92f));
+    return credentials.in(Jpeg.encode(picture, 0.92f), state.production().title());
   }
 }

@@ -1,23 +1,15 @@
-package app.latethistle.media;
+package app.latethistle.media.credentials;
 
 import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.util.HexFormat;
 
 /**
  * Says in a file that its pictures were generated: an XMP packet (ISO 16684-1) with the IPTC's
  * digital source type (IPTC Photo Metadata Standard; vocabulary {@code digitalsourcetype}).
  */
-public final class Provenance {
-  /** What is made of generated pictures by cutting, grading and laying over. */
-  private static final String SOURCE =
-      "http://cv.iptc.org/newscodes/digitalsourcetype/compositeWithTrainedAlgorithmicMedia";
-
+final class XmpPacket {
   private static final String PACKET =
       """
       <?xpacket begin="\uFEFF" id="W5M0MpCehiHzreSzNTczkc9d"?>
@@ -35,14 +27,14 @@ public final class Provenance {
   /** By which an XMP packet is known in a file of boxes (ISO 16684-3, table 9). */
   private static final byte[] IN_BOX = HexFormat.of().parseHex("be7acfcb97a942e89c71999491e3afac");
 
-  private Provenance() {}
+  private XmpPacket() {}
 
   private static byte[] packet() {
-    return PACKET.replace("SOURCE", SOURCE).getBytes(StandardCharsets.UTF_8);
+    return PACKET.replace("SOURCE", Manifest.SOURCE).getBytes(StandardCharsets.UTF_8);
   }
 
   /** A JPEG that says so, in an APP1 segment after its start. */
-  public static byte[] inJpeg(byte[] jpeg) {
+  static byte[] inJpeg(byte[] jpeg) {
     byte[] head = IN_JPEG.getBytes(StandardCharsets.ISO_8859_1);
     byte[] packet = packet();
     ByteBuffer segment = ByteBuffer.allocate(4 + head.length + packet.length);
@@ -55,12 +47,11 @@ public final class Provenance {
     return out.toByteArray();
   }
 
-  /** Lets a MOV or MP4 say so, in a box behind all others, which moves none of them. */
-  public static void append(Path file) throws IOException {
-    byte[] packet = packet();
-    ByteBuffer box = ByteBuffer.allocate(24 + packet.length);
-    box.putInt(box.capacity()).put("uuid".getBytes(StandardCharsets.ISO_8859_1));
-    box.put(IN_BOX).put(packet);
-    Files.write(file, box.array(), StandardOpenOption.APPEND);
+  /** As the box by which an MP4 or MOV says so. */
+  static byte[] box() {
+    ByteArrayOutputStream content = new ByteArrayOutputStream();
+    content.writeBytes(IN_BOX);
+    content.writeBytes(packet());
+    return Jumbf.box("uuid", content.toByteArray());
   }
 }
