@@ -1,5 +1,6 @@
 package app.latethistle.document;
 
+import app.latethistle.core.interchange.NamedFile;
 import app.latethistle.core.interchange.PieceList;
 import app.latethistle.core.interchange.Strand;
 import app.latethistle.core.time.FrameRange;
@@ -14,9 +15,15 @@ import tools.jackson.databind.json.JsonMapper;
  * A cut as an OpenTimelineIO timeline: one track of pictures with clips, gaps and transitions,
  * markers on it, and what lies beside it on tracks of pictures and sound (the published schemas
  * Timeline.1, Stack.1, Track.1, Clip.1, Gap.1, Transition.1, Marker.2, ExternalReference.1,
- * LinearTimeWarp.1, FreezeFrame.1).
+ * LinearTimeWarp.1, FreezeFrame.1). Metadata of a file have its SHA-256.
  */
 public final class Timeline {
+  /** Under which a timeline's metadata has what is our own. */
+  static final String OWN = "late-thistle";
+
+  /** The SHA-256 of a file's bytes. */
+  static final String HASH = "sha256";
+
   private static final String SCHEMA = "OTIO_SCHEMA";
   private static final JsonMapper JSON =
       JsonMapper.builder().enable(SerializationFeature.INDENT_OUTPUT).build();
@@ -153,9 +160,12 @@ public final class Timeline {
     return clip;
   }
 
-  private static Map<String, Object> file(String name, Object available) {
-    Map<String, Object> file = item("ExternalReference.1", name);
-    file.put("target_url", name);
+  private static Map<String, Object> file(NamedFile named, Object available) {
+    Map<String, Object> file = item("ExternalReference.1", named.name());
+    if (!named.sha256().isEmpty()) {
+      file.put("metadata", Map.of(OWN, Map.of(HASH, named.sha256())));
+    }
+    file.put("target_url", named.name());
     file.put("available_range", available);
     return file;
   }

@@ -2,6 +2,7 @@ package app.latethistle.document;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.latethistle.core.interchange.NamedFile;
 import app.latethistle.core.interchange.PieceList;
 import app.latethistle.core.interchange.Strand;
 import app.latethistle.core.time.FrameRange;
@@ -16,6 +17,12 @@ import tools.jackson.databind.json.JsonMapper;
 class TimelineTest {
   private static final FrameRange NONE = new FrameRange(0, 0);
 
+  private static final String HASH = "0123456789abcdef".repeat(4);
+
+  private static Strand.Laid laid(String name, String file, double at, double from, double frames) {
+    return new Strand.Laid(name, NamedFile.of(file), at, from, frames);
+  }
+
   private static JsonNode timeline() {
     PieceList cut =
         new PieceList(
@@ -24,7 +31,7 @@ class TimelineTest {
             List.of(
                 new PieceList.Piece(
                     "010",
-                    Optional.of("a.mp4"),
+                    Optional.of(new NamedFile("a.mp4", HASH)),
                     120,
                     new FrameRange(10, 58),
                     new FrameRange(0, 48),
@@ -32,7 +39,7 @@ class TimelineTest {
                     NONE),
                 new PieceList.Piece(
                     "020",
-                    Optional.of("b.mp4"),
+                    Optional.of(NamedFile.of("b.mp4")),
                     120,
                     new FrameRange(0, 36),
                     new FrameRange(48, 72),
@@ -43,14 +50,13 @@ class TimelineTest {
             List.of(new PieceList.Mark(50, "look here")));
     List<Strand> beside =
         List.of(
-            new Strand("Music", false, List.of(new Strand.Laid("song", "song.flac", 0, 96, 84))),
-            new Strand("Layer 1", true, List.of(new Strand.Laid("moth", "moth.mp4", 24, 3, 12))),
+            new Strand("Music", false, List.of(laid("song", "song.flac", 0, 96, 84))),
+            new Strand("Layer 1", true, List.of(laid("moth", "moth.mp4", 24, 3, 12))),
             new Strand(
                 "Sounds",
                 false,
                 List.of(
-                    new Strand.Laid("knock", "knock", 10.5, 0, 20),
-                    new Strand.Laid("boom", "boom", 30.5, 2.25, 40))));
+                    laid("knock", "knock", 10.5, 0, 20), laid("boom", "boom", 30.5, 2.25, 40))));
     return JsonMapper.shared().readTree(Timeline.of(cut, beside));
   }
 

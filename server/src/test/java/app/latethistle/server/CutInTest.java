@@ -51,6 +51,54 @@ class CutInTest {
     assertThat(places(cut.film)).isNotEqualTo(before);
   }
 
+  /** Layers and sounds of a timeline come in where they lay; what is not here is told. */
+  @Test
+  void whatLiesBesideTheCutComesInToo() {
+    JsonNode first = cut.shot(0);
+    Map<String, Object> piece =
+        Map.of(
+            "shotId", first.get("shotId").asLong(),
+            "takeId", first.get("takeId").asLong(),
+            "in", 5,
+            "framing", "FILL",
+            "length", 24);
+    cut.edit("lay-over", Map.of("piece", piece, "start", moment(30), "end", moment(54)));
+    JsonNode sound =
+        cut.api.post(cut.path + "/sounds/ask", Map.of("words", "dull thud")).json().get(0);
+    cut.edit("lay-sound", Map.of("sound", sound.get("id").asLong(), "at", free(40), "offset", 0));
+    String otio = cut.api.get(cut.path + "/film/timeline.otio").text();
+    assertThat(otio).contains("\"sha256\"");
+    JsonNode before = cut.api.get(cut.path + "/film.json").json().get("film");
+    // The files are known by their bytes, whatever they are called there.
+    String renamed = otio.replace("shot_010_take1", "reel_7").replace("dull thud", "hit_3");
+    Api.Answer answer = bring("reel.otio", renamed);
+    assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+    JsonNode after = cut.api.get(cut.path + "/film.json").json().get("film");
+    assertThat(places(answer.json().get("film"))).isEqualTo(places(cut.film));
+    assertThat(after.at("/overlays/0/layer")).isEqualTo(before.at("/overlays/0/layer"));
+    assertThat(after.at("/overlays/0/start/frame").asLong()).isEqualTo(30);
+    assertThat(after.at("/overlays/0/end/frame").asLong()).isEqualTo(54);
+    assertThat(after.at("/overlays/0/shot/take")).isEqualTo(before.at("/overlays/0/shot/take"));
+    assertThat(after.at("/overlays/0/shot/in")).isEqualTo(before.at("/overlays/0/shot/in"));
+    assertThat(after.at("/sounds/0/file/media")).isEqualTo(before.at("/sounds/0/file/media"));
+    assertThat(after.get("sounds")).hasSize(1);
+    cut.film = answer.json().get("film");
+    String elsewhere =
+        renamed
+            .replaceAll("\"sha256\" : \"[0-9a-f]+\"", "\"sha256\" : \"\"")
+            .replace("reel_7", "shot_010_take1");
+    assertThat(bring("reel.otio", elsewhere).json().get("left").toString())
+        .contains("Not here, of the track 'Sounds': hit_3");
+  }
+
+  private static Map<String, Object> moment(long frame) {
+    return Map.of("frame", frame, "offset", 0);
+  }
+
+  private static Map<String, Object> free(long frame) {
+    return Map.of("tie", "free", "frame", frame);
+  }
+
   @Test
   void allFormatsAreInOneFolder() throws IOException {
     Map<String, Object> at = Map.of("frame", 12, "offset", 0);

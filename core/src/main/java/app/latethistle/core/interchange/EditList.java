@@ -60,10 +60,10 @@ public final class EditList {
                 Timecode.of(piece.source().start(), cut.rate())));
       }
       if (mixes) {
-        line(text, "* FROM CLIP NAME: " + before.file().orElseThrow());
-        line(text, "* TO CLIP NAME: " + piece.file().orElseThrow());
+        line(text, "* FROM CLIP NAME: " + before.file().orElseThrow().name());
+        line(text, "* TO CLIP NAME: " + piece.file().orElseThrow().name());
       } else {
-        line(text, "* FROM CLIP NAME: " + piece.file().orElseThrow());
+        line(text, "* FROM CLIP NAME: " + piece.file().orElseThrow().name());
       }
       marks(text, cut, at);
       number++;

@@ -158,7 +158,7 @@ public final class EditListReader {
     String name = open.name.isEmpty() ? open.reel : open.name;
     cut.add(
         name,
-        black ? Optional.empty() : Optional.of(name),
+        black ? Optional.empty() : Optional.of(NamedFile.of(name)),
         open.source + Math.round(half * open.speed / 100.0),
         open.length - half,
         open.speed,

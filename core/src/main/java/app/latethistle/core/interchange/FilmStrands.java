@@ -74,10 +74,10 @@ public final class FilmStrands {
       FrameRange at = film.cutting().beside().overlays().get(overlay.name());
       if (take != null && at != null && at.start() >= 0) {
         long from = shot.run().shown(shot.in(), take.frames(), at.length()).start();
-        String file = files.take(take);
+        NamedFile file = new NamedFile(files.take(take), take.media());
         layers
             .computeIfAbsent(overlay.layer(), layer -> new ArrayList<>())
-            .add(new Laid(file, file, at.start(), from, at.length()));
+            .add(new Laid(file.name(), file, at.start(), from, at.length()));
       }
     }
     List<Strand> strands = new ArrayList<>();
@@ -89,7 +89,7 @@ public final class FilmStrands {
   private Strand song(String file) {
     double from = frames(film.film().music().start());
     double length = film.cutting().length();
-    return new Strand("Music", false, List.of(new Laid(file, file, 0, from, length)));
+    return new Strand("Music", false, List.of(new Laid(file, NamedFile.of(file), 0, from, length)));
   }
 
   private List<Laid> voice() {
@@ -98,15 +98,16 @@ public final class FilmStrands {
       Reading reading = line.isHeard() ? files.reading(line).orElse(null) : null;
       if (reading != null) {
         String name = "line " + line.number();
+        NamedFile file = NamedFile.of(reading.file());
         long at = line.at().start();
         long from = 0;
         for (SampleRange cut : reading.cuts()) {
-          add(pieces, name, reading.file(), at, new SampleRange(from, cut.start()));
+          add(pieces, name, file, at, new SampleRange(from, cut.start()));
           at += cut.start() - from;
           from = cut.end();
         }
         long rest = Math.max(0, line.at().end() - at);
-        add(pieces, name, reading.file(), at, SampleRange.ofLength(from, rest));
+        add(pieces, name, file, at, SampleRange.ofLength(from, rest));
       }
     }
     return pieces;
@@ -121,7 +122,12 @@ public final class FilmStrands {
         SampleRange pass = file.part();
         while (at < place.end() && !pass.isEmpty()) {
           long length = Math.min(pass.length(), place.end() - at);
-          add(pieces, file.name(), file.name(), at, SampleRange.ofLength(pass.start(), length));
+          add(
+              pieces,
+              file.name(),
+              new NamedFile(file.name(), file.media()),
+              at,
+              SampleRange.ofLength(pass.start(), length));
           at += length;
           pass = sound.when().until().isPresent() ? file.loop().orElse(EMPTY) : EMPTY;
         }
@@ -131,7 +137,7 @@ public final class FilmStrands {
   }
 
   /** Adds what of a piece lies in the film. */
-  private void add(List<Laid> pieces, String name, String file, long at, SampleRange heard) {
+  private void add(List<Laid> pieces, String name, NamedFile file, long at, SampleRange heard) {
     long before = Math.max(0, -at);
     long after = Math.max(0, at + heard.length() - rate.sampleOf(film.cutting().length()));
     long length = heard.length() - before - after;

@@ -12,6 +12,7 @@ public final class GatheredCut {
   private final FrameRate rate;
   private final List<PieceList.Piece> pieces = new ArrayList<>();
   private final List<PieceList.Mark> marks = new ArrayList<>();
+  private final List<Strand> beside = new ArrayList<>();
   private final List<String> unread = new ArrayList<>();
   private long end;
 
@@ -33,14 +34,14 @@ public final class GatheredCut {
   /**
    * A shot that follows.
    *
-   * @param file its name; empty for black
+   * @param file which it is of; empty for black
    * @param source the file's first frame that is shown
    * @param length in frames of the film
    * @param speed in per cent; negative for reverse, 0 for a picture that is held
    * @param mixed frames in which the shot before is still seen, half of them before the cut
    */
   public void add(
-      String name, Optional<String> file, long source, long length, int speed, long mixed) {
+      String name, Optional<NamedFile> file, long source, long length, int speed, long mixed) {
     if (length <= 0) {
       return;
     }
@@ -84,6 +85,11 @@ public final class GatheredCut {
     marks.add(new PieceList.Mark(frame, note));
   }
 
+  /** A track beside the cut; those of pictures from the lowest up. */
+  public void beside(Strand strand) {
+    beside.add(strand);
+  }
+
   /** Something that is not understood, in a sentence; said once. */
   public void unread(String sentence) {
     if (!unread.contains(sentence)) {
@@ -93,6 +99,6 @@ public final class GatheredCut {
 
   /** What was read. */
   public ReadCut read() {
-    return new ReadCut(new PieceList(title, rate, pieces, marks), unread);
+    return new ReadCut(new PieceList(title, rate, pieces, marks), beside, unread);
   }
 }

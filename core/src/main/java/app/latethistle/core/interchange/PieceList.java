@@ -30,7 +30,7 @@ public record PieceList(String title, FrameRate rate, List<Piece> pieces, List<M
    * A shot, or a gap.
    *
    * @param name the shot's
-   * @param file of its take; empty for a gap
+   * @param file its take's; empty for a gap
    * @param material frames of the film's rate that the file has
    * @param source the file's frames that are shown
    * @param at the film's frames, from cut to cut
@@ -39,7 +39,7 @@ public record PieceList(String title, FrameRate rate, List<Piece> pieces, List<M
    */
   public record Piece(
       String name,
-      Optional<String> file,
+      Optional<NamedFile> file,
       long material,
       FrameRange source,
       FrameRange at,
@@ -73,7 +73,7 @@ public record PieceList(String title, FrameRate rate, List<Piece> pieces, List<M
       pieces.add(
           new Piece(
               p.hasPicture() ? names.shot(p) : "gap",
-              Optional.ofNullable(take).map(names::file),
+              Optional.ofNullable(take).map(t -> new NamedFile(names.file(t), t.media())),
               take == null ? at.length() : take.frames(),
               take == null
                   ? FrameRange.ofLength(0, at.length())

@@ -20,7 +20,7 @@ public final class ShotTable {
           Csv.write(
               List.of(
                   p.name(),
-                  p.file().orElse(""),
+                  p.file().map(NamedFile::name).orElse(""),
                   Timecode.of(p.source().start(), cut.rate()).toString(),
                   Timecode.of(p.source().end(), cut.rate()).toString(),
                   Timecode.of(p.at().start(), cut.rate()).toString(),

@@ -19,12 +19,12 @@ public record Strand(String name, boolean seen, List<Laid> pieces) {
    * A piece of a file. Sound lies between frames too.
    *
    * @param name what people call it
-   * @param file its file's name
+   * @param file which it is of
    * @param at the film's frame at which it begins, 0 or more
    * @param from the file's first moment that is seen or heard, in frames of the film's rate
    * @param frames how long it lasts
    */
-  public record Laid(String name, String file, double at, double from, double frames) {
+  public record Laid(String name, NamedFile file, double at, double from, double frames) {
     double end() {
       return at + frames;
     }

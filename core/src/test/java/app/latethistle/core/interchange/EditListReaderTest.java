@@ -31,7 +31,7 @@ class EditListReaderTest {
       pieces.add(
           new PieceList.Piece(
               gap ? "gap" : "shot" + i + ".mp4",
-              gap ? Optional.empty() : Optional.of("shot" + i + ".mp4"),
+              gap ? Optional.empty() : Optional.of(NamedFile.of("shot" + i + ".mp4")),
               gap ? length : from + length,
               FrameRange.ofLength(from, length),
               FrameRange.ofLength(at, length),

@@ -87,15 +87,15 @@ class FilmStrandsTest {
             Landing.between(Tie.free(40), Tie.free(58)));
     List<Strand> all = FilmStrands.of(film(List.of(early, bed)), FILES);
     assertThat(strand(all, "Music").pieces())
-        .containsExactly(new Strand.Laid("song.flac", "song.flac", 0, 5, 100));
+        .containsExactly(new Strand.Laid("song.flac", NamedFile.of("song.flac"), 0, 5, 100));
     // What tightening left out of a reading parts it in two.
     assertThat(strand(all, "Voice").pieces())
         .containsExactly(
-            new Strand.Laid("line 1", "line.wav", 30, 0, 10),
-            new Strand.Laid("line 1", "line.wav", 40, 14, 10));
+            new Strand.Laid("line 1", NamedFile.of("line.wav"), 30, 0, 10),
+            new Strand.Laid("line 1", NamedFile.of("line.wav"), 40, 14, 10));
     List<Strand.Laid> sounds = strand(all, "Sounds").pieces();
     // Four of its frames lie before the film.
-    assertThat(sounds.get(0)).isEqualTo(new Strand.Laid("early", "early", 0, 4, 4));
+    assertThat(sounds.get(0)).isEqualTo(new Strand.Laid("early", NamedFile.of("early"), 0, 4, 4));
     // Once through, then its loop of four frames again and again, to the frame it goes on to.
     assertThat(sounds.subList(1, sounds.size()))
         .extracting(Strand.Laid::at, Strand.Laid::from, Strand.Laid::frames)

@@ -10,6 +10,7 @@ import app.latethistle.core.film.Material;
 import app.latethistle.core.film.Placement;
 import app.latethistle.core.film.Run;
 import app.latethistle.core.film.Tie;
+import app.latethistle.core.interchange.NamedFile;
 import app.latethistle.core.interchange.PieceList;
 import app.latethistle.core.interchange.ReadCut;
 import app.latethistle.core.look.Appearance;
@@ -21,39 +22,25 @@ import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.server.material.TakeEntry;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/**
- * Makes a film of a cut that was read: its files are found among the takes by their names, then by
- * their names without ending, then by their lengths alone if only one take is as long. Cuts that
- * fall on beats are tied to them.
- */
+/** Makes a film of a cut that was read. Cuts that fall on beats are tied to them. */
 final class BringCut {
   private final FilmState state;
-  private final Map<String, TakeEntry> byName = new HashMap<>();
-  private final Map<String, TakeEntry> byStem = new HashMap<>();
-  private final Map<Long, List<TakeEntry>> byLength = new HashMap<>();
+  private final CutFiles files;
   private final Map<Long, Integer> beats = new HashMap<>();
   private final List<String> untold;
   private final Set<String> ids = new HashSet<>();
 
-  private BringCut(FilmState state, Collection<TakeEntry> takes, List<String> unread) {
+  private BringCut(FilmState state, CutFiles files, List<String> unread) {
     this.state = state;
+    this.files = files;
     untold = new ArrayList<>(unread);
-    for (TakeEntry take : takes) {
-      if (state.takes().containsKey(Long.toString(take.id()))) {
-        byName.putIfAbsent(folded(take.fileName()), take);
-        byStem.putIfAbsent(stem(take.fileName()), take);
-        byLength.computeIfAbsent(take.frames(), n -> new ArrayList<>()).add(take);
-      }
-    }
     BeatGrid grid = state.grid();
     FrameRate rate = state.production().rate();
     for (int beat = 0; beat < grid.size(); beat++) {
@@ -66,12 +53,12 @@ final class BringCut {
   record Brought(Film film, List<String> left) {}
 
   /**
-   * Makes it; what lies over and beside the cut goes.
+   * Makes it; what lies over and beside the cut goes, and what the cut has there comes.
    *
    * @throws IllegalArgumentException if none of its files is here
    */
-  static Brought of(ReadCut read, FilmState state, Collection<TakeEntry> takes) {
-    BringCut bring = new BringCut(state, takes, read.unread());
+  static Brought of(ReadCut read, FilmState state, CutFiles files) {
+    BringCut bring = new BringCut(state, files, read.unread());
     List<Placement> placements = new ArrayList<>();
     List<Joint> joints = new ArrayList<>();
     List<PieceList.Piece> pieces = read.cut().pieces();
@@ -98,14 +85,12 @@ final class BringCut {
       String note = mark.note().substring(0, Math.min(mark.note().length(), 500));
       markers.add(Marker.of("mark" + (markers.size() + 1), bring.tie(mark.frame()), note));
     }
-    Film film =
-        state
-            .film()
-            .withOverlays(List.of())
-            .withSounds(List.of())
-            .withMarkers(markers)
-            .withCut(placements, joints);
-    return new Brought(bring.steady(film, pieces), List.copyOf(bring.untold));
+    Film film = bring.steady(state.film().withMarkers(markers).withCut(placements, joints), pieces);
+    Film whole =
+        new BringBeside(
+                files, state.production().rate(), bring::placement, bring::tie, bring.untold)
+            .onto(film, read.beside());
+    return new Brought(whole, List.copyOf(bring.untold));
   }
 
   private Tie tie(long frame) {
@@ -132,13 +117,17 @@ final class BringCut {
     if (found.isEmpty()) {
       return Placement.gap(fresh("gap"));
     }
-    TakeEntry entry = found.get();
-    Take take = state.takes().get(Long.toString(entry.id()));
+    return placement(found.get(), piece.source().start(), run(piece));
+  }
+
+  /** A take in the film, from one of its frames on. */
+  private Placement placement(TakeEntry entry, long from, Run run) {
+    Take take = files.take(entry);
     String shot = Long.toString(entry.shotId());
-    long in = Math.min(piece.source().start(), Math.max(0, take.frames() - 1));
+    long in = Math.max(0, Math.min(from, take.frames() - 1));
     return new Placement(
         fresh(shot),
-        new Material(shot, take.id(), in, run(piece)),
+        new Material(shot, take.id(), in, run),
         Appearance.of(state.framingOf(take)),
         ClipSound.OFF,
         new Held(/* locked= */ false, /* group= */ 0));
@@ -165,30 +154,17 @@ final class BringCut {
     return id;
   }
 
-  private Optional<TakeEntry> find(String file, PieceList.Piece piece) {
-    TakeEntry take = byName.get(folded(file));
-    if (take == null) {
-      take = byStem.get(stem(file));
+  private Optional<TakeEntry> find(NamedFile file, PieceList.Piece piece) {
+    Optional<TakeEntry> found = files.take(file);
+    if (found.isPresent()) {
+      return found;
     }
-    if (take == null) {
-      List<TakeEntry> asLong = byLength.getOrDefault(piece.material(), List.of());
-      if (asLong.size() == 1) {
-        take = asLong.get(0);
-        untold.add(file + " is not here; " + take.fileName() + ", as long, stands in its place.");
-      } else {
-        untold.add(file + " is not here; its place is black.");
-      }
-    }
-    return Optional.ofNullable(take);
-  }
-
-  private static String folded(String name) {
-    return name.substring(name.replace('\\', '/').lastIndexOf('/') + 1)
-        .strip()
-        .toLowerCase(Locale.ROOT);
-  }
-
-  private static String stem(String name) {
-    return folded(name).replaceFirst("\\.[^.]*$", "").replaceAll("[^\\p{L}\\p{N}]+", " ").strip();
+    Optional<TakeEntry> asLong = files.asLong(piece.material());
+    untold.add(
+        file.name()
+            + asLong
+                .map(take -> " is not here; " + take.fileName() + ", as long, stands in its place.")
+                .orElse(" is not here; its place is black."));
+    return asLong;
   }
 }

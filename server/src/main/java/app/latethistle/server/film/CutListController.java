@@ -11,6 +11,7 @@ import app.latethistle.document.TimelineReader;
 import app.latethistle.media.ZipWriter;
 import app.latethistle.server.config.Attachment;
 import app.latethistle.server.config.ServerOnly;
+import app.latethistle.server.material.SoundShelf;
 import app.latethistle.server.material.Takes;
 import java.util.List;
 import java.util.Locale;
@@ -33,9 +34,12 @@ class CutListController {
   private final Takes takes;
   private final OpenFormats formats;
   private final FilmEdits edits;
+  private final SoundShelf shelf;
 
-  CutListController(FilmService films, Takes takes, OpenFormats formats, FilmEdits edits) {
+  CutListController(
+      FilmService films, Takes takes, OpenFormats formats, FilmEdits edits, SoundShelf shelf) {
     this.films = films;
+    this.shelf = shelf;
     this.takes = takes;
     this.formats = formats;
     this.edits = edits;
@@ -96,9 +100,11 @@ class CutListController {
   BroughtCut bringIn(@PathVariable long productionId, @RequestBody ForeignCut foreign) {
     String file = foreign.file() == null ? "" : foreign.file();
     ReadCut read = read(file, foreign.text() == null ? "" : foreign.text(), productionId);
-    BringCut.Brought brought =
-        BringCut.of(
-            read, films.state(productionId), takes.findByProductionIdOrderById(productionId));
+    FilmState now = films.state(productionId);
+    CutFiles files =
+        new CutFiles(
+            now, takes.findByProductionIdOrderById(productionId), shelf.catalogue(productionId));
+    BringCut.Brought brought = BringCut.of(read, now, files);
     FilmView film =
         edits.make(
             productionId,

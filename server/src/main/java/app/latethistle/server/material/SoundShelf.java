@@ -21,6 +21,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -265,6 +266,11 @@ public class SoundShelf {
     public boolean isMeant(String words, String mediumHash) {
       SoundWords wanted = SoundWords.of(words);
       return of(mediumHash).filter(s -> score(wanted, s) >= 1).isPresent();
+    }
+
+    /** The first sound whose name is one, both as some rule folds them. */
+    public Optional<SoundRow> called(String name, UnaryOperator<String> folding) {
+      return sounds.stream().filter(s -> folding.apply(s.name()).equals(name)).findFirst();
     }
 
     /** The sound of a file; empty if it is not on the shelf. */
