@@ -1,6 +1,7 @@
 import { create } from "zustand";
 import { noteOnTheirWay, takeUnarrived } from "./unarrived";
-import { csrfToken, sentenceOf, under, type Arrived } from "./client";
+import { under, type Arrived } from "./client";
+import { sendWithProgress } from "./sendWithProgress";
 
 /** A file on its way in. */
 export interface Arrival {
@@ -55,28 +56,19 @@ export const useArrivals = create<Arrivals>((set) => {
         sending--;
         pump();
       };
-      const request = new XMLHttpRequest();
       const name = next.file.webkitRelativePath || next.file.name;
       const toShot = next.shot === undefined ? "" : `&shot=${next.shot}`;
-      request.open(
-        "POST",
-        `${under(next.production)}/files?name=${encodeURIComponent(name)}${toShot}`,
-      );
-      request.setRequestHeader("X-XSRF-TOKEN", csrfToken());
-      request.setRequestHeader("Content-Type", "application/octet-stream");
-      request.upload.onprogress = (e) => change(next.key, { sent: e.loaded });
-      request.onload = () => {
-        if (request.status < 300) {
-          const { became, says } = JSON.parse(request.responseText) as Arrived;
-          const state = became === "KNOWN" ? "known" : "arrived";
-          done({ sent: next.file.size, state, reason: says });
-        } else {
-          done({ state: "refused", reason: sentenceOf(request.status, body(request)) });
-        }
-      };
-      request.onerror = () => done({ state: "refused", reason: sentenceOf(0, "") });
+      const path = `${under(next.production)}/files?name=${encodeURIComponent(name)}${toShot}`;
       change(next.key, { state: "sending" });
-      request.send(next.file);
+      sendWithProgress<Arrived>(path, next.file, (sent) => change(next.key, { sent })).then(
+        ({ became, says }) =>
+          done({
+            sent: next.file.size,
+            state: became === "KNOWN" ? "known" : "arrived",
+            reason: says,
+          }),
+        (error: Error) => done({ state: "refused", reason: error.message }),
+      );
     }
   };
 
@@ -108,15 +100,6 @@ export const useArrivals = create<Arrivals>((set) => {
     clear: () => set((s) => ({ files: s.files.filter((f) => !isOver(f)), lost: [] })),
   };
 });
-
-/** The body of an answer if it is JSON. */
-function body(request: XMLHttpRequest): unknown {
-  try {
-    return JSON.parse(request.responseText);
-  } catch {
-    return null;
-  }
-}
 
 export const isOver = (file: Arrival) => file.state !== "waiting" && file.state !== "sending";
 

@@ -122,6 +122,7 @@ export type AskedFor = Schemas["NewRequests"];
 /** How many requests were sent, and what of the others there is to say. */
 export type SentRequests = Schemas["Asked"];
 export type Arrived = Schemas["Arrived"];
+export type Unpacked = Schemas["UnpackedView"];
 export type History = Schemas["HistoryView"];
 export type Piece = Schemas["Piece"];
 

@@ -1,10 +1,11 @@
 import Button from "@mui/material/Button";
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useRef } from "react";
+import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
-import { answerTo, api, raw } from "../../api/client";
+import type { Unpacked } from "../../api/client";
 import { keys } from "../../api/queries";
 import { readAnew } from "../../api/readAnew";
+import { sendWithProgress } from "../../api/sendWithProgress";
 import { useNotice } from "../../parts/notice";
 
 /** Brings a packed production in as one more on the shelf, and opens it. */
@@ -13,14 +14,16 @@ export function BringPacked() {
   const go = useNavigate();
   const client = useQueryClient();
   const tell = useNotice((s) => s.tell);
+  const [share, setShare] = useState(0);
   const bring = useMutation({
-    mutationFn: (file: File) =>
-      answerTo(
-        api.POST("/api/productions/packed", {
-          params: { query: { name: file.name } },
-          ...raw(file),
-        }),
-      ),
+    mutationFn: (file: File) => {
+      setShare(0);
+      return sendWithProgress<Unpacked>(
+        `/api/productions/packed?name=${encodeURIComponent(file.name)}`,
+        file,
+        (sent) => setShare(sent / Math.max(1, file.size)),
+      );
+    },
     onSuccess: async (made) => {
       await readAnew(client, keys.shelf);
       tell(`${made.title} is here. Its takes are being prepared.`);
@@ -31,7 +34,11 @@ export function BringPacked() {
   return (
     <>
       <Button disabled={bring.isPending} onClick={() => input.current?.click()}>
-        {bring.isPending ? "Bringing it in…" : "Bring in a packed one"}
+        {!bring.isPending
+          ? "Bring in a packed one"
+          : share < 1
+            ? `Sending it, ${Math.floor(100 * share)} %`
+            : "Looking into it…"}
       </Button>
       <input
         ref={input}

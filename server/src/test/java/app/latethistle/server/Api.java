@@ -16,6 +16,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.Map;
+import java.util.OptionalLong;
 import java.util.function.Predicate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -87,6 +88,22 @@ public final class Api {
 
   public Answer get(String path) {
     return send("GET", path, BodyPublishers.noBody(), "application/json");
+  }
+
+  /** How long an answer says that it is; empty if it does not say. */
+  OptionalLong lengthOf(String path) {
+    HttpRequest request = HttpRequest.newBuilder(URI.create(base + path)).build();
+    try {
+      return client
+          .send(request, BodyHandlers.discarding())
+          .headers()
+          .firstValueAsLong("Content-Length");
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
   }
 
   public Answer post(String path, Object body) {

@@ -47,6 +47,7 @@ class PackController {
       throws IOException {
     Packer.Packed packed = packer.now(productionId, media);
     return Attachment.answer(packed.title(), ".zip", "application/zip")
+        .contentLength(packer.length(packed))
         .body(out -> packer.write(packed, out));
   }
 

@@ -4,6 +4,7 @@ import app.latethistle.document.FilmDocument;
 import app.latethistle.document.ProductionDocument;
 import app.latethistle.document.ProductionDocument.PackedFile;
 import app.latethistle.document.PublishedSchema;
+import app.latethistle.media.ByteCount;
 import app.latethistle.media.Container;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.ZipWriter;
@@ -123,12 +124,28 @@ public class Packer {
 
   /** Writes it; the stream is closed. */
   public void write(Packed packed, OutputStream out) throws IOException {
+    write(packed, out, (zip, file) -> zip.file(file.path(), store.path(file.sha256())));
+  }
+
+  /** How many bytes it has when it is written; its files are not read. */
+  public long length(Packed packed) throws IOException {
+    ByteCount counted = new ByteCount();
+    write(packed, counted, (zip, file) -> zip.fileOf(file.bytes(), file.path()));
+    return counted.bytes();
+  }
+
+  /** Puts a file into a zip. */
+  private interface Adding {
+    void add(ZipWriter zip, PackedFile file) throws IOException;
+  }
+
+  private static void write(Packed packed, OutputStream out, Adding adding) throws IOException {
     try (ZipWriter zip = new ZipWriter(out)) {
       zip.text(ProductionDocument.NAME, packed.document.write());
       zip.texts(packed.others);
       for (PackedFile file : packed.document.files()) {
         if (file.path() != null) {
-          zip.file(file.path(), store.path(file.sha256()));
+          adding.add(zip, file);
         }
       }
     }
