@@ -121,7 +121,6 @@ describe("a badge", () => {
     lost: 22,
     bars: 239,
     badge: null,
-    reach: null,
     others: [],
     behind: 0,
   };
@@ -138,19 +137,39 @@ describe("a badge", () => {
     shown();
     fireEvent.click(screen.getByText("Whole film"));
     await waitFor(() =>
-      expect(server.sent(path)).toEqual({ revision: 7, text: "Night Post", reach: "WHOLE_FILM" }),
+      expect(server.sent(path)).toEqual({
+        revision: 7,
+        text: "Night Post",
+        face: "Source Sans 3",
+        reach: "WHOLE_FILM",
+      }),
     );
     fireEvent.change(screen.getByLabelText("The badge says"), { target: { value: "N. P." } });
     fireEvent.click(screen.getByText("Where needed"));
     await waitFor(() =>
-      expect(server.sent(path)).toEqual({ revision: 7, text: "N. P.", reach: "WHERE_NEEDED" }),
+      expect(server.sent(path)).toMatchObject({ text: "N. P.", reach: "WHERE_NEEDED" }),
     );
     expect(screen.queryByText("Take it out")).toBeNull();
   });
 
+  it("can be a logotype of one’s own", async () => {
+    server.on(path, {}).on("GET /api/title-designs", {
+      families: [
+        { name: "House sign", character: "a logotype", bold: false, italic: false, logotype: true },
+      ],
+      own: [],
+      designs: [],
+    });
+    shown();
+    fireEvent.mouseDown(await screen.findByRole("combobox"));
+    fireEvent.click(await screen.findByText("House sign, a logotype"));
+    fireEvent.click(screen.getByText("Where needed"));
+    await waitFor(() => expect(server.sent(path)).toMatchObject({ face: "House sign" }));
+  });
+
   it("is taken out where there is one", async () => {
     server.on(`${path}-out`, {});
-    shown({ badge: "N. P.", reach: "WHERE_NEEDED" });
+    shown({ badge: { text: "N. P.", face: "House sign", reach: "WHERE_NEEDED" } });
     expect(screen.getByText("A badge lies over marks where needed")).toBeTruthy();
     fireEvent.click(screen.getByText("Take it out"));
     await waitFor(() => expect(server.sent(`${path}-out`)).toEqual({ revision: 7 }));

@@ -12,7 +12,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const SERIF = { name: "Serif", character: "book", bold: true, italic: false };
+const SERIF = { name: "Serif", character: "book", bold: true, italic: false, logotype: false };
 
 const LETTERING: Lettering = {
   face: { family: "Serif", bold: false, italic: false },

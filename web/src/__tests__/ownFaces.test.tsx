@@ -4,8 +4,14 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 import { FaceChoice } from "../rooms/words/FaceChoice";
 import { Server, page } from "./server";
 
-const HARBOUR = { family: "Harbour", bold: true, italic: false, licence: "OFL 1.1" };
-const SERIF = { name: "Serif", character: "book", bold: true, italic: true };
+const HARBOUR = {
+  family: "Harbour",
+  bold: true,
+  italic: false,
+  licence: "OFL 1.1",
+  logotype: false,
+};
+const SERIF = { name: "Serif", character: "book", bold: true, italic: true, logotype: false };
 
 afterEach(() => {
   cleanup();

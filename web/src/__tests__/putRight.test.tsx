@@ -53,6 +53,15 @@ describe("putting a take right", () => {
     );
   });
 
+  it("cuts a jump out", async () => {
+    server.on(`GET ${PATH}`, []).on(`POST ${PATH}`, {}, 201);
+    shown(facts({ jumps: [1.5] }));
+    fireEvent.click(await screen.findByText("Cut out"));
+    await waitFor(() =>
+      expect(server.sent(`POST ${PATH}`)).toEqual({ kind: "CUT", boxes: null, strength: null }),
+    );
+  });
+
   it("takes out as much noise as is chosen", async () => {
     server.on(`GET ${PATH}`, []).on(`POST ${PATH}`, {}, 201);
     shown(facts());

@@ -4410,6 +4410,7 @@ export interface components {
             revision: number;
         };
         BadgeAsked: {
+            face: string | null;
             /** @enum {string} */
             reach: "WHERE_NEEDED" | "WHOLE_FILM";
             /** Format: int64 */
@@ -4514,6 +4515,7 @@ export interface components {
             family: string;
             italic: boolean;
             licence: string;
+            logotype: boolean;
         };
         BroughtIn: {
             film: components["schemas"]["FilmView"];
@@ -4942,6 +4944,7 @@ export interface components {
             bold: boolean;
             character: string;
             italic: boolean;
+            logotype: boolean;
             name: string;
         };
         Fields: {
@@ -5297,6 +5300,12 @@ export interface components {
             sound: number | null;
             until: components["schemas"]["TieView"] | null;
         };
+        LaidBadge: {
+            face: string;
+            /** @enum {string} */
+            reach: "WHERE_NEEDED" | "WHOLE_FILM";
+            text: string;
+        };
         LaidPlace: {
             /** Format: int64 */
             end: number;
@@ -5592,7 +5601,7 @@ export interface components {
             revision: number;
         };
         MarkWays: {
-            badge: string | null;
+            badge: components["schemas"]["LaidBadge"] | null;
             /** Format: int32 */
             bars: number | null;
             /** Format: int32 */
@@ -5604,8 +5613,6 @@ export interface components {
             /** Format: int32 */
             open: number;
             others: components["schemas"]["OtherTake"][];
-            /** @enum {string|null} */
-            reach: "WHERE_NEEDED" | "WHOLE_FILM" | null;
             /** Format: int32 */
             shown: number;
         };
@@ -6367,7 +6374,7 @@ export interface components {
         };
         RepairView: {
             /** @enum {string} */
-            kind: "FILL" | "LIGHT" | "NOISE" | "BLOCKS" | "REPEATS" | "JUMPS";
+            kind: "FILL" | "LIGHT" | "NOISE" | "BLOCKS" | "REPEATS" | "JUMPS" | "CUT";
             work: components["schemas"]["WorkView"];
         };
         Repeat: {
@@ -7459,7 +7466,7 @@ export interface components {
         WantedRepair: {
             boxes: components["schemas"]["FilledPlace"][] | null;
             /** @enum {string} */
-            kind: "FILL" | "LIGHT" | "NOISE" | "BLOCKS" | "REPEATS" | "JUMPS";
+            kind: "FILL" | "LIGHT" | "NOISE" | "BLOCKS" | "REPEATS" | "JUMPS" | "CUT";
             /** Format: int32 */
             strength: number | null;
         };

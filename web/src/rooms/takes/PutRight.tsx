@@ -16,6 +16,7 @@ const AT_WORK: Record<RepairKind, string> = {
   BLOCKS: "Softening blocks",
   REPEATS: "Drawing what repeats",
   JUMPS: "Bridging",
+  CUT: "Cutting",
 };
 
 /** In percent of what is measured. */
@@ -91,7 +92,17 @@ export function PutRight({
                   `${plural(facts.repeated, "picture")} shown again`,
                   "Draw the motion",
                 )}
-              {facts.jumps.length > 0 && way("JUMPS", plural(facts.jumps.length, "jump"), "Bridge")}
+              {facts.jumps.length > 0 && (
+                <Way says={plural(facts.jumps.length, "jump")}>
+                  <Button onClick={() => ask({ kind: "JUMPS" })}>Bridge</Button>
+                  <Button
+                    title="Another take of the longest piece without a jump"
+                    onClick={() => ask({ kind: "CUT" })}
+                  >
+                    Cut out
+                  </Button>
+                </Way>
+              )}
               {graded("NOISE", "Noise", "Take it out")}
               {graded("BLOCKS", "Blocks and ringing of compression", "Soften")}
             </>

@@ -73,6 +73,7 @@ export function CaptionFoot(props: {
       </Line>
       <Line name="Face">
         <FaceChoice
+          logotypes={false}
           label="Face of captions"
           value={look.lettering.face.family}
           onChange={(family) =>

@@ -9,10 +9,13 @@ const BRING = "\0bring in";
 export function FaceChoice(props: {
   label: string;
   value: string;
+  /** Whether a picture may stand in place of the words. */
+  logotypes?: boolean;
   onChange: (family: string) => void;
 }) {
-  const { label, value, onChange } = props;
-  const families = useWordChoices().data?.families ?? [];
+  const { label, value, logotypes = true, onChange } = props;
+  const all = useWordChoices().data?.families ?? [];
+  const families = logotypes ? all : all.filter((f) => !f.logotype);
   const [bringing, setBringing] = useState(false);
   const known = families.some((f) => f.name === value);
   return (

@@ -13,6 +13,7 @@ import { ink } from "../../theme";
 
 /** A family's weights and slopes, as people call them. */
 function cutsOf(faces: readonly OwnFace[]) {
+  if (faces.some((f) => f.logotype)) return "a logotype";
   return faces
     .map((f) => [f.bold ? "bold" : "", f.italic ? "italic" : ""].filter(Boolean).join(" "))
     .map((name) => name || "regular")
@@ -38,7 +39,9 @@ export function OwnFaces({
       <DialogContent sx={{ display: "grid", gap: 3 }}>
         <Box>
           A font file for the words of any production: .ttf, .otf, .woff or .woff2, a bold or an
-          italic one after the other. It goes along with what is set in it.
+          italic one after the other. Or a logotype: a picture, see-through where it has no ink
+          (.png, .webp), which stands in place of whatever words are set in it. It goes along with
+          what is set in it.
         </Box>
         <Box
           component="form"
@@ -56,7 +59,7 @@ export function OwnFaces({
               type="file"
               hidden
               aria-label="Font file"
-              accept=".ttf,.otf,.woff,.woff2"
+              accept=".ttf,.otf,.woff,.woff2,.png,.webp,.jpg,.jpeg"
               onChange={(e) => setFile(e.target.files?.[0] ?? null)}
             />
           </Button>

@@ -5,7 +5,6 @@ import app.latethistle.core.mix.Mix;
 import app.latethistle.core.signal.LoudnessTrace;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.time.FrameRate;
-import app.latethistle.core.type.FaceFile;
 import app.latethistle.core.type.Faces;
 import app.latethistle.core.work.AllCores;
 import app.latethistle.document.FaceForm;
@@ -104,16 +103,15 @@ record DocumentFiles(
    * @throws IOException if a face is no font that can be used; it is named
    */
   Faces faces() throws IOException {
-    List<FaceFile> own = new ArrayList<>();
+    List<OwnFace> own = new ArrayList<>();
     for (FaceForm form : document.ownFaces()) {
       try {
-        OwnFace face = OwnFace.read(new ByteArrayInputStream(form.bytes()));
-        own.add(face.file());
+        own.add(OwnFace.read(form.family(), new ByteArrayInputStream(form.bytes())));
       } catch (RefusedMedia e) {
         throw new IOException("The face " + form.family() + ": " + e.getMessage(), e);
       }
     }
-    return ShippedFaces.all().with(own);
+    return OwnFace.with(ShippedFaces.all(), own);
   }
 
   /** Where its sounds are. */

@@ -128,7 +128,7 @@ public final class WordForms {
   public record Lettered(Face face, Integer size, Spaced spacing, Coloured colours, Behind behind) {
     public static Lettered of(Lettering l) {
       return new Lettered(
-          new Face(l.face().family(), l.face().bold(), l.face().italic()),
+          Face.of(l.face()),
           l.size(),
           Spaced.of(l.spacing()),
           new Coloured(
@@ -140,10 +140,7 @@ public final class WordForms {
     }
 
     public Lettering get() {
-      Lettering.Face of =
-          face == null
-              ? Lettering.Face.of(USUAL_FAMILY)
-              : new Lettering.Face(Say.or(face.family, USUAL_FAMILY), face.bold, face.italic);
+      Lettering.Face of = face == null ? Lettering.Face.of(USUAL_FAMILY) : face.get();
       Lettering plain =
           Lettering.plain(
               of,
@@ -164,7 +161,15 @@ public final class WordForms {
   }
 
   /** A face. */
-  public record Face(String family, boolean bold, boolean italic) {}
+  public record Face(String family, boolean bold, boolean italic) {
+    public static Face of(Lettering.Face face) {
+      return new Face(face.family(), face.bold(), face.italic());
+    }
+
+    public Lettering.Face get() {
+      return new Lettering.Face(Say.or(family, USUAL_FAMILY), bold, italic);
+    }
+  }
 
   /** How letters and lines stand to each other. */
   public record Spaced(int tracking, Integer leading, String letters, String align) {

@@ -3,6 +3,7 @@ package app.latethistle.media;
 import app.latethistle.core.release.Quality;
 import app.latethistle.core.repair.Clip;
 import app.latethistle.core.repair.Mending;
+import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.time.FrameRate;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -10,7 +11,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Makes a clip whose pictures are put right, with the sound of the one it is made of. */
 public final class RepairedClip {
@@ -47,6 +50,7 @@ public final class RepairedClip {
     try (WorkFolder work = WorkFolder.make()) {
       Path from = original;
       MediaFacts of = facts;
+      FrameRange kept = new FrameRange(0, frames);
       for (int i = 0; i < all.size(); i++) {
         int done = i;
         boolean last = i == all.size() - 1;
@@ -60,8 +64,10 @@ public final class RepairedClip {
             share -> progress.at((done + share) / all.size()));
         from = to;
         of = Probe.probe(to);
+        long before = kept.start();
+        kept = all.get(i).kept().map(piece -> piece.shift(before)).orElse(kept);
       }
-      withSound(from, original, facts, work.path(), target);
+      withSound(from, original, facts, soundOf(kept, rate), work.path(), target);
     }
   }
 
@@ -76,9 +82,21 @@ public final class RepairedClip {
     }
   }
 
-  /** Lays the original's sound beside the pictures, as it is. */
+  /** Which part of the original's sound goes with the pictures that are kept. */
+  private static List<String> soundOf(FrameRange kept, FrameRate rate) {
+    return List.of(
+        "-af",
+        String.format(
+            Locale.ROOT,
+            "atrim=start=%.6f:end=%.6f,asetpts=PTS-STARTPTS",
+            rate.secondsOf(kept.start()),
+            rate.secondsOf(kept.end())));
+  }
+
+  /** Lays the original's sound beside the pictures, as it is but for how much of it. */
   private static void withSound(
-      Path pictures, Path original, MediaFacts facts, Path work, Path target) throws IOException {
+      Path pictures, Path original, MediaFacts facts, List<String> part, Path work, Path target)
+      throws IOException {
     List<String> command =
         new ArrayList<>(List.of("ffmpeg", "-v", "error", "-y", "-i", "file:" + pictures));
     if (facts.sound()) {
@@ -89,7 +107,10 @@ public final class RepairedClip {
                       original,
                       facts.container(),
                       List.of(),
-                      List.of("-vn", "-c:a", "flac", "-f", "matroska", "pipe:1")));
+                      Stream.concat(
+                              part.stream(),
+                              Stream.of("-vn", "-c:a", "flac", "-f", "matroska", "pipe:1"))
+                          .toList()));
           OutputStream out = Files.newOutputStream(sound)) {
         child.stdout().transferTo(out);
         if (child.waitFor() != 0) {

@@ -2,12 +2,16 @@ package app.latethistle.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.awt.Color;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -81,7 +85,8 @@ class OwnFaceTest {
     assertThat(brought.status()).as(brought.text()).isEqualTo(201);
     assertThat(brought.json().toString())
         .isEqualTo(
-            "{\"family\":\"Thornley\",\"bold\":true,\"italic\":false,\"licence\":\"OFL 1.1\"}");
+            "{\"family\":\"Thornley\",\"bold\":true,\"italic\":false,\"licence\":\"OFL 1.1\","
+                + "\"logotype\":false}");
     assertThat(offered()).contains("Thornley");
     EditedFilm cut = titled("Thornley");
     byte[] own = picture(cut);
@@ -117,6 +122,39 @@ class OwnFaceTest {
         .isEqualTo("shipped.ttf: “Fraunces” ships with the application; choose it in the list.");
     assertThat(bringIn("b.ttf", "own", RenamedFace.bold("Heathrow", "latin-ext")).detail())
         .startsWith("b.ttf: another file of “Heathrow” is here already");
+  }
+
+  /** A picture stands in place of the words, in the film and in what a terminal draws of it. */
+  @Test
+  void aLogotypeIsBroughtInAndStandsInPlaceOfWords() throws IOException {
+    byte[] png = LookTest.png(0xd02010);
+    Api.Answer brought = bringIn("House%20sign.png", "own", png);
+    assertThat(brought.status()).as(brought.text()).isEqualTo(201);
+    assertThat(brought.json().get("family").asString()).isEqualTo("House sign");
+    assertThat(brought.json().get("logotype").asBoolean()).isTrue();
+    assertThat(bringIn("House%20sign.png", "own", png).status()).as("again").isEqualTo(201);
+    assertThat(bringIn("House%20sign.png", "own", LookTest.png(0x10d020)).detail())
+        .contains("another file of “House sign” is here already");
+    EditedFilm cut = titled("House sign");
+    assertThat(redness(picture(cut))).isGreaterThan(0.02);
+    assertThat(saidOf(cut)).isEmpty();
+    assertThat(cut.api.get(cut.path + "/film.json").json().at("/faces/0/family").asString())
+        .isEqualTo("House sign");
+    set(cut, "Noto Sans");
+    assertThat(redness(picture(cut))).isLessThan(0.005);
+  }
+
+  /** The share of a picture's pixels that are as red as the logotype. */
+  private static double redness(byte[] jpeg) throws IOException {
+    BufferedImage picture = ImageIO.read(new ByteArrayInputStream(jpeg));
+    int red = 0;
+    for (int y = 0; y < picture.getHeight(); y++) {
+      for (int x = 0; x < picture.getWidth(); x++) {
+        Color c = new Color(picture.getRGB(x, y));
+        red += c.getRed() > 160 && c.getGreen() < 90 && c.getBlue() < 90 ? 1 : 0;
+      }
+    }
+    return red / (double) (picture.getWidth() * picture.getHeight());
   }
 
   @Test

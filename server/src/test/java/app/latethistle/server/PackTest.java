@@ -29,6 +29,8 @@ class PackTest {
   private static final Map<String, Object> ORDER =
       Map.of("name", "Master", "size", "PRODUCTION", "rate", "24", "quality", "SMALL");
 
+  private static final String STYLE = "Packed house";
+
   private static EditedFilm cut;
   private static byte[] zip;
   private static byte[] master;
@@ -72,6 +74,7 @@ class PackTest {
     cut.edit("lay-sound", Map.of("sound", sound.get("id").asLong(), "at", lands, "offset", 0));
     cut.edit("add-title", Map.of("design", "Soft main title", "text", "Night Post", "at", lands));
     setInAnOwnFace();
+    cut.api.post(cut.path + "/style/keep", Map.of("name", STYLE));
     Api.Answer packed = cut.api.get(cut.path + "/production.zip");
     assertThat(packed.type()).as(packed.text()).startsWith("application/zip");
     zip = packed.bytes();
@@ -173,6 +176,43 @@ class PackTest {
     assertThat(api.get(path + "/film/look").json().at("/still/name").asString())
         .isEqualTo("dusk.png");
     assertThat(master(api, path)).isEqualTo(master);
+    assertThat(api.get(path + "/style").json().at("/style/name").asString()).isEqualTo(STYLE);
+  }
+
+  /**
+   * A production follows the style here that has the name of its own; it says so if that is another
+   * one, and brings its own where there is none.
+   */
+  @Test
+  void theStyleComesWithIt() {
+    Api api = RunningServer.shared().api();
+    JsonNode style = cut.api.get(cut.path + "/style").json();
+    JsonNode same = styleOf(api, unpack(zip));
+    assertThat(same.get("changed").asBoolean()).isFalse();
+    assertThat(same.at("/style/id")).isEqualTo(style.at("/style/id"));
+    cut.edit("caption-look", Map.of("language", "en", "kind", "FEW_WORDS"));
+    cut.api.post(cut.path + "/style/keep", Map.of("name", STYLE));
+    assertThat(styleOf(api, unpack(zip)).get("changed").asBoolean()).isTrue();
+    api.delete("/api/styles/" + style.at("/style/id").asLong());
+    JsonNode brought = styleOf(api, unpack(zip));
+    assertThat(brought.get("changed").asBoolean()).isFalse();
+    assertThat(brought.at("/style/holds")).isEqualTo(style.at("/style/holds"));
+    cut.undo();
+    cut.api.post(cut.path + "/style/keep", Map.of("name", STYLE));
+  }
+
+  private static JsonNode styleOf(Api api, Api.Answer made) {
+    assertThat(made.status()).as(made.text()).isEqualTo(201);
+    return api.get("/api/productions/" + made.json().get("id").asLong() + "/style").json();
+  }
+
+  /** How long it becomes is said before it is sent, so that a browser shows how far it is. */
+  @Test
+  void itSaysHowLongItIs() {
+    for (String media : List.of("true", "false")) {
+      String path = cut.path + "/production.zip?media=" + media;
+      assertThat(cut.api.lengthOf(path)).hasValue(cut.api.get(path).bytes().length);
+    }
   }
 
   /** What each shot is to look like, and how far it is from that. */

@@ -10,12 +10,15 @@ import app.latethistle.media.ClipReader;
 import app.latethistle.media.MediaFacts;
 import app.latethistle.media.Probe;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
@@ -108,6 +111,33 @@ class RepairTest {
     assertThat(made.get("fileName").asString()).endsWith(", light made even.mkv");
     assertThat(made.get("frames")).isEqualTo(take.get("frames"));
     assertThat(made.get("sound")).isEqualTo(take.get("sound"));
+  }
+
+  /** A clip that leaps after two of its three seconds becomes one of two, with its sound. */
+  @Test
+  void aJumpIsCutOut(@TempDir Path folder) throws Exception {
+    Path clip = folder.resolve("shot_070_take1.mp4");
+    String leap = "[0:v]trim=end=2[a];[1:v]trim=end=1[b];[a][b]concat=n=2[v]";
+    List<String> command = new ArrayList<>(List.of("ffmpeg", "-v", "error"));
+    for (String picture :
+        List.of("mandelbrot=s=320x180:r=24", "mandelbrot=s=320x180:r=24:start_x=0.3:start_y=0.5")) {
+      command.addAll(List.of("-f", "lavfi", "-i", picture));
+    }
+    command.addAll(List.of("-f", "lavfi", "-i", "sine=d=3", "-filter_complex", leap));
+    command.addAll(List.of("-map", "[v]", "-map", "2:a", clip.toString()));
+    assertThat(new ProcessBuilder(command).inheritIO().start().waitFor()).isZero();
+    cut.api.bring(cut.id, "shot_070_take1.mp4", Files.readAllBytes(clip));
+    cut.api.until(
+        cut.path + "/material", all -> takesOf("070").get(0).get("facts").path("jumps").size() > 0);
+    JsonNode take = takesOf("070").get(0);
+    assertThat(take.get("facts").get("jumps").toString()).isEqualTo("[2.0]");
+    String path = cut.path + "/takes/" + take.get("id").asLong() + "/repairs";
+    assertThat(cut.api.post(path, Map.of("kind", "CUT")).status()).isEqualTo(201);
+    cut.api.until(path, all -> all.isEmpty() || all.get(0).get("work").get("failed").asBoolean());
+    JsonNode made = takesOf("070").get(1);
+    assertThat(made.get("fileName").asString()).endsWith(", jumps cut out.mkv");
+    assertThat(made.get("frames").asInt()).isEqualTo(48);
+    assertThat(made.get("sound").asBoolean()).isTrue();
   }
 
   @Test

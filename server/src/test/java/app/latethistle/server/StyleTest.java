@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A channel's style: kept of one production, taken by others, changed for all, as one file. */
 class StyleTest {
@@ -33,13 +35,17 @@ class StyleTest {
     said.put("to", AT);
     cut.api.post(cut.path + "/outputs", said);
     tagged(cut, "winter", "mail");
+    JsonNode sound =
+        cut.api.post(cut.path + "/sounds/ask", Map.of("words", "dull thud")).json().get(0);
+    cut.edit("lay-sound", Map.of("sound", sound.get("id").asLong(), "at", AT, "offset", 0));
+    cut.api.post(cut.path + "/sounds/ask", Map.of("words", "slow creak"));
     return cut;
   }
 
   private static void tagged(EditedFilm cut, String... tags) {
     Map<String, Object> sheet = new HashMap<>();
     sheet.put("title", "A film");
-    sheet.put("description", "");
+    sheet.put("description", tags[0].equals("winter") ? "One film a week." : "");
     sheet.put("chapters", true);
     sheet.put("tags", List.of(tags));
     sheet.put("generated", true);
@@ -60,6 +66,16 @@ class StyleTest {
 
   private static JsonNode taken(EditedFilm cut) {
     return API.get(cut.path + "/style").json();
+  }
+
+  /** How many sounds a production has that were asked for in words. */
+  private static long ownSounds(EditedFilm cut) {
+    return API.get(cut.path + "/sounds?words=thud")
+        .json()
+        .get("sounds")
+        .valueStream()
+        .filter(s -> s.get("source").asString().startsWith("asked for"))
+        .count();
   }
 
   private static JsonNode film(EditedFilm cut) {
@@ -91,6 +107,9 @@ class StyleTest {
             });
     assertThat(API.get(other.path + "/release").json().get("sheet").get("tags").toString())
         .isEqualTo("[\"salt\",\"winter\",\"mail\"]");
+    assertThat(API.get(other.path + "/release").json().at("/sheet/description").asString())
+        .isEqualTo("One film a week.");
+    assertThat(ownSounds(other)).isEqualTo(1);
     assertThat(taken(other).get("changed").asBoolean()).isFalse();
     assertThat(API.get(other.path + "/history").json().get("undo").get("label").asString())
         .isEqualTo("take the style of Thistle House");
@@ -103,6 +122,7 @@ class StyleTest {
     assertThat(take(other, style).status()).isEqualTo(204);
     assertThat(taken(other).get("changed").asBoolean()).isFalse();
     assertThat(take(other, style).status()).as("it has it already").isEqualTo(204);
+    assertThat(ownSounds(other)).as("each once").isEqualTo(1);
 
     API.delete(other.path + "/style");
     assertThat(taken(other).get("style").isNull()).isTrue();
@@ -115,6 +135,7 @@ class StyleTest {
     JsonNode style = kept(first, "One file");
     String text = API.get("/api/styles/" + style.get("id").asLong() + "/document").text();
     assertThat(text).contains("warm.cube", "LUT_1D_SIZE 2", "Cinzel").contains("{film}, teaser");
+    assertThat(style.get("holds").toString()).contains("1 sound", "a description", "2 tags");
     API.delete("/api/styles/" + style.get("id").asLong());
     assertThat(taken(first).get("style").isNull()).isTrue();
     Api.Answer back = API.post("/api/styles/document", Map.of("text", text));
@@ -129,5 +150,38 @@ class StyleTest {
     }
     assertThat(API.post(first.path + "/style/keep", Map.of("name", " ")).detail()).contains("name");
     assertThat(take(other, 999_999).status()).isEqualTo(404);
+  }
+
+  /**
+   * The services that a film's pictures are from come with their terms where they are not known.
+   */
+  @Test
+  void servicesComeWithTheirTerms() {
+    String text =
+        API.get("/api/styles/" + kept(styled(), "Of services").get("id").asLong() + "/document")
+            .text();
+    JsonNode usual = API.get("/api/services").json().get(0).get("profile");
+    ObjectNode document = (ObjectNode) JsonMapper.shared().readTree(text);
+    ObjectNode unknown = ((ObjectNode) usual.deepCopy()).put("name", "Far Plate");
+    unknown.put("marks", "MAY_GO").put("format", 2);
+    ObjectNode known = ((ObjectNode) usual.deepCopy()).put("longestPrompt", 77).put("format", 2);
+    document.putArray("services").add(unknown).add(known);
+    Api.Answer back = API.post("/api/styles/document", Map.of("text", document.toString()));
+    assertThat(back.status()).as(back.text()).isEqualTo(201);
+    assertThat(back.json().get("holds").toString()).contains("2 services");
+    assertThat(take(EditedFilm.make(API, 8), back.json().get("id").asLong()).status())
+        .isEqualTo(204);
+    List<JsonNode> now =
+        API.get("/api/services").json().valueStream().map(s -> s.get("profile")).toList();
+    assertThat(now)
+        .filteredOn(s -> s.get("name").asString().equals("Far Plate"))
+        .singleElement()
+        .satisfies(s -> assertThat(s.get("marks").asString()).isEqualTo("MAY_GO"));
+    assertThat(now).contains(usual);
+    API.get("/api/services")
+        .json()
+        .valueStream()
+        .filter(s -> s.at("/profile/name").asString().equals("Far Plate"))
+        .forEach(s -> API.delete("/api/services/" + s.get("id").asLong()));
   }
 }

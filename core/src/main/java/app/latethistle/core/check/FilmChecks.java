@@ -150,7 +150,7 @@ public final class FilmChecks {
         .map(
             badge ->
                 new Mend(
-                    "Cover it with “" + badge.text() + "”",
+                    "Cover it with “" + badge.sign().text() + "”",
                     "",
                     () -> badge.over(marked, known.faces)));
   }

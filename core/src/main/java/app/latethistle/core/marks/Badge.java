@@ -27,13 +27,14 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * The channel's own sign, lettered on a plate, over every mark that a film shows. It is as large as
- * the largest mark needs and of one size throughout; in a corner it has one place.
+ * The channel's own sign on a plate over every mark that a film shows. It is as large as the
+ * largest mark needs and of one size throughout; in a corner it has one place.
  *
- * @param text what it says: one line of 1 to 60 letters
+ * @param sign what is on it
  * @param reach how long it stands
  */
-public record Badge(String text, Reach reach) {
+public record Badge(Sign sign, Reach reach) {
+
   /** How long a badge stands. */
   public enum Reach {
     /** Over the shots that show a mark. */
@@ -48,20 +49,8 @@ public record Badge(String text, Reach reach) {
   /** The smallest letters; at their size a badge is measured, and all of it grows with them. */
   private static final int SMALLEST = 10;
 
-  private static final int LONGEST = 60;
-
   /** Beyond this a badge hides the film. */
   private static final double WIDEST = 0.5;
-
-  /**
-   * @throws IllegalArgumentException if it says nothing
-   */
-  public Badge {
-    text = text.strip().replaceAll("\\s+", " ");
-    if (text.isEmpty() || text.length() > LONGEST) {
-      throw new Refused("Write what the badge says, in up to " + LONGEST + " letters.");
-    }
-  }
 
   /** The badge a film has; empty if it has none. */
   public static Optional<Badge> in(Film film) {
@@ -70,7 +59,8 @@ public record Badge(String text, Reach reach) {
         .map(
             t ->
                 new Badge(
-                    t.words().text(), isWhole(film, t) ? Reach.WHOLE_FILM : Reach.WHERE_NEEDED));
+                    new Sign(t.words().text(), t.lettering().face()),
+                    isWhole(film, t) ? Reach.WHOLE_FILM : Reach.WHERE_NEEDED));
   }
 
   private static boolean isWhole(Film film, FilmTitle title) {
@@ -120,8 +110,8 @@ public record Badge(String text, Reach reach) {
               + " needed.");
     }
     Design design = Designs.BADGE;
-    TitleWords words = design.saying(text);
-    Lettering lettering = sized(design, words, needed.values(), marked.picture(), faces);
+    TitleWords words = design.saying(sign.text());
+    Lettering lettering = sized(words, needed.values(), marked.picture(), faces);
     Film film = marked.film().film();
     List<Edit> edits = new ArrayList<>(away(film));
     Film made = film;
@@ -203,10 +193,10 @@ public record Badge(String text, Reach reach) {
   }
 
   /** Letters so large that their plate lies over each of the places. */
-  private static Lettering sized(
-      Design design, TitleWords words, Collection<Box> places, PictureShape picture, Faces faces) {
-    Box block =
-        Covers.block(words, design.lettering().withSize(SMALLEST), design.box(), picture, faces);
+  private Lettering sized(
+      TitleWords words, Collection<Box> places, PictureShape picture, Faces faces) {
+    Lettering smallest = Designs.BADGE.lettering().withFace(sign.face()).withSize(SMALLEST);
+    Box block = Covers.block(words, smallest, Designs.BADGE.box(), picture, faces);
     double grown = 1;
     for (Box place : places) {
       grown = Math.max(grown, (across(place) + 2 * HAIR) / across(block));
@@ -214,10 +204,10 @@ public record Badge(String text, Reach reach) {
     }
     if (grown * across(block) > WIDEST) {
       throw new Refused(
-          "A badge of these words would be wider than half of the picture to cover the marks;"
-              + " write fewer, or frame the marks out.");
+          "Such a badge would be wider than half of the picture to cover the marks; write fewer"
+              + " words, take a narrower logotype, or frame the marks out.");
     }
-    return design.lettering().withSize((int) Math.ceil(SMALLEST * grown));
+    return smallest.withSize((int) Math.ceil(SMALLEST * grown));
   }
 
   /** The place at which a plate lies over another with its middle on it, as far inside as goes. */

@@ -13,13 +13,16 @@ import app.latethistle.core.look.EndFade;
 import app.latethistle.core.look.Finish;
 import app.latethistle.core.look.Treatments;
 import app.latethistle.core.marks.Badge;
+import app.latethistle.core.marks.Sign;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Design;
+import app.latethistle.core.words.Designs;
 import app.latethistle.core.words.Lettering;
 import app.latethistle.core.words.ShapedBox;
 import app.latethistle.core.words.TitleKind;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -36,16 +39,18 @@ import java.util.stream.Stream;
  * @param treatments of all of the picture
  * @param end how films end
  * @param outputs tied to no film
+ * @param description that a release sheet begins with
  * @param tags that are on every release sheet
  */
 public record ChannelStyle(
     String name,
-    Optional<String> badge,
+    Optional<Sign> badge,
     List<Design> designs,
     CaptionStyle captions,
     Treatments treatments,
     EndFade end,
     List<Output> outputs,
+    String description,
     List<String> tags) {
   private static final int LONGEST = 60;
 
@@ -68,7 +73,7 @@ public record ChannelStyle(
   }
 
   /** What a film, its outputs and its sheet have that others can have, too. */
-  public static ChannelStyle of(String name, Film film, List<Output> outputs, List<String> tags) {
+  public static ChannelStyle of(String name, Film film, List<Output> outputs, ReleaseSheet sheet) {
     Map<TitleKind, Design> designs = new EnumMap<>(TitleKind.class);
     for (FilmTitle title : film.titles()) {
       TitleKind kind = title.words().kind();
@@ -78,19 +83,24 @@ public record ChannelStyle(
     }
     return new ChannelStyle(
         name,
-        Badge.in(film).map(Badge::text),
+        Badge.in(film).map(Badge::sign),
         List.copyOf(designs.values()),
         film.captionsIn(FilmCaptions.READ).style(),
         film.finish().treatments(),
         film.finish().end(),
         outputs.stream().map(ChannelStyle::untied).toList(),
-        tags);
+        sheet.description(),
+        sheet.tags());
   }
 
   /** The families that its words are set in. */
   public Set<String> families() {
     return Lettering.families(
-        Stream.concat(designs.stream().map(Design::lettering), Stream.of(captions.lettering())));
+        Stream.of(
+                designs.stream().map(Design::lettering),
+                Stream.of(captions.lettering()),
+                badge.stream().map(sign -> Designs.BADGE.lettering().withFace(sign.face())))
+            .flatMap(letterings -> letterings));
   }
 
   private static Output untied(Output output) {
@@ -124,6 +134,14 @@ public record ChannelStyle(
     return edits.isEmpty()
         ? Optional.empty()
         : Optional.of(new Compound("take the style of " + name, edits));
+  }
+
+  /** Gives a release sheet its tags, and its description where the sheet has none. */
+  public ReleaseSheet onto(ReleaseSheet sheet) {
+    Set<String> all = new LinkedHashSet<>(sheet.tags());
+    all.addAll(tags);
+    String said = sheet.description().isBlank() ? description : sheet.description();
+    return sheet.withWords(said, List.copyOf(all));
   }
 
   private static FilmTitle set(FilmTitle title, Design design) {

@@ -58,9 +58,9 @@ public record ReleaseSheet(
     return new ReleaseSheet(title, description, chapters, tags, now, thumbnail, rights);
   }
 
-  /** The same with other tags. */
-  public ReleaseSheet withTags(List<String> other) {
-    return new ReleaseSheet(title, description, chapters, other, generated, thumbnail, rights);
+  /** The same with another description and other tags. */
+  public ReleaseSheet withWords(String said, List<String> tagged) {
+    return new ReleaseSheet(title, said, chapters, tagged, generated, thumbnail, rights);
   }
 
   /** What is said where pictures or voices are generated. */

@@ -1,8 +1,10 @@
 package app.latethistle.core.repair;
 
 import app.latethistle.core.take.Box;
+import app.latethistle.core.time.FrameRange;
 import java.io.IOException;
 import java.util.List;
+import java.util.Optional;
 
 /** Something that is put right in the pictures of a take, from the first to the last. */
 @FunctionalInterface
@@ -10,9 +12,14 @@ public interface Mending {
   /**
    * Does it.
    *
-   * @param taker takes as many pictures as the clip has, in order
+   * @param taker takes as many pictures as the clip has, or as are kept of it, in order
    */
   void mend(Clip clip, Clip.Taker taker, Clip.Progress progress) throws IOException;
+
+  /** Which pictures are kept; empty if all are. */
+  default Optional<FrameRange> kept() {
+    return Optional.empty();
+  }
 
   /** Fills a box in every picture: {@link Filling}. */
   static Mending filled(Box box) {
@@ -66,5 +73,15 @@ public interface Mending {
    */
   static Mending bridged(List<Integer> jumps, double rate) {
     return Redrawing.ofJumps(jumps, rate);
+  }
+
+  /**
+   * Cuts jumps out: keeps the longest piece of a clip without one.
+   *
+   * @param jumps the first pictures after jumps, in order
+   * @param frames of the clip
+   */
+  static Mending withoutJumps(List<Integer> jumps, long frames) {
+    return new LongestPiece(jumps, frames);
   }
 }

@@ -50,6 +50,7 @@ final class Brush {
 
   private BufferedImage filling;
   private Paint fill;
+  private Logotype logotype;
 
   Brush(int width, int height) {
     this.width = width;
@@ -154,7 +155,10 @@ final class Brush {
     graphics.setComposite(
         AlphaComposite.getInstance(
             hole ? AlphaComposite.DST_OUT : AlphaComposite.SRC_OVER, (float) pose.opacity()));
-    if (how.outline().width() > 0 && !hole && pose.filled() >= 1) {
+    if (logotype != null) {
+      fill = logotype.in(outline.getBounds2D());
+    }
+    if (how.outline().width() > 0 && !hole && pose.filled() >= 1 && logotype == null) {
       graphics.setColor(new Color(how.outline().colour()));
       trace(
           outline,
@@ -197,9 +201,15 @@ final class Brush {
     fill = new TexturePaint(filling, new Rectangle(width, height));
   }
 
+  /** Letters are a logotype, until they are filled with their colour again. */
+  void fillWith(Logotype picture) {
+    logotype = picture;
+  }
+
   /** Letters are filled with their colour again. */
   void fillWithColour() {
     fill = null;
+    logotype = null;
   }
 
   /** Only what lies inside of a shape is drawn, until null is given. */

@@ -30,6 +30,8 @@ public final class Faces {
   private final List<FaceFile> files;
   private final Map<FaceFile, Font> fonts;
   private final Map<FaceFile, Optional<Font>> small = new ConcurrentHashMap<>();
+  private final List<LogotypeFile> logotypes;
+  private final Map<LogotypeFile, Logotype> pictures = new ConcurrentHashMap<>();
   private final Map<Wish, Optional<Font>> found = new ConcurrentHashMap<>();
   private volatile List<Font> machine;
 
@@ -42,26 +44,33 @@ public final class Faces {
    * @param character what it looks like
    * @param bold whether it has a heavier weight
    * @param italic whether it has slanted letters
+   * @param logotype whether it is a picture in place of words
    */
-  public record Family(String name, String character, boolean bold, boolean italic) {}
+  public record Family(
+      String name, String character, boolean bold, boolean italic, boolean logotype) {}
 
   /**
    * @param files those of a family in the order in which they are asked for a letter
    */
   public Faces(List<FaceFile> files) {
-    this(files, new ConcurrentHashMap<>());
+    this(files, List.of(), new ConcurrentHashMap<>());
   }
 
-  private Faces(List<FaceFile> files, Map<FaceFile, Font> fonts) {
+  private Faces(List<FaceFile> files, List<LogotypeFile> logotypes, Map<FaceFile, Font> fonts) {
     this.files = List.copyOf(files);
+    this.logotypes = List.copyOf(logotypes);
     this.fonts = fonts;
   }
 
   /** These and more; files that were read for these are not read again. */
-  public Faces with(List<FaceFile> more) {
-    List<FaceFile> all = new ArrayList<>(files);
+  public Faces with(List<FaceFile> more, List<LogotypeFile> pictures) {
+    return new Faces(joined(files, more), joined(logotypes, pictures), fonts);
+  }
+
+  private static <T> List<T> joined(List<T> some, List<T> more) {
+    List<T> all = new ArrayList<>(some);
     all.addAll(more);
-    return new Faces(all, fonts);
+    return all;
   }
 
   /** The families, in their order. */
@@ -70,15 +79,19 @@ public final class Faces {
     for (FaceFile file : files) {
       families.merge(
           file.family(),
-          new Family(file.family(), file.character(), file.bold(), file.italic()),
-          (a, b) -> new Family(a.name, a.character, a.bold || b.bold, a.italic || b.italic));
+          new Family(file.family(), file.character(), file.bold(), file.italic(), false),
+          (a, b) -> new Family(a.name, a.character, a.bold || b.bold, a.italic || b.italic, false));
+    }
+    for (LogotypeFile file : logotypes) {
+      families.put(file.family(), new Family(file.family(), "a logotype", false, false, true));
     }
     return List.copyOf(families.values());
   }
 
   /** Whether there is a family of a name. */
   public boolean has(String family) {
-    return files.stream().anyMatch(f -> f.family().equals(family));
+    return files.stream().anyMatch(f -> f.family().equals(family))
+        || logotypes.stream().anyMatch(f -> f.family().equals(family));
   }
 
   /**
@@ -89,6 +102,26 @@ public final class Faces {
    */
   Optional<Font> font(Face face, int codePoint) {
     return found.computeIfAbsent(new Wish(face, codePoint), this::find);
+  }
+
+  /**
+   * The picture that stands in place of words which are set in a family; empty if it has letters.
+   *
+   * @throws UncheckedIOException if its file cannot be read, naming its family
+   */
+  Optional<Logotype> logotype(String family) {
+    return logotypes.stream()
+        .filter(file -> file.family().equals(family))
+        .findFirst()
+        .map(file -> pictures.computeIfAbsent(file, Faces::read));
+  }
+
+  private static Logotype read(LogotypeFile file) {
+    try {
+      return new Logotype(file.source().read());
+    } catch (IOException e) {
+      throw new UncheckedIOException("The logotype " + file.family() + " cannot be read.", e);
+    }
   }
 
   private Optional<Font> find(Wish wish) {

@@ -22,6 +22,9 @@ public record Legibility(List<LetterContrast> letters, double needed) {
   private static final double LARGE_NEEDED = 3;
   private static final double SMALL_NEEDED = 4.5;
 
+  /** Of what has no letters that must be read. */
+  static final Legibility NOT_ASKED = new Legibility(List.of(), LARGE_NEEDED);
+
   private static final double[] LINEAR = new double[256];
 
   static {

@@ -9,6 +9,7 @@ import app.latethistle.core.words.TitleWords;
 import java.awt.geom.Rectangle2D;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Words in lines on a picture: broken where their box ends into lines of like length, made smaller
@@ -39,6 +40,10 @@ public final class SetText {
   public static SetText of(
       TitleWords words, Lettering lettering, Box box, int width, int height, Faces faces) {
     Typesetter setter = new Typesetter(lettering, box, width, height, faces);
+    Optional<Logotype> logotype = faces.logotype(lettering.face().family());
+    if (logotype.isPresent()) {
+      return new SetText(setter.placed(setter.line(logotype.get(), words.text()), 0.5));
+    }
     List<LooseLine> lines =
         words.kind() == TitleKind.CREDITS
             ? setter.columns(words.text())

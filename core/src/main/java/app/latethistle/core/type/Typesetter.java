@@ -61,6 +61,13 @@ final class Typesetter {
     return lines;
   }
 
+  /** A logotype in place of words; smaller where it would be wider than the box. */
+  List<LooseLine> line(Logotype logotype, String words) {
+    double wide = logotype.line(words, size).width();
+    double set = wide > room ? size * room / wide : size;
+    return List.of(LooseLine.of(logotype.line(words, set), set));
+  }
+
   /** Lines that are broken already. */
   List<LooseLine> asBroken(List<String> broken) {
     Shaper shaper = shaper(size);

@@ -14,6 +14,7 @@ import java.awt.image.BufferedImage;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.Map;
+import java.util.Optional;
 
 /**
  * Writes on frames. What a frame shows follows from the writing and the frame's number alone; words
@@ -90,12 +91,16 @@ public final class Writer {
   }
 
   /**
-   * Whether a title that has arrived can be read over what is behind it.
+   * Whether a title that has arrived can be read over what is behind it. Nothing is asked of
+   * logotypes (WCAG 2.2, success criterion 1.4.3).
    *
    * @param number of the frame
    * @param behind the frame without it, on which its plate and shadow are drawn
    */
   public Legibility legibility(WrittenTitle title, long number, Frame behind) {
+    if (logotype(title).isPresent()) {
+      return Legibility.NOT_ASKED;
+    }
     SetText text = set(title, number);
     Lettering how = title.lettering();
     if (how.fill() == Fill.FILM) {
@@ -151,6 +156,8 @@ public final class Writer {
         title.words().counts() ? title.words().counted(title.counted(frame)) : title.words();
     SetText text = set(title, words, frame);
     Brush to = brush();
+    Optional<Logotype> logotype = logotype(title);
+    logotype.ifPresent(to::fillWith);
     boolean film = title.lettering().fill() == Fill.FILM;
     Entering entering = new Entering(title, text, frame);
     if (film) {
@@ -178,7 +185,14 @@ public final class Writer {
     if (!film) {
       to.plate(title.lettering().plate(), text, entering.mean());
     }
+    if (logotype.isPresent()) {
+      to.fillWithColour();
+    }
     return to;
+  }
+
+  private Optional<Logotype> logotype(WrittenTitle title) {
+    return faces.logotype(title.lettering().face().family());
   }
 
   private void draw(

@@ -26,8 +26,10 @@ import app.latethistle.core.picture.PathFramer;
 import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
+import app.latethistle.core.type.Faces;
 import app.latethistle.core.type.TestFaces;
 import app.latethistle.core.words.Lettering;
+import java.awt.image.BufferedImage;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -67,7 +69,7 @@ class MarksTest {
   }
 
   private static Film badged(Film film, Map<String, Box> marks, String text, Badge.Reach reach) {
-    return new Badge(text, reach).over(marked(film, marks), TestFaces.ALL).apply(film);
+    return new Badge(Sign.of(text), reach).over(marked(film, marks), TestFaces.ALL).apply(film);
   }
 
   private static List<Lettering> letterings(Film film) {
@@ -210,7 +212,24 @@ class MarksTest {
     assertThat(open(badged, marks)).isEmpty();
     assertThat(badged.titles()).as("two shots in a row have one").hasSize(3);
     assertThat(letterings(badged)).hasSize(1);
-    assertThat(Badge.in(badged)).contains(new Badge(text, Badge.Reach.WHERE_NEEDED));
+    assertThat(Badge.in(badged)).contains(new Badge(Sign.of(text), Badge.Reach.WHERE_NEEDED));
+  }
+
+  /** A logotype, high or wide, lies on a plate that covers the mark. */
+  @ParameterizedTest
+  @ValueSource(ints = {40, 100, 400})
+  void aLogotypeCoversMarksToo(int wide) {
+    BufferedImage picture = new BufferedImage(wide, 100, BufferedImage.TYPE_INT_ARGB);
+    Faces faces = TestFaces.with("Our sign", picture);
+    Film film = film(3);
+    Map<String, Box> marks = Map.of("a1", RIGHT);
+    Sign sign = new Sign("Night Post", Lettering.Face.of("Our sign"));
+    Marked marked = marked(film, marks);
+    Film badged = new Badge(sign, Badge.Reach.WHERE_NEEDED).over(marked, faces).apply(film);
+    Marked now = marked(badged, marks);
+    Covers covers = Covers.of(now, faces);
+    assertThat(now.seen()).isNotEmpty().allMatch(covers::hides);
+    assertThat(Badge.in(badged)).contains(new Badge(sign, Badge.Reach.WHERE_NEEDED));
   }
 
   @Test
@@ -220,7 +239,7 @@ class MarksTest {
     Film badged = badged(film, marks, "Night Post", Badge.Reach.WHOLE_FILM);
     assertThat(open(badged, marks)).isEmpty();
     assertThat(badged.titles()).hasSize(1);
-    assertThat(Badge.in(badged)).contains(new Badge("Night Post", Badge.Reach.WHOLE_FILM));
+    assertThat(Badge.in(badged)).contains(new Badge(Sign.of("Night Post"), Badge.Reach.WHOLE_FILM));
     assertThatThrownBy(
             () -> badged(film, Map.of("a0", RIGHT, "a1", LEFT), "N", Badge.Reach.WHOLE_FILM))
         .hasMessageContaining("2 corners");
@@ -235,8 +254,7 @@ class MarksTest {
     Film twice = badged(once, Map.of("a1", RIGHT, "a2", HIGH), "N. P.", Badge.Reach.WHERE_NEEDED);
     assertThat(twice.titles()).hasSize(2).allMatch(t -> t.words().text().equals("N. P."));
     assertThat(Badge.out(twice).apply(twice)).isEqualTo(film);
-    assertThatThrownBy(() -> new Badge("x".repeat(61), Badge.Reach.WHOLE_FILM))
-        .hasMessageContaining("up to 60 letters");
+    assertThatThrownBy(() -> Sign.of("x".repeat(61))).hasMessageContaining("up to 60 letters");
     assertThatThrownBy(() -> Badge.out(film)).hasMessage("The film has no badge.");
     assertThatThrownBy(() -> badged(film, Map.of(), "N", Badge.Reach.WHERE_NEEDED))
         .hasMessageContaining("No mark is seen");

@@ -20,10 +20,13 @@ import app.latethistle.core.look.Framing;
 import app.latethistle.core.look.Treatment;
 import app.latethistle.core.look.TreatmentKind;
 import app.latethistle.core.look.Treatments;
+import app.latethistle.core.marks.Sign;
 import app.latethistle.core.words.CaptionKind;
 import app.latethistle.core.words.CaptionStyle;
 import app.latethistle.core.words.Designs;
+import app.latethistle.core.words.Lettering.Face;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -61,9 +64,32 @@ class ChannelStyleTest {
               new Output.Part(
                   Optional.of(Tie.free(12)), Optional.of(Tie.free(48)), Optional.of(60)));
 
+  private static final ReleaseSheet SHEET =
+      new ReleaseSheet(
+          "Night Post",
+          "One film a week.",
+          true,
+          List.of("winter"),
+          true,
+          Optional.of(3L),
+          Map.of("song", "own"));
+
+  @Test
+  void aSheetTakesWordsThatItHasNotAndKeepsItsOwn() {
+    ChannelStyle style = ChannelStyle.of("Thistle", styled(), List.of(), SHEET);
+    ReleaseSheet blank =
+        new ReleaseSheet(
+            "Salt", " ", false, List.of("salt", "winter"), false, Optional.empty(), Map.of());
+    ReleaseSheet after = style.onto(blank);
+    assertThat(after).isEqualTo(blank.withWords("One film a week.", List.of("salt", "winter")));
+    assertThat(style.onto(after)).isEqualTo(after);
+    ReleaseSheet own = blank.withWords("A film of salt.", List.of());
+    assertThat(style.onto(own).description()).isEqualTo("A film of salt.");
+  }
+
   @Test
   void aFilmTakesTheStyleOfAnother() {
-    ChannelStyle style = ChannelStyle.of(" Thistle ", styled(), List.of(TIED), List.of("winter"));
+    ChannelStyle style = ChannelStyle.of(" Thistle ", styled(), List.of(TIED), SHEET);
     assertThat(style.name()).isEqualTo("Thistle");
     assertThat(style.outputs().get(0).part())
         .isEqualTo(new Output.Part(Optional.empty(), Optional.empty(), Optional.of(60)));
@@ -87,10 +113,23 @@ class ChannelStyleTest {
 
   @Test
   void aStyleHasANameAndOneDesignOfAKind() {
-    assertThatThrownBy(() -> ChannelStyle.of("", styled(), List.of(), List.of()))
+    assertThatThrownBy(() -> ChannelStyle.of("", styled(), List.of(), SHEET))
         .hasMessageContaining("name");
-    ChannelStyle style = ChannelStyle.of("Thistle", styled(), List.of(), List.of());
+    ChannelStyle style = ChannelStyle.of("Thistle", styled(), List.of(), SHEET);
     assertThat(style.designs()).hasSize(2);
+    assertThat(style.families()).contains("Cinzel").doesNotContain("Our sign");
+    ChannelStyle signed =
+        new ChannelStyle(
+            "Thistle",
+            Optional.of(new Sign("N. P.", Face.of("Our sign"))),
+            style.designs(),
+            style.captions(),
+            style.treatments(),
+            style.end(),
+            List.of(),
+            "",
+            List.of());
+    assertThat(signed.families()).as("a badge's is one of them").contains("Our sign");
     assertThatThrownBy(
             () ->
                 new ChannelStyle(
@@ -101,6 +140,7 @@ class ChannelStyleTest {
                     style.treatments(),
                     style.end(),
                     List.of(),
+                    "",
                     List.of()))
         .hasMessageContaining("one design for each kind");
   }

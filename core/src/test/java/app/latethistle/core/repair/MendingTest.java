@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.latethistle.core.measure.RepeatFinder;
 import app.latethistle.core.picture.Frame;
+import app.latethistle.core.time.FrameRange;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -279,6 +280,27 @@ class MendingTest {
       largest = Math.max(largest, error(made.frames.get(i), made.frames.get(i - 1)));
     }
     assertThat(largest).isLessThan(error(jumps.frames.get(10), jumps.frames.get(9)) / 2);
+  }
+
+  /** Of each clip the longest piece without a jump is kept, picture by picture. */
+  @Test
+  void jumpsAreCutOut() throws IOException {
+    Kept real = painted(scene(5, 12, 1), 12);
+    for (List<Integer> jumps :
+        List.of(List.of(3), List.of(9), List.of(4, 9), List.of(0, 12), List.of(6))) {
+      Mending cut = Mending.withoutJumps(jumps, 12);
+      FrameRange kept = cut.kept().orElseThrow();
+      assertThat(jumps).as("inside " + kept).noneMatch(j -> kept.start() < j && j < kept.end());
+      assertThat(kept.length()).isGreaterThanOrEqualTo(12 / (jumps.size() + 1));
+      Kept made = mended(cut, real);
+      assertThat(made.frames).hasSize((int) kept.length());
+      for (int i = 0; i < made.frames.size(); i++) {
+        assertThat(made.frames.get(i).data())
+            .isEqualTo(real.frames.get((int) kept.start() + i).data());
+      }
+    }
+    assertThat(Mending.withoutJumps(List.of(6), 12).kept()).contains(new FrameRange(0, 6));
+    assertThat(Mending.bridged(List.of(6), RATE).kept()).isEmpty();
   }
 
   @Test

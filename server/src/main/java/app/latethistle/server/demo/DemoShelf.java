@@ -316,6 +316,9 @@ class DemoShelf {
           if (night) {
             outputs.take(id, DemoRelease.OUTPUTS);
           }
+          if (night) {
+            frameOut(id);
+          }
           inEveryShape(id);
         }
         return;
@@ -380,6 +383,33 @@ class DemoShelf {
                                     s.resolved(), Long.toString(entry.shotId()), figure, colour),
                                 "lay a figure into a shot")));
       }
+    }
+  }
+
+  /** Puts a take with a mark into its shot, framed so that the mark is not seen. */
+  private void frameOut(long id) throws InterruptedException {
+    for (TakeEntry entry : takes.findByProductionIdOrderById(id)) {
+      if (entry.fileName().equals(NightPost.MARKED)) {
+        awaitMeasure(entry.id());
+        FilmState state = films.state(id);
+        DemoMark.of(
+                state, Long.toString(entry.shotId()), state.takes().get(Long.toString(entry.id())))
+            .ifPresent(
+                film ->
+                    films.edit(
+                        id,
+                        state.production().revision(),
+                        s -> new Replace(film, "frame a mark out")));
+      }
+    }
+  }
+
+  private void awaitMeasure(long take) throws InterruptedException {
+    for (int i = 0; i < PATIENCE_SECONDS * 2; i++) {
+      if (takes.findById(take).filter(entry -> !entry.isMeasured()).isEmpty()) {
+        return;
+      }
+      Thread.sleep(500);
     }
   }
 

@@ -11,10 +11,13 @@ import app.latethistle.core.marks.CinemaBars;
 import app.latethistle.core.marks.Cropping;
 import app.latethistle.core.marks.MarkFate;
 import app.latethistle.core.marks.SeenMark;
+import app.latethistle.core.marks.Sign;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
+import app.latethistle.core.type.Faces;
+import app.latethistle.core.words.Lettering.Face;
 import app.latethistle.server.material.OwnFaces;
 import app.latethistle.server.material.State;
 import app.latethistle.server.material.TakeEntry;
@@ -56,8 +59,7 @@ class MarkController {
    *     would be too much
    * @param lost per cent of the picture that is not seen then
    * @param bars the narrowest cinema shape whose bars cover it, in hundredths; null if none does
-   * @param badge what the film's badge says; null if it has none
-   * @param reach how long that stands; null if it has none
+   * @param badge the film's badge; null if it has none
    * @param others takes of the shot without a mark
    * @param behind per cent of the mark's place that other moments of the take may show, by how far
    *     its camera goes
@@ -68,10 +70,20 @@ class MarkController {
       @Schema(nullable = true) Integer closer,
       @Schema(nullable = true) Integer lost,
       @Schema(nullable = true) Integer bars,
-      @Schema(nullable = true) String badge,
-      @Schema(nullable = true) Badge.Reach reach,
+      @Schema(nullable = true) LaidBadge badge,
       List<OtherTake> others,
       int behind) {}
+
+  /**
+   * A badge that lies over marks.
+   *
+   * @param face the family that it is set in
+   */
+  record LaidBadge(String text, String face, Badge.Reach reach) {
+    static LaidBadge of(Badge badge) {
+      return new LaidBadge(badge.sign().text(), badge.sign().face().family(), badge.reach());
+    }
+  }
 
   /** Another take of the shot. */
   record OtherTake(long id, int number) {}
@@ -95,15 +107,13 @@ class MarkController {
             facts.marks(), state.framingOf(take), take.shape(), aspect, Cropping.CLOSEST);
     List<Placement> shots = showing(state, takeId);
     Map<String, MarkFate> fates = MarkFate.of(state.marked(), faces.all());
-    Optional<Badge> badge = Badge.in(state.film());
     return new MarkWays(
         shots.size(),
         (int) shots.stream().filter(p -> fates.get(p.id()) == MarkFate.SEEN).count(),
         cropping.map(c -> percent(c.enlarged() - 1)).orElse(null),
         cropping.map(c -> percent(c.lost())).orElse(null),
         bars(state, takeId, facts).orElse(null),
-        badge.map(Badge::text).orElse(null),
-        badge.map(Badge::reach).orElse(null),
+        Badge.in(state.film()).map(LaidBadge::of).orElse(null),
         takes.findByShotIdOrderByNumberAscIdAsc(entry.shotId()).stream()
             .filter(t -> t.state() == State.READY && !t.isPlaceholder() && t.isMeasured())
             .filter(t -> t.measured().orElseThrow().marks().isEmpty())
@@ -211,20 +221,32 @@ class MarkController {
    * What a badge says, over every mark that the film shows.
    *
    * @param revision the one the person saw
+   * @param face the family that it is set in, or a logotype; null for the usual one
    */
-  record BadgeAsked(long revision, String text, Badge.Reach reach) {}
+  record BadgeAsked(
+      long revision, String text, @Schema(nullable = true) String face, Badge.Reach reach) {
+    Badge get(Faces faces) {
+      if (text == null || reach == null) {
+        throw new Refused("Say what the badge says, and whether it stands over the whole film.");
+      }
+      if (face != null && !faces.has(face)) {
+        throw new Refused("There is no face “" + face + "”; choose another for the badge.");
+      }
+      Face usual = Sign.of(text).face();
+      return new Badge(
+          new Sign(text, face == null || face.equals(usual.family()) ? usual : Face.of(face)),
+          reach);
+    }
+  }
 
   /** Covers every mark of the film with the channel's badge, instead of the one it has. */
   @PostMapping("/badge")
   FilmView badge(
       @PathVariable long productionId, @PathVariable long takeId, @RequestBody BadgeAsked asked) {
     facts(takes.get(productionId, takeId));
-    if (asked.text() == null || asked.reach() == null) {
-      throw new Refused("Say what the badge says, and whether it stands over the whole film.");
-    }
-    Badge badge = new Badge(asked.text(), asked.reach());
-    return edits.make(
-        productionId, asked.revision(), state -> badge.over(state.marked(), faces.all()));
+    Faces known = faces.all();
+    Badge badge = asked.get(known);
+    return edits.make(productionId, asked.revision(), state -> badge.over(state.marked(), known));
   }
 
   /** Takes the film's badge out. */

@@ -1,5 +1,6 @@
 package app.latethistle.server.material;
 
+import app.latethistle.media.OwnFace;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -13,15 +14,17 @@ class OwnFaceRow {
   private boolean bold;
   private boolean italic;
   private String licence;
+  private boolean logotype;
   private boolean offered = true;
 
   protected OwnFaceRow() {}
 
-  OwnFaceRow(String hash, String family, boolean bold, boolean italic, String licence) {
+  OwnFaceRow(String hash, OwnFace face, String licence) {
     this.hash = hash;
-    this.family = family;
-    this.bold = bold;
-    this.italic = italic;
+    family = face.family();
+    bold = face.isBold();
+    italic = face.isItalic();
+    logotype = face.isLogotype();
     this.licence = licence;
   }
 
@@ -40,6 +43,11 @@ class OwnFaceRow {
 
   boolean isItalic() {
     return italic;
+  }
+
+  /** Whether it is a picture that stands in place of words. */
+  boolean isLogotype() {
+    return logotype;
   }
 
   /** Under what it may be used. */

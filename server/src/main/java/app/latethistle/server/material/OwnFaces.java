@@ -3,6 +3,7 @@ package app.latethistle.server.material;
 import app.latethistle.core.Refused;
 import app.latethistle.core.type.FaceFile;
 import app.latethistle.core.type.Faces;
+import app.latethistle.core.type.LogotypeFile;
 import app.latethistle.document.FaceForm;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.OwnFace;
@@ -44,10 +45,13 @@ public class OwnFaces {
    * A face of one's own.
    *
    * @param licence under what it may be used
+   * @param logotype whether it is a picture that stands in place of words
    */
-  public record BroughtFace(String family, boolean bold, boolean italic, String licence) {
+  public record BroughtFace(
+      String family, boolean bold, boolean italic, String licence, boolean logotype) {
     static BroughtFace of(OwnFaceRow row) {
-      return new BroughtFace(row.family(), row.isBold(), row.isItalic(), row.licence());
+      return new BroughtFace(
+          row.family(), row.isBold(), row.isItalic(), row.licence(), row.isLogotype());
     }
   }
 
@@ -62,17 +66,25 @@ public class OwnFaces {
     if (before.hashes.equals(hashes)) {
       return before.faces;
     }
-    Faces faces = ShippedFaces.all().with(now.stream().map(this::file).toList());
+    Faces faces =
+        ShippedFaces.all()
+            .with(
+                now.stream().filter(row -> !row.isLogotype()).map(this::file).toList(),
+                now.stream().filter(OwnFaceRow::isLogotype).map(this::logotype).toList());
     known = new Known(hashes, faces);
     return faces;
   }
 
   private FaceFile file(OwnFaceRow row) {
-    return OwnFace.file(
-        row.family(),
-        row.isBold(),
-        row.isItalic(),
-        () -> Files.newInputStream(store.path(row.hash())));
+    return OwnFace.file(row.family(), row.isBold(), row.isItalic(), source(row));
+  }
+
+  private LogotypeFile logotype(OwnFaceRow row) {
+    return OwnFace.logotype(row.family(), source(row));
+  }
+
+  private FaceFile.Source source(OwnFaceRow row) {
+    return () -> Files.newInputStream(store.path(row.hash()));
   }
 
   /** The families that can be chosen. */
@@ -107,9 +119,19 @@ public class OwnFaces {
    *     name
    */
   public BroughtFace bringIn(String name, String said, InputStream font) throws IOException {
+    return bringIn(name, name.replaceFirst("^.*/", "").replaceFirst("\\.[^.]*$", ""), said, font);
+  }
+
+  /**
+   * The same.
+   *
+   * @param called what a logotype is called
+   */
+  private BroughtFace bringIn(String name, String called, String said, InputStream font)
+      throws IOException {
     OwnFace face;
     try {
-      face = OwnFace.read(font);
+      face = OwnFace.read(called, font);
     } catch (RefusedMedia e) {
       throw (RefusedMedia) new RefusedMedia(name + ": " + e.getMessage()).initCause(e);
     }
@@ -127,8 +149,7 @@ public class OwnFaces {
             .orElseGet(
                 () -> {
                   refuseAnother(name, face);
-                  return new OwnFaceRow(
-                      hash, face.family(), face.isBold(), face.isItalic(), licence);
+                  return new OwnFaceRow(hash, face, licence);
                 });
     row.offer(true);
     row.license(licence);
@@ -202,7 +223,10 @@ public class OwnFaces {
     for (FaceForm face : faces) {
       try {
         bringIn(
-            "The face " + face.family(), face.licence(), new ByteArrayInputStream(face.bytes()));
+            "The face " + face.family(),
+            face.family(),
+            face.licence(),
+            new ByteArrayInputStream(face.bytes()));
       } catch (RefusedMedia e) {
         throw (Refused) new Refused(e.getMessage()).initCause(e);
       } catch (IOException e) {

@@ -22,7 +22,9 @@ public enum RepairKind {
   /** Pictures that repeat the one before are drawn along the motion. */
   REPEATS("repeats drawn anew", "with repeated pictures drawn anew"),
   /** The pictures about jumps are drawn along the motion. */
-  JUMPS("jumps bridged", "with jumps bridged");
+  JUMPS("jumps bridged", "with jumps bridged"),
+  /** All but the longest piece without a jump is cut off. */
+  CUT("jumps cut out", "with jumps cut out");
 
   private static final String BEFORE = ", ";
   private static final String END = ".mkv";
@@ -70,6 +72,10 @@ public enum RepairKind {
       case BLOCKS -> List.of(Mending.withoutBlocks(strength));
       case REPEATS -> List.of(Mending.withoutRepeats(perSecond));
       case JUMPS -> List.of(Mending.bridged(jumps, perSecond));
+      case CUT ->
+          List.of(
+              Mending.withoutJumps(
+                  jumps, facts.map(f -> Math.round(f.frames() * perSecond / f.rate())).orElse(0L)));
     };
   }
 
@@ -91,7 +97,7 @@ public enum RepairKind {
           check(
               facts.map(f -> f.repeated() > 0).orElse(false),
               "No picture of take " + take + " was found that repeats the one before.");
-      case JUMPS ->
+      case JUMPS, CUT ->
           check(
               facts.map(f -> !f.jumps().isEmpty()).orElse(false),
               "No jump was found in take " + take + ".");

@@ -4,6 +4,7 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.story.ServiceProfile;
 import app.latethistle.server.config.Missing;
 import java.util.List;
+import java.util.Set;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -72,6 +73,22 @@ public class ServiceDesk {
             : rows.findById(id).orElseThrow(() -> new Missing("There is no service " + id + "."));
     row.set(profile, failsEvery);
     rows.save(row);
+  }
+
+  /** The profiles of some names, of those that are on the desk. */
+  @Transactional(readOnly = true)
+  public List<ServiceProfile> profiles(Set<String> names) {
+    return all().stream().map(ServiceRow::profile).filter(p -> names.contains(p.name())).toList();
+  }
+
+  /** Adds those whose names no service has; others stay as they are here. */
+  @Transactional
+  public void add(List<ServiceProfile> profiles) {
+    for (ServiceProfile profile : profiles) {
+      if (all().stream().noneMatch(r -> r.profile().name().equalsIgnoreCase(profile.name()))) {
+        rows.save(new ServiceRow(profile));
+      }
+    }
   }
 
   /** Removes a service; what it made stays. */

@@ -6,48 +6,72 @@ import app.latethistle.core.film.FilmTitle;
 import app.latethistle.core.film.Standing;
 import app.latethistle.core.film.Tie;
 import app.latethistle.core.look.Finish;
+import app.latethistle.core.marks.Sign;
 import app.latethistle.core.release.ChannelStyle;
+import app.latethistle.core.story.ServiceProfile;
 import app.latethistle.core.words.Design;
 import app.latethistle.document.FaceForm;
 import app.latethistle.document.FilmForm;
+import app.latethistle.document.WordForms;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 
 /**
- * A channel's style as a text, with the tables of colours it looks up in and the faces it sets in.
- * What of it is a film's is written as a film is, without shots, so that its schema is the film's.
+ * A channel's style as a text. What of it is a film's is written as a film is, without shots, so
+ * that its schema is the film's.
+ *
+ * @param tables of colours that it looks up in
+ * @param faces that it sets in
+ * @param sounds that are used again
+ * @param services that pictures are asked of, with what their terms say of their marks
  */
-public record StoredStyle(ChannelStyle style, List<ColourFile> tables, List<FaceForm> faces) {
+public record StoredStyle(
+    ChannelStyle style,
+    List<ColourFile> tables,
+    List<FaceForm> faces,
+    List<SoundFile> sounds,
+    List<ServiceProfile> services) {
   private static final int FORMAT = 1;
 
   /** Copies the lists. */
   public StoredStyle {
     tables = List.copyOf(tables);
     faces = List.copyOf(faces);
+    sounds = List.copyOf(sounds);
+    services = List.copyOf(services);
   }
 
   private record Form(
       String name,
       String badge,
+      WordForms.Face badgeFace,
       FilmForm film,
       List<JsonNode> outputs,
+      String description,
       List<String> tags,
       List<ColourFile> tables,
-      List<FaceForm> faces) {}
+      List<FaceForm> faces,
+      List<SoundFile> sounds,
+      List<JsonNode> services) {}
 
   public String write() {
     return Json.write(
         FORMAT,
         new Form(
             style.name(),
-            style.badge().orElse(null),
+            style.badge().map(Sign::text).orElse(null),
+            style.badge().map(sign -> WordForms.Face.of(sign.face())).orElse(null),
             FilmForm.of(film(style)),
             style.outputs().stream().map(o -> Json.tree(StoredOutput.write(o))).toList(),
+            style.description(),
             style.tags(),
             tables,
-            faces));
+            faces,
+            sounds,
+            services.stream().map(s -> Json.tree(StoredService.write(s))).toList()));
   }
 
   /** A film of no shots that has all of a style that a film can have. */
@@ -75,7 +99,7 @@ public record StoredStyle(ChannelStyle style, List<ColourFile> tables, List<Face
     ChannelStyle style =
         new ChannelStyle(
             form.name,
-            Optional.ofNullable(form.badge),
+            Optional.ofNullable(form.badge).map(said -> sign(said, form.badgeFace)),
             film.titles().stream().map(FilmTitle::design).toList(),
             film.captionsIn(FilmCaptions.READ).style(),
             film.finish().treatments(),
@@ -83,9 +107,23 @@ public record StoredStyle(ChannelStyle style, List<ColourFile> tables, List<Face
             Brought.needed("outputs", form.outputs).stream()
                 .map(o -> StoredOutput.read(o.toString()))
                 .toList(),
+            Objects.requireNonNullElse(form.description, ""),
             Brought.needed("tags", form.tags));
-    // Those written first had no faces of their own.
-    List<FaceForm> faces = form.faces == null ? List.of() : form.faces;
-    return new StoredStyle(style, Brought.needed("tables", form.tables), faces);
+    return new StoredStyle(
+        style,
+        Brought.needed("tables", form.tables),
+        some(form.faces),
+        some(form.sounds),
+        some(form.services).stream().map(s -> StoredService.read(s.toString())).toList());
+  }
+
+  /** Those written first had the usual face. */
+  private static Sign sign(String text, WordForms.Face face) {
+    return face == null ? Sign.of(text) : new Sign(text, face.get());
+  }
+
+  /** Those written first had no faces, sounds and services. */
+  private static <T> List<T> some(List<T> list) {
+    return list == null ? List.of() : list;
   }
 }

@@ -15,9 +15,18 @@ class Follower {
   protected Follower() {}
 
   Follower(long productionId, StyleRow taken) {
+    this(productionId, taken, taken.revision());
+  }
+
+  private Follower(long productionId, StyleRow taken, int revision) {
     this.productionId = productionId;
     this.styleId = taken.id();
-    this.revision = taken.revision();
+    this.revision = revision;
+  }
+
+  /** One that has what a style was before any revision that is known here. */
+  static Follower ofAnother(long productionId, StyleRow now) {
+    return new Follower(productionId, now, 0);
   }
 
   long styleId() {

@@ -1,5 +1,6 @@
 package app.latethistle.server.style;
 
+import app.latethistle.core.marks.Sign;
 import app.latethistle.core.release.ChannelStyle;
 import app.latethistle.server.config.Attachment;
 import app.latethistle.server.config.ServerOnly;
@@ -41,17 +42,24 @@ class StyleController {
   record StyleView(
       long id, String name, @Schema(nullable = true) String badge, List<String> holds) {
     static StyleView of(StyleRow row) {
-      ChannelStyle style = row.stored().style();
-      return new StyleView(row.id(), row.name(), style.badge().orElse(null), holds(style));
+      StoredStyle stored = row.stored();
+      return new StyleView(
+          row.id(), row.name(), stored.style().badge().map(Sign::text).orElse(null), holds(stored));
     }
 
-    private static List<String> holds(ChannelStyle style) {
+    private static List<String> holds(StoredStyle stored) {
+      ChannelStyle style = stored.style();
       return Stream.of(
-              style.badge().map(text -> "the badge “" + text + "”"),
+              style.badge().map(sign -> "the badge “" + sign.text() + "”"),
               some(style.designs().size(), "design of titles", "designs of titles"),
               Optional.of("the captions’ look"),
               some(style.treatments().list().size(), "treatment", "treatments"),
               some(style.outputs().size(), "output", "outputs"),
+              some(stored.sounds().size(), "sound", "sounds"),
+              some(stored.services().size(), "service", "services"),
+              style.description().isBlank()
+                  ? Optional.<String>empty()
+                  : Optional.of("a description"),
               some(style.tags().size(), "tag", "tags"))
           .flatMap(Optional::stream)
           .toList();
@@ -115,9 +123,8 @@ class StyleController {
         .takenBy(productionId)
         .flatMap(
             taken ->
-                styles.all().stream()
-                    .filter(row -> row.id() == taken.styleId())
-                    .findFirst()
+                styles
+                    .find(taken.styleId())
                     .map(
                         row ->
                             new TakenStyle(StyleView.of(row), row.revision() != taken.revision())))

@@ -30,6 +30,9 @@ public final class NightPost {
   /** The file of the other candidate. */
   public static final String OTHER_SONG = "paper lanterns.m4a";
 
+  /** The file of a take with a service's mark, which is framed out. */
+  public static final String MARKED = "shot_080_take2 over the steeple.mp4";
+
   /** The file of a figure on a plain backing, which is laid into another shot. */
   public static final String CARRIER = "shot_120_take2 the carrier before green.mp4";
 
@@ -93,9 +96,7 @@ public final class NightPost {
     clips.put(
         "shot_080_take1 over the steeple.mov",
         Clip.of(Scene.OVER_THE_STEEPLE, 8).at(FPS_23_976, 5));
-    clips.put(
-        "shot_080_take2 over the steeple.mp4",
-        Clip.of(Scene.OVER_THE_STEEPLE, 18).flaw(Flaw.CORNER_MARK));
+    clips.put(MARKED, Clip.of(Scene.OVER_THE_STEEPLE, 18).flaw(Flaw.CORNER_MARK));
     put(clips, "shot_090_take1 first snow.mp4", Scene.FIRST_SNOW, 9, Move.PAN_RIGHT);
     clips.put("shot_090_take2 first snow.mp4", Clip.of(Scene.FIRST_SNOW, 19).at(FPS_25, 4));
     put(clips, "shot_100_take1 snow on the mailbag.mp4", Scene.MAILBAG, 10, Move.PUSH_IN);
