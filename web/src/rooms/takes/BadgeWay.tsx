@@ -57,13 +57,12 @@ export function BadgeWay({
       >
         {ways.badge && <Button onClick={() => out.mutate()}>Take it out</Button>}
       </Way>
-      <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, pb: 2, alignItems: "center" }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2, pb: 2 }}>
         <OutlinedInput
           size="small"
           value={says}
           inputProps={{ "aria-label": "The badge says", maxLength: LONGEST }}
           onChange={(e) => setText(e.target.value)}
-          sx={{ flex: 1, minWidth: 120 }}
         />
         <FaceChoice label="The badge’s face or logotype" value={face} onChange={setFace} />
         {REACHES.map(({ reach, name }) => (
@@ -71,7 +70,7 @@ export function BadgeWay({
             key={reach}
             aria-pressed={ways.badge?.reach === reach}
             onClick={() => lay.mutate(reach)}
-            sx={{ flex: "none", ...(ways.badge?.reach === reach && { bgcolor: ink.thistleWash }) }}
+            sx={{ ...(ways.badge?.reach === reach && { bgcolor: ink.thistleWash }) }}
           >
             {name}
           </Button>

@@ -57,11 +57,16 @@ class CutInTest {
     JsonNode first = cut.shot(0);
     Map<String, Object> piece =
         Map.of(
-            "shotId", first.get("shotId").asLong(),
-            "takeId", first.get("takeId").asLong(),
-            "in", 5,
-            "framing", "FILL",
-            "length", 24);
+            "shotId",
+            first.get("shotId").asLong(),
+            "takeId",
+            first.get("takeId").asLong(),
+            "in",
+            5,
+            "framing",
+            "FILL",
+            "length",
+            24);
     cut.edit("lay-over", Map.of("piece", piece, "start", moment(30), "end", moment(54)));
     JsonNode sound =
         cut.api.post(cut.path + "/sounds/ask", Map.of("words", "dull thud")).json().get(0);

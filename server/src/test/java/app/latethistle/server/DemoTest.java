@@ -78,6 +78,17 @@ class DemoTest {
                 .valueStream()
                 .filter(f -> f.get("verdict").asString().equals("MUST")))
         .isEmpty();
+    JsonNode marked =
+        api.get(path + "/film")
+            .json()
+            .get("shots")
+            .valueStream()
+            .filter(s -> s.get("label").asString().equals("080"))
+            .findFirst()
+            .orElseThrow();
+    JsonNode ways = api.get(path + "/film/marks/" + marked.get("takeId").asLong()).json();
+    assertThat(ways.get("shown").asInt()).as("a take with a service's mark is in the film").isOne();
+    assertThat(ways.get("open").asInt()).as("and its mark is not seen").isZero();
   }
 
   /** A first start that ends while the demo is put on the shelf leaves no half of it for ever. */

@@ -355,10 +355,11 @@ class OutputsTest {
   }
 
   /**
-   * The picture that was chosen for the film's shelf is in its MP4, and chapters stay as they were.
+   * The picture that was chosen for the film's shelf is in its MP4 and beside its sound, and
+   * chapters stay as they were.
    */
   @Test
-  void anMp4HasItsThumbnailAsCover() throws IOException {
+  void filesHaveTheirThumbnailAsCover() throws IOException {
     Map<String, Object> sheet = new HashMap<>();
     sheet.put("title", "Water road");
     sheet.put("description", "");
@@ -371,19 +372,29 @@ class OutputsTest {
     Path mp4 = Files.write(folder.resolve("cover.mp4"), file(made(said("covered", "MP4", 6, 30))));
     BufferedImage cover = picture(mp4, "0:v:1", "0");
     BufferedImage frame = picture(mp4, "0:v:0", "0.5");
-    double apart = 0;
-    for (int y = 0; y < frame.getHeight(); y++) {
-      for (int x = 0; x < frame.getWidth(); x++) {
-        Color one = new Color(cover.getRGB(x, y));
-        Color other = new Color(frame.getRGB(x, y));
-        apart += Math.abs(one.getGreen() - other.getGreen());
-      }
+    assertThat(apart(cover, frame)).isLessThan(3);
+    for (String encoding : List.of("FLAC", "MP3", "OPUS")) {
+      Path sound = Files.write(folder.resolve("sound"), file(made(said("heard", encoding, 6, 30))));
+      BufferedImage beside = picture(sound, "0:v:0", "0");
+      assertThat(beside.getWidth()).as(encoding).isEqualTo(cover.getWidth());
+      assertThat(apart(beside, cover)).as(encoding).isLessThan(2);
     }
-    assertThat(apart / frame.getWidth() / frame.getHeight()).isLessThan(3);
     byte[] webm = file(made(said("not covered", "WEBM_VP9", 6, 30)));
     assertThat(webm).isNotEmpty();
     sheet.put("thumbnail", null);
     CUT.api.json("PUT", CUT.path + "/release", sheet);
+  }
+
+  /** How far two pictures are apart in their green, in codes a pixel. */
+  private static double apart(BufferedImage one, BufferedImage other) {
+    double apart = 0;
+    for (int y = 0; y < one.getHeight(); y++) {
+      for (int x = 0; x < one.getWidth(); x++) {
+        int green = new Color(one.getRGB(x, y)).getGreen();
+        apart += Math.abs(green - new Color(other.getRGB(x, y)).getGreen());
+      }
+    }
+    return apart / one.getWidth() / one.getHeight();
   }
 
   private BufferedImage picture(Path film, String stream, String at) throws IOException {

@@ -217,10 +217,15 @@ class RepairTest {
     cut.undo();
     Map<String, Object> badge = Map.of("text", "Night Post", "reach", "WHERE_NEEDED");
     covered(marked, "badge", badge);
-    assertThat(ways(marked).get("badge").asString()).isEqualTo("Night Post");
+    assertThat(ways(marked).at("/badge/text").asString()).isEqualTo("Night Post");
+    assertThat(ways(marked).at("/badge/face").asString()).isEqualTo("Source Sans 3");
+    assertThat(
+            asked(marked, "badge", Map.of("text", "N", "reach", "WHOLE_FILM", "face", "None"))
+                .detail())
+        .contains("no face “None”");
     assertThat(sheet()).contains("1 with a mark covered");
     covered(marked, "badge", Map.of("text", "N. P.", "reach", "WHOLE_FILM"));
-    assertThat(ways(marked).get("reach").asString()).isEqualTo("WHOLE_FILM");
+    assertThat(ways(marked).at("/badge/reach").asString()).isEqualTo("WHOLE_FILM");
     Api.Answer empty = asked(marked, "badge", Map.of("text", " ", "reach", "WHERE_NEEDED"));
     assertThat(empty.detail()).contains("Write what the badge says");
     assertThat(asked(marked, "badge-out", Map.of()).status()).isEqualTo(200);

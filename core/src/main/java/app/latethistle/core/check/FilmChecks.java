@@ -12,24 +12,16 @@ import app.latethistle.core.film.TitlePlace;
 import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.View;
-import app.latethistle.core.marks.Badge;
-import app.latethistle.core.marks.CinemaBars;
-import app.latethistle.core.marks.Covers;
-import app.latethistle.core.marks.Cropping;
 import app.latethistle.core.marks.Marked;
-import app.latethistle.core.marks.SeenMark;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
-import app.latethistle.core.time.FrameRange;
 import app.latethistle.core.type.Faces;
 import app.latethistle.core.type.SetText;
 import app.latethistle.core.words.TitleKind;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** What is told of a film without drawing or mixing it. */
 public final class FilmChecks {
@@ -112,57 +104,9 @@ public final class FilmChecks {
   }
 
   private void marks() {
-    Marked marked = new Marked(film, picture);
-    Covers covers = Covers.of(marked, known.faces);
-    Optional<Mend> badge = badge(marked);
-    Optional<Mend> bars = bars(marked);
-    int before = all.size();
-    for (Placement p : shots()) {
-      List<SeenMark> open = marked.seen(p).stream().filter(mark -> !covers.hides(mark)).toList();
-      if (!open.isEmpty()) {
-        FrameRange at = film.rangeOf(p.id());
-        String said = Said.of("corner mark seen for %.1f s", film.rate().secondsOf(at.length()));
-        List<Mend> ways =
-            Stream.of(framedOut(p, film.takes().get(p.take())), badge, bars)
-                .flatMap(Optional::stream)
-                .toList();
-        all.add(Finding.at(at, Check.MARKS, Verdict.MUST, said).about(p.id()).with(ways));
-      }
-    }
-    fineUnless(all.subList(before, all.size()), Check.MARKS, "no mark of a service is seen");
-  }
-
-  /** All marks of the take are left out, those too that are not seen now. */
-  private Optional<Mend> framedOut(Placement p, Take take) {
-    return Cropping.around(
-            take.marks(), p.framing().own(), take.shape(), aspect(), Cropping.CLOSEST)
-        .map(
-            crop ->
-                new Mend(
-                    Said.of("Frame it out, %.0f %% closer", 100 * (crop.enlarged() - 1)),
-                    Said.of("%.0f %% of the picture is lost", 100 * crop.lost()),
-                    SetAspect.of(Aspect.FRAMING, p.id(), p.framing().withOwn(crop.framing()))));
-  }
-
-  /** A badge that the film has lies over every mark again. */
-  private Optional<Mend> badge(Marked marked) {
-    return Badge.in(film.film())
-        .map(
-            badge ->
-                new Mend(
-                    "Cover it with “" + badge.sign().text() + "”",
-                    "",
-                    () -> badge.over(marked, known.faces)));
-  }
-
-  private Optional<Mend> bars(Marked marked) {
-    return CinemaBars.over(marked.seen().stream().map(SeenMark::place).toList(), aspect())
-        .map(
-            shape ->
-                new Mend(
-                    Said.of("Bars of %.2f over the film", shape / 100.0),
-                    Said.of("%.0f %% of the picture is lost", 100 * (1 - aspect() * 100 / shape)),
-                    CinemaBars.set(film.film(), shape)));
+    List<Finding> found = MarkChecks.of(new Marked(film, picture), known.faces);
+    all.addAll(found);
+    fineUnless(found, Check.MARKS, "no mark of a service is seen");
   }
 
   private void enlarged() {

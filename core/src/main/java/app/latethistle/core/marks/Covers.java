@@ -79,7 +79,12 @@ public final class Covers {
       case PICTURE -> Optional.of(new Box(0, 0, 1, 1));
       case BLOCK ->
           Optional.of(
-              block(title.words(), title.lettering(), title.box().own(), marked.picture(), faces));
+              block(
+                  title.words(),
+                  title.lettering(),
+                  marked.in(title.box()),
+                  marked.picture(),
+                  faces));
       case NONE, LINES, BAND -> Optional.empty();
     };
   }

@@ -19,6 +19,7 @@ import app.latethistle.core.look.FramingPath;
 import app.latethistle.core.look.Shape;
 import app.latethistle.core.look.ShapedFraming;
 import app.latethistle.core.look.View;
+import app.latethistle.core.marks.Marked;
 import app.latethistle.core.take.Box;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRange;
@@ -31,6 +32,7 @@ import app.latethistle.core.words.SafeArea;
 import app.latethistle.core.words.SafeAreas;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -105,6 +107,30 @@ class FilmChecksTest {
     Mend mend = found.get(0).mends().get(0);
     assertThat(mend.label()).isEqualTo("Frame it out, 12 % closer");
     assertThat(marked(mend.edit().apply(film))).isEmpty();
+  }
+
+  /** Faults of an upright output of a film, whose first take has a mark low in its middle. */
+  private static List<Finding> upright(Film film, FrameRange part) {
+    Box low = new Box(0.45, 0.9, 0.55, 0.96);
+    Resolved marked = Films.marked(Films.resolved(film), Map.of("a0", low));
+    Marked seen = new Marked(marked, PictureShape.of(1080, 1920), Optional.of(Shape.of(9, 16)));
+    return MarkChecks.of(seen, part, "the short", TestFaces.ALL);
+  }
+
+  /** It is framed out in that shape alone, if it is in the part that leaves. */
+  @Test
+  void aMarkIsSeenInAnotherShape() {
+    Film film = film();
+    long end = Films.resolved(film).cutting().length();
+    FrameRange whole = new FrameRange(0, end);
+    List<Finding> found = upright(film, whole);
+    assertThat(found).hasSize(1);
+    assertThat(found.get(0).said()).endsWith(" in the short");
+    Film after = found.get(0).mends().get(0).edit().apply(film);
+    assertThat(upright(after, whole)).isEmpty();
+    assertThat(after.placements().get(0).framing().own())
+        .isEqualTo(film.placements().get(0).framing().own());
+    assertThat(upright(film, new FrameRange(end - 1, end))).isEmpty();
   }
 
   @Test

@@ -113,22 +113,24 @@ public final class ContentCredentials {
     digest.update(jpeg);
     byte[] hash = digest.digest();
     Manifest manifest = Manifest.of(title);
+    // Behind the packet, which readers of it look for first.
+    int at = JPEG_START + 2 + Short.toUnsignedInt(ByteBuffer.wrap(jpeg).getShort(JPEG_START + 2));
     byte[] segment = {};
-    byte[] next = segment(manifest, hash, JPEG_START);
+    byte[] next = segment(manifest, hash, at, at);
     // What is said of the segment's length may change it, once.
     while (next.length != segment.length) {
       segment = next;
-      next = segment(manifest, hash, segment.length);
+      next = segment(manifest, hash, at, segment.length);
     }
     ByteArrayOutputStream out = new ByteArrayOutputStream();
-    out.write(jpeg, 0, JPEG_START);
+    out.write(jpeg, 0, at);
     out.writeBytes(next);
-    out.write(jpeg, JPEG_START, jpeg.length - JPEG_START);
+    out.write(jpeg, at, jpeg.length - at);
     return out.toByteArray();
   }
 
-  private byte[] segment(Manifest manifest, byte[] hash, int length) {
-    Map<String, Object> free = Map.of("start", JPEG_START, "length", length);
+  private byte[] segment(Manifest manifest, byte[] hash, int start, int length) {
+    Map<String, Object> free = Map.of("start", start, "length", length);
     return jpegSegment(
         manifest.store(
             key,

@@ -136,11 +136,9 @@ class ContentCredentialsTest {
     assertThat(ImageIO.read(new ByteArrayInputStream(signed)).getRGB(40, 40))
         .isEqualTo(ImageIO.read(new ByteArrayInputStream(jpeg)).getRGB(40, 40));
     ByteBuffer head = ByteBuffer.wrap(signed);
-    assertThat(head.getShort(2)).isEqualTo((short) 0xffeb);
+    assertThat(head.getShort(2)).as("the packet comes first").isEqualTo((short) 0xffe1);
     int length = 2 + Short.toUnsignedInt(head.getShort(4));
-    assertThat(head.getShort(2 + length))
-        .as("the packet that is not signed by itself")
-        .isEqualTo((short) 0xffe1);
+    assertThat(head.getShort(2 + length)).as("then what is signed").isEqualTo((short) 0xffeb);
   }
 
   /** The key that was made is found again, and what it signs holds by its certificate. */

@@ -1,7 +1,9 @@
 package app.latethistle.server.demo;
 
+import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.Placement;
+import app.latethistle.core.film.SetAspect;
 import app.latethistle.core.film.Sources;
 import app.latethistle.core.look.Framing;
 import app.latethistle.core.marks.Cropping;
@@ -27,8 +29,15 @@ final class DemoMark {
     Placement placement = state.film().placementAt(place);
     double aspect =
         state.production().shape().width() / (double) state.production().shape().height();
-    return Cropping.around(marked.marks(), Framing.FILL, marked.shape(), aspect, Cropping.CLOSEST)
-        .map(crop -> Sources.choose(state.resolved(), placement.id(), marked, crop.framing()))
-        .map(edit -> edit.apply(state.film()));
+    Framing own = placement.framing().own();
+    return Cropping.around(marked.marks(), own, marked.shape(), aspect, Cropping.CLOSEST)
+        .map(
+            crop -> {
+              Film chosen =
+                  Sources.choose(state.resolved(), placement.id(), marked, own).apply(state.film());
+              return SetAspect.of(
+                      Aspect.FRAMING, placement.id(), placement.framing().withOwn(crop.framing()))
+                  .apply(chosen);
+            });
   }
 }

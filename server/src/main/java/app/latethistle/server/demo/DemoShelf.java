@@ -310,14 +310,14 @@ class DemoShelf {
           }
           sound(id);
           write(id);
+          boolean night = state.production().title().equals(NightPost.TITLE);
+          if (night) {
+            frameOut(id);
+          }
           FilmState made = films.state(id);
-          boolean night = made.production().title().equals(NightPost.TITLE);
           releases.keep(id, DemoRelease.sheet(releases, made, night));
           if (night) {
             outputs.take(id, DemoRelease.OUTPUTS);
-          }
-          if (night) {
-            frameOut(id);
           }
           inEveryShape(id);
         }

@@ -4,13 +4,17 @@ import app.latethistle.core.key.KeyWriter;
 import app.latethistle.core.mix.LoudnessAim;
 import app.latethistle.core.mix.Mix;
 import app.latethistle.core.mix.SoundSource;
+import app.latethistle.core.picture.Frame;
 import app.latethistle.core.release.Encoding;
 import app.latethistle.core.release.Output;
 import app.latethistle.core.release.Quality;
+import app.latethistle.core.render.Compositor;
 import app.latethistle.core.render.Program;
 import app.latethistle.core.render.Segment;
+import app.latethistle.core.time.FrameRange;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.CoverPicture;
+import app.latethistle.media.Jpeg;
 import app.latethistle.media.MasterRender;
 import app.latethistle.media.Originals;
 import app.latethistle.media.OutputFile;
@@ -78,14 +82,23 @@ class MasterOrders {
   void write(Master master, MasterRender.Progress progress) throws IOException {
     join(master, progress);
     OptionalLong cover = master.tags().cover();
-    boolean mp4 = master.encoding() == Encoding.MP4 || master.encoding() == Encoding.MP4_HEVC;
     // A file whose size is asked for has no room for it.
-    if (cover.isPresent() && mp4 && master.megabytes().isEmpty()) {
-      CoverPicture.put(fileOf(master), cover.getAsLong());
+    if (cover.isPresent() && CoverPicture.fits(master.encoding()) && master.megabytes().isEmpty()) {
+      CoverPicture.put(fileOf(master), master.encoding(), picture(master, cover.getAsLong()));
     }
     if (!master.tags().comment().isEmpty() && isMadeOfBoxes(master.encoding())) {
       credentials.put(fileOf(master), master.tags().title());
     }
+  }
+
+  /** A moment of a master, in milliseconds, as a JPEG. */
+  private byte[] picture(Master master, long millis) throws IOException {
+    Program program = master.order().program();
+    long frame = Math.min(program.length() - 1, program.rate().framesIn(millis / 1000.0));
+    Frame drawn = new Frame(program.width(), program.height());
+    new Compositor(program, originals(program))
+        .draw(new FrameRange(frame, frame + 1), picture -> drawn.copy(picture));
+    return Jpeg.encode(drawn, 0.92f);
   }
 
   /** Whether a file says in a box of its own where it is from. */
@@ -183,14 +196,17 @@ class MasterOrders {
 
   /** The render of a program. */
   private MasterRender render(Program program, Optional<Quality> quality) {
+    return new MasterRender(program, originals(program), quality, segments);
+  }
+
+  private Originals originals(Program program) {
     Map<String, Originals.Original> files = new HashMap<>();
     for (String hash : program.media()) {
       files.put(
           hash,
           new Originals.Original(store.path(hash), media.findById(hash).orElseThrow().facts()));
     }
-    return new MasterRender(
-        program, new Originals(files, program.rate(), tables::of, faces.all()), quality, segments);
+    return new Originals(files, program.rate(), tables::of, faces.all());
   }
 
   /** Makes the sound of a master, unless it is there. */
