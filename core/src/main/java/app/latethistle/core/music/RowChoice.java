@@ -1,5 +1,6 @@
 package app.latethistle.core.music;
 
+import app.latethistle.core.work.AllCores;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -27,7 +28,10 @@ record RowChoice(Rows.Row row, Optional<OtherReading> other) {
 
   /** The best of some rows; empty without any. */
   static Optional<RowChoice> of(Features f, List<Rows.Row> rows) {
-    double[] scores = rows.stream().mapToDouble(row -> Evidence.of(f, row).score()).toArray();
+    double[] scores =
+        AllCores.computed(rows, row -> Evidence.of(f, row).score()).stream()
+            .mapToDouble(score -> score)
+            .toArray();
     int best = -1;
     for (int i = 0; i < scores.length; i++) {
       best = best < 0 || scores[i] > scores[best] ? i : best;

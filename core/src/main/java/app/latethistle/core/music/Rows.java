@@ -1,9 +1,11 @@
 package app.latethistle.core.music;
 
+import app.latethistle.core.work.AllCores;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.Supplier;
 
 /**
  * Rows of beats that a song may have: for each of several bands of tempo the strongest curve, and
@@ -65,12 +67,12 @@ final class Rows {
     float[] smooth = smooth(f.onsets);
     List<Row> rows = new ArrayList<>();
     for (TempoCurve curve : curves) {
-      List<int[]> found = new ArrayList<>();
+      List<Supplier<int[]>> ways = new ArrayList<>();
       for (double tightness : TIGHTNESS) {
-        found.add(row(smooth, f.hop, curve, tightness));
+        ways.add(() -> row(smooth, f.hop, curve, tightness));
       }
-      found.add(LockedRow.of(smooth, curve.mean() / f.hop, f.hop));
-      for (int[] each : found) {
+      ways.add(() -> LockedRow.of(smooth, curve.mean() / f.hop, f.hop));
+      for (int[] each : AllCores.computed(ways, Supplier::get)) {
         int[] beats = trim(f.onsets, each);
         if (beats.length >= FEWEST) {
           addAll(rows, f, beats, curve);

@@ -1,5 +1,8 @@
 package app.latethistle.core.music;
 
+import app.latethistle.core.work.AllCores;
+import java.util.stream.IntStream;
+
 /**
  * How well each beat period fits a song around each second of it: an autocorrelation of onset
  * strength over a window, at the period and its multiples, scaled over the periods to a mean of 0
@@ -22,10 +25,11 @@ final class Tempogram {
 
   Tempogram(float[] onsets, double hopSeconds) {
     int steps = Math.max(1, (int) (onsets.length * hopSeconds / STEP_SECONDS));
-    salience = new double[steps][];
-    for (int s = 0; s < steps; s++) {
-      salience[s] = salience(onsets, hopSeconds, (s + 0.5) * STEP_SECONDS);
-    }
+    salience =
+        AllCores.computed(
+                IntStream.range(0, steps).boxed().toList(),
+                s -> salience(onsets, hopSeconds, (s + 0.5) * STEP_SECONDS))
+            .toArray(double[][]::new);
   }
 
   /** The period of an index, in seconds a beat. */

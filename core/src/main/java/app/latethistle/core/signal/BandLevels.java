@@ -2,6 +2,7 @@ package app.latethistle.core.signal;
 
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 
 /**
@@ -47,25 +48,35 @@ public final class BandLevels {
   /** Measures a sound. */
   public static BandLevels of(MonoSound sound) {
     int size = Spectra.sizeWithin(WINDOW, sound.rate());
-    Spectra spectra = new Spectra(sound, size, sound.rate() / A_SECOND);
+    int hop = sound.rate() / A_SECOND;
     double hertz = (double) sound.rate() / size;
+    List<Band> bands = List.of(Band.values());
+    float[][] frames = Spectra.each(sound, size, hop, magnitudes -> sums(bands, hertz, magnitudes));
     Map<Band, float[]> levels = new EnumMap<>(Band.class);
-    for (Band band : Band.values()) {
-      levels.put(band, new float[spectra.length()]);
-    }
-    for (int frame = 0; frame < spectra.length(); frame++) {
-      float[] magnitudes = spectra.frame(frame);
-      for (Band band : Band.values()) {
-        int last = (int) Math.min(magnitudes.length, Math.ceil(band.to / hertz));
-        double sum = 0;
-        for (int bin = (int) Math.ceil(band.from / hertz); bin < last; bin++) {
-          sum += magnitudes[bin] * magnitudes[bin];
-        }
-        levels.get(band)[frame] = (float) Math.sqrt(sum);
+    for (int i = 0; i < bands.size(); i++) {
+      float[] level = new float[frames.length];
+      for (int frame = 0; frame < frames.length; frame++) {
+        level[frame] = frames[frame][i];
       }
+      levels.put(bands.get(i), level);
     }
     levels.values().forEach(BandLevels::scale);
-    return new BandLevels(1 / spectra.hopSeconds(), levels);
+    return new BandLevels(1 / Spectra.hopSeconds(sound, hop), levels);
+  }
+
+  /** What bands of a frame have, one after the other. */
+  private static float[] sums(List<Band> bands, double hertz, float[] magnitudes) {
+    float[] sums = new float[bands.size()];
+    for (int i = 0; i < sums.length; i++) {
+      Band band = bands.get(i);
+      int last = (int) Math.min(magnitudes.length, Math.ceil(band.to / hertz));
+      double sum = 0;
+      for (int bin = (int) Math.ceil(band.from / hertz); bin < last; bin++) {
+        sum += magnitudes[bin] * magnitudes[bin];
+      }
+      sums[i] = (float) Math.sqrt(sum);
+    }
+    return sums;
   }
 
   private static void scale(float[] band) {

@@ -27,13 +27,11 @@ public final class Chroma {
   /** The chroma of a sound; frame {@code i} is centred on {@code i} hops. */
   public static Chroma of(MonoSound sound) {
     int size = Spectra.sizeWithin(0.2, sound.rate());
-    Spectra spectra = new Spectra(sound, size, sound.rate() / 20);
+    int hop = sound.rate() / 20;
     int[] classes = classes(size, sound.rate());
-    float[][] frames = new float[spectra.length()][];
-    for (int i = 0; i < frames.length; i++) {
-      frames[i] = fold(spectra.frame(i), classes);
-    }
-    return new Chroma(frames, spectra.hopSeconds());
+    return new Chroma(
+        Spectra.each(sound, size, hop, magnitudes -> fold(magnitudes, classes)),
+        Spectra.hopSeconds(sound, hop));
   }
 
   private static int[] classes(int size, int rate) {

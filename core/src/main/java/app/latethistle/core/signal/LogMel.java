@@ -42,13 +42,8 @@ public final class LogMel {
   public static LogMel of(MonoSound sound, Grain grain) {
     int size = Spectra.sizeWithin(grain.windowSeconds, sound.rate());
     int hop = Math.round((float) sound.rate() / grain.framesASecond);
-    Spectra spectra = new Spectra(sound, size, hop);
     Bank bank = Bank.of(size, sound.rate(), grain);
-    float[][] frames = new float[spectra.length()][];
-    for (int i = 0; i < frames.length; i++) {
-      frames[i] = bank.apply(spectra.frame(i));
-    }
-    return new LogMel(frames, spectra.hopSeconds());
+    return new LogMel(Spectra.each(sound, size, hop, bank::apply), Spectra.hopSeconds(sound, hop));
   }
 
   /** Number of frames. */

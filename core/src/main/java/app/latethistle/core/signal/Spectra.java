@@ -1,5 +1,9 @@
 package app.latethistle.core.signal;
 
+import app.latethistle.core.work.AllCores;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import org.jtransforms.fft.FloatFFT_1D;
 
 /**
@@ -8,6 +12,9 @@ import org.jtransforms.fft.FloatFFT_1D;
  * the end. A full-scale sine on a bin has a magnitude near 1.
  */
 final class Spectra {
+  /** Frames that are worked on at a time: a second's work is not worth sharing. */
+  private static final int SPAN = 2048;
+
   private final MonoSound sound;
   private final int hop;
   private final float[] window;
@@ -41,8 +48,32 @@ final class Spectra {
     return sound.samples().length / hop + 1;
   }
 
+  /**
+   * What comes of each frame, on all cores.
+   *
+   * @param size samples in a window, a power of two
+   * @param hop samples from one frame to the next
+   * @param of makes it of the frame's magnitudes, beside others
+   */
+  static float[][] each(MonoSound sound, int size, int hop, UnaryOperator<float[]> of) {
+    float[][] made = new float[new Spectra(sound, size, hop).length()][];
+    List<Integer> spans =
+        IntStream.rangeClosed(0, (made.length - 1) / SPAN).map(i -> i * SPAN).boxed().toList();
+    AllCores.computed(
+        spans,
+        from -> {
+          Spectra spectra = new Spectra(sound, size, hop);
+          int end = Math.min(made.length, from + SPAN);
+          for (int i = from; i < end; i++) {
+            made[i] = of.apply(spectra.frame(i));
+          }
+          return end;
+        });
+    return made;
+  }
+
   /** Seconds from one frame to the next. */
-  double hopSeconds() {
+  static double hopSeconds(MonoSound sound, int hop) {
     return (double) hop / sound.rate();
   }
 

@@ -3,6 +3,7 @@ package app.latethistle.core.work;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.function.Function;
 
 /** Does the same with each of many things at once. */
 public final class AllCores {
@@ -23,18 +24,22 @@ public final class AllCores {
    */
   public static <T, R> List<R> of(List<T> all, Task<T, R> task) throws IOException {
     try {
-      return all.parallelStream()
-          .map(
-              what -> {
-                try {
-                  return task.of(what);
-                } catch (IOException e) {
-                  throw new UncheckedIOException(e);
-                }
-              })
-          .toList();
+      return computed(
+          all,
+          what -> {
+            try {
+              return task.of(what);
+            } catch (IOException e) {
+              throw new UncheckedIOException(e);
+            }
+          });
     } catch (UncheckedIOException e) {
       throw e.getCause();
     }
+  }
+
+  /** What is computed of each thing, in their order, where no file is read or written. */
+  public static <T, R> List<R> computed(List<T> all, Function<T, R> of) {
+    return all.parallelStream().map(of).toList();
   }
 }

@@ -60,7 +60,19 @@ class SpectraTest {
     float[] frame = spectra.frame(50);
     assertThat(frame[64]).isCloseTo(1, within(1e-3f));
     assertThat(frame[60]).isLessThan(1e-3f);
-    assertThat(spectra.hopSeconds()).isEqualTo(0.01);
+    assertThat(Spectra.hopSeconds(sine(1_000, 1, 1), 160)).isEqualTo(0.01);
+  }
+
+  /** All frames at once, on however many cores, are those that come one after the other. */
+  @Test
+  void framesTogetherAreThoseOneByOne() {
+    MonoSound sound = sine(440, 1, 4);
+    Spectra one = new Spectra(sound, 64, 13);
+    float[][] all = Spectra.each(sound, 64, 13, float[]::clone);
+    assertThat(all).hasDimensions(one.length(), 32);
+    for (int i = 0; i < all.length; i++) {
+      assertThat(all[i]).as("frame %d", i).isEqualTo(one.frame(i));
+    }
   }
 
   @Test
