@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Lettering } from "../api/client";
 import { AlignChoice } from "../rooms/words/AlignChoice";
@@ -64,6 +64,28 @@ describe("how a title's letters are set", () => {
     expect(onKeep).toHaveBeenCalledTimes(2);
     fireEvent.blur(colour);
     expect(onKeep).toHaveBeenCalledTimes(3);
+  });
+
+  it("has nothing to be set of a logotype but its size and what lies round it", async () => {
+    new Server().on("GET /api/title-designs", {
+      families: [{ ...SERIF, name: "House sign", bold: false, logotype: true }],
+      own: [],
+      designs: [],
+    });
+    const face = { ...LETTERING.face, family: "House sign" };
+    render(
+      page(
+        <LetteringFields
+          lettering={{ ...LETTERING, face }}
+          lines={1080}
+          onTry={vi.fn()}
+          onKeep={vi.fn()}
+        />,
+      ),
+    );
+    await waitFor(() => expect(screen.queryByLabelText("outline, %")).toBeNull());
+    expect(screen.queryByRole("button", { name: "capitals" })).toBeNull();
+    expect(screen.getByLabelText("shadow, %")).toBeTruthy();
   });
 
   it("lets the film be seen through", async () => {

@@ -35,6 +35,10 @@ export const useWordChoices = () =>
     staleTime: Infinity,
   });
 
+/** Whether a family is a picture that stands in place of words. */
+export const useIsLogotype = (family: string) =>
+  useWordChoices().data?.families.some((f) => f.name === family && f.logotype) ?? false;
+
 /** Keeps how a title is made to begin others with, or takes such a design off the list. */
 export function useKeepDesign() {
   const tell = useNotice((s) => s.tell);

@@ -57,81 +57,87 @@ export function LetteringFields({ lettering, lines, onTry, onKeep }: Props) {
         />
         <Box sx={{ color: ink.ink2 }}>px</Box>
       </CardRow>
-      <CardRow>
-        <ToggleButtonGroup
-          size="small"
-          aria-label="Letters"
-          value={[
-            ...(face.bold ? ["bold"] : []),
-            ...(face.italic ? ["italic"] : []),
-            spacing.letters,
-          ]}
-          onChange={(_, on: string[]) =>
-            set({
-              face: { ...face, bold: on.includes("bold"), italic: on.includes("italic") },
-              spacing: { ...spacing, letters: lettersOf(on, spacing.letters) },
-            })
-          }
-        >
-          {family?.bold && <ToggleButton value="bold">bold</ToggleButton>}
-          {family?.italic && <ToggleButton value="italic">italic</ToggleButton>}
-          <ToggleButton value="CAPITALS">capitals</ToggleButton>
-          <ToggleButton
-            value="SMALL_CAPITALS"
-            title="The face's own small capitals, if it has them"
-          >
-            small
-          </ToggleButton>
-        </ToggleButtonGroup>
-      </CardRow>
-      <CardRow>
-        <NumberField
-          label="apart"
-          unit=""
-          digits={0}
-          value={spacing.tracking}
-          hint="More between letters, in thousandths of their size"
-          onChange={(tracking) => set({ spacing: { ...spacing, tracking: Math.round(tracking) } })}
-        />
-        <NumberField
-          label="lines"
-          unit="%"
-          digits={0}
-          value={spacing.leading}
-          hint="From line to line, in percent of the letters' size"
-          onChange={(leading) => set({ spacing: { ...spacing, leading: Math.round(leading) } })}
-        />
-      </CardRow>
-      <CardRow>
-        <Choice
-          label="Letters are"
-          value={lettering.fill}
-          of={FILLS}
-          onChange={(fill) => set({ fill })}
-        />
-        <ColourField
-          label="Colour of the letters"
-          value={lettering.colour}
-          onTry={(colour) => attempt({ colour })}
-          onKeep={(colour) => set({ colour })}
-        />
-      </CardRow>
-      <CardRow>
-        <NumberField
-          label="outline"
-          unit="%"
-          digits={1}
-          value={outline.width / 10}
-          hint="How wide it is, in percent of the letters' size; half of it lies under them"
-          onChange={(width) => set({ outline: { ...outline, width: Math.round(10 * width) } })}
-        />
-        <ColourField
-          label="Colour of the outline"
-          value={outline.colour}
-          onTry={(colour) => attempt({ outline: { ...outline, colour } })}
-          onKeep={(colour) => set({ outline: { ...outline, colour } })}
-        />
-      </CardRow>
+      {!family?.logotype && (
+        <>
+          <CardRow>
+            <ToggleButtonGroup
+              size="small"
+              aria-label="Letters"
+              value={[
+                ...(face.bold ? ["bold"] : []),
+                ...(face.italic ? ["italic"] : []),
+                spacing.letters,
+              ]}
+              onChange={(_, on: string[]) =>
+                set({
+                  face: { ...face, bold: on.includes("bold"), italic: on.includes("italic") },
+                  spacing: { ...spacing, letters: lettersOf(on, spacing.letters) },
+                })
+              }
+            >
+              {family?.bold && <ToggleButton value="bold">bold</ToggleButton>}
+              {family?.italic && <ToggleButton value="italic">italic</ToggleButton>}
+              <ToggleButton value="CAPITALS">capitals</ToggleButton>
+              <ToggleButton
+                value="SMALL_CAPITALS"
+                title="The face's own small capitals, if it has them"
+              >
+                small
+              </ToggleButton>
+            </ToggleButtonGroup>
+          </CardRow>
+          <CardRow>
+            <NumberField
+              label="apart"
+              unit=""
+              digits={0}
+              value={spacing.tracking}
+              hint="More between letters, in thousandths of their size"
+              onChange={(tracking) =>
+                set({ spacing: { ...spacing, tracking: Math.round(tracking) } })
+              }
+            />
+            <NumberField
+              label="lines"
+              unit="%"
+              digits={0}
+              value={spacing.leading}
+              hint="From line to line, in percent of the letters' size"
+              onChange={(leading) => set({ spacing: { ...spacing, leading: Math.round(leading) } })}
+            />
+          </CardRow>
+          <CardRow>
+            <Choice
+              label="Letters are"
+              value={lettering.fill}
+              of={FILLS}
+              onChange={(fill) => set({ fill })}
+            />
+            <ColourField
+              label="Colour of the letters"
+              value={lettering.colour}
+              onTry={(colour) => attempt({ colour })}
+              onKeep={(colour) => set({ colour })}
+            />
+          </CardRow>
+          <CardRow>
+            <NumberField
+              label="outline"
+              unit="%"
+              digits={1}
+              value={outline.width / 10}
+              hint="How wide it is, in percent of the letters' size; half of it lies under them"
+              onChange={(width) => set({ outline: { ...outline, width: Math.round(10 * width) } })}
+            />
+            <ColourField
+              label="Colour of the outline"
+              value={outline.colour}
+              onTry={(colour) => attempt({ outline: { ...outline, colour } })}
+              onKeep={(colour) => set({ outline: { ...outline, colour } })}
+            />
+          </CardRow>
+        </>
+      )}
       <CardRow>
         <NumberField
           label="shadow"

@@ -10,7 +10,7 @@ import {
   type Title,
   type TitleSight,
 } from "../../api/client";
-import { boxIn } from "../../api/words";
+import { boxIn, useIsLogotype } from "../../api/words";
 import { CardRow } from "../../parts/CardRow";
 import { Choice } from "../../parts/Choice";
 import { LowButton } from "../../parts/LowButton";
@@ -65,6 +65,7 @@ export function TitleCard(props: Props) {
   const box = boxIn(title.boxes, shape);
   const step = (way: 1 | -1) => actions.step(title, way);
   const fps = production.framesPerSecond;
+  const isLogotype = useIsLogotype(lettering.face.family);
   return (
     <Box
       component="section"
@@ -85,13 +86,15 @@ export function TitleCard(props: Props) {
         onTry={(text) => text.trim() !== "" && onTry({ words: { ...title.words, text } })}
         onKeep={(text) => text.trim() !== "" && onKeep({ words: { ...title.words, text } })}
       />
-      <Text
-        label="Smaller, under them"
-        value={title.words.second}
-        rows={1}
-        onTry={(second) => onTry({ words: { ...title.words, second } })}
-        onKeep={(second) => onKeep({ words: { ...title.words, second } })}
-      />
+      {!isLogotype && (
+        <Text
+          label="Smaller, under them"
+          value={title.words.second}
+          rows={1}
+          onTry={(second) => onTry({ words: { ...title.words, second } })}
+          onKeep={(second) => onKeep({ words: { ...title.words, second } })}
+        />
+      )}
       {title.missing.length > 0 && (
         <Box sx={{ color: ink.rust, mb: 1 }}>No face has {title.missing.join(" ")}</Box>
       )}
@@ -101,11 +104,13 @@ export function TitleCard(props: Props) {
         onTry={(to) => onTry({ lettering: to })}
         onKeep={(to) => onKeep({ lettering: to })}
       />
-      <PictureInLetters
-        production={production.id}
-        picture={title.picture}
-        onChoose={(picture) => onKeep({ picture: picture ?? "" })}
-      />
+      {!isLogotype && (
+        <PictureInLetters
+          production={production.id}
+          picture={title.picture}
+          onChoose={(picture) => onKeep({ picture: picture ?? "" })}
+        />
+      )}
       <Box sx={{ display: "flex", gap: 2, py: 1 }}>
         <Box>
           <Box sx={{ color: ink.ink2, mb: 1 }}>Place</Box>
@@ -219,15 +224,23 @@ export function TitleCard(props: Props) {
       <AsideFields asked={title.asked} onAsk={(asked) => actions.aside(title.id, asked)} />
       {sight && (
         <Box sx={{ borderTop: `1px solid ${ink.rule}`, pt: 2 }}>
-          <Box sx={{ display: "flex" }}>
-            <Box sx={{ flex: 1 }}>
-              Contrast <b>{sight.median.toFixed(1)}:1</b>
-            </Box>
-            <Box sx={{ color: sight.least < sight.needed ? ink.rust : ink.moss, fontWeight: 600 }}>
-              {sight.least.toFixed(1)}:1 at worst, {sight.needed} needed
-            </Box>
-          </Box>
-          <ContrastBars sight={sight} />
+          {isLogotype ? (
+            <Box sx={{ color: ink.ink2 }}>No contrast is asked of a logotype.</Box>
+          ) : (
+            <>
+              <Box sx={{ display: "flex" }}>
+                <Box sx={{ flex: 1 }}>
+                  Contrast <b>{sight.median.toFixed(1)}:1</b>
+                </Box>
+                <Box
+                  sx={{ color: sight.least < sight.needed ? ink.rust : ink.moss, fontWeight: 600 }}
+                >
+                  {sight.least.toFixed(1)}:1 at worst, {sight.needed} needed
+                </Box>
+              </Box>
+              <ContrastBars sight={sight} />
+            </>
+          )}
           {sight.outside >= 1 && (
             <Box sx={{ color: ink.rust }}>
               {sight.outside.toFixed(0)} px outside the area that is seen everywhere

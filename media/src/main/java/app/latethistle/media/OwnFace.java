@@ -131,26 +131,10 @@ public final class OwnFace {
 
   /** A picture with what can be seen through it, its sides 1024 pixels at most. */
   private static byte[] logotype(Path file, MediaFacts facts) throws IOException {
-    return Child.output(
-        Sandbox.ffmpeg(
-            file,
-            facts.container(),
-            List.of(),
-            List.of(
-                "-vf",
-                "scale='min(%1$d,iw)':'min(%1$d,ih)':force_original_aspect_ratio=decrease:flags=area"
-                    .formatted(WIDEST),
-                "-frames:v",
-                "1",
-                "-pix_fmt",
-                "rgba",
-                "-c:v",
-                "png",
-                "-f",
-                "image2pipe",
-                "pipe:1")),
-        new byte[0],
-        SECONDS);
+    String filter =
+        "scale='min(%1$d,iw)':'min(%1$d,ih)':force_original_aspect_ratio=decrease:flags=area"
+            .formatted(WIDEST);
+    return StillPicture.png(file, facts, List.of("-vf", filter, "-pix_fmt", "rgba"));
   }
 
   /** What the family is called; up to 100 letters. */

@@ -8,6 +8,7 @@ import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 
 /** The first picture of a file, of any kind that can be brought in. */
@@ -49,24 +50,23 @@ public final class StillPicture {
    * @throws IOException if it cannot be decoded
    */
   public static byte[] reduced(Path file, MediaFacts facts) throws IOException {
+    String filter =
+        "scale=%1$s:%1$s:force_original_aspect_ratio=decrease:force_divisible_by=2"
+                .formatted(WORKABLE)
+            + ":flags=area+accurate_rnd+full_chroma_int,setsar=1";
+    return png(file, facts, List.of("-vf", filter));
+  }
+
+  /**
+   * A still as a PNG, decoded in a process of its own.
+   *
+   * @param how it is drawn
+   * @throws IOException if it cannot be decoded
+   */
+  static byte[] png(Path file, MediaFacts facts, List<String> how) throws IOException {
+    List<String> command = new ArrayList<>(how);
+    command.addAll(List.of("-frames:v", "1", "-c:v", "png", "-f", "image2pipe", "pipe:1"));
     return Child.output(
-        Sandbox.ffmpeg(
-            file,
-            facts.container(),
-            List.of(),
-            List.of(
-                "-vf",
-                "scale=%1$s:%1$s:force_original_aspect_ratio=decrease:force_divisible_by=2"
-                        .formatted(WORKABLE)
-                    + ":flags=area+accurate_rnd+full_chroma_int,setsar=1",
-                "-frames:v",
-                "1",
-                "-c:v",
-                "png",
-                "-f",
-                "image2pipe",
-                "pipe:1")),
-        new byte[0],
-        SECONDS);
+        Sandbox.ffmpeg(file, facts.container(), List.of(), command), new byte[0], SECONDS);
   }
 }
