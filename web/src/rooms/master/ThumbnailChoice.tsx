@@ -28,7 +28,7 @@ export function ThumbnailChoice({ production, film, chosen, onChoose }: Props) {
   return (
     <Box component="section" aria-label="Thumbnail">
       <Box sx={{ display: "flex", color: ink.ink2, mb: 0.5 }}>
-        <Box sx={{ flex: 1 }}>Thumbnail, and cover of MP4s and sounds</Box>
+        <Box sx={{ flex: 1 }}>Thumbnail and cover</Box>
         sharpness, contrast at 120 px
       </Box>
       <Box sx={{ display: "grid", gridTemplateColumns: "repeat(3, 1fr)", gap: 1.5 }}>
