@@ -50,7 +50,7 @@ public final class RepairedClip {
     try (WorkFolder work = WorkFolder.make()) {
       Path from = original;
       MediaFacts of = facts;
-      FrameRange kept = new FrameRange(0, frames);
+      Optional<FrameRange> kept = Optional.empty();
       for (int i = 0; i < all.size(); i++) {
         int done = i;
         boolean last = i == all.size() - 1;
@@ -64,10 +64,10 @@ public final class RepairedClip {
             share -> progress.at((done + share) / all.size()));
         from = to;
         of = Probe.probe(to);
-        long before = kept.start();
-        kept = all.get(i).kept().map(piece -> piece.shift(before)).orElse(kept);
+        kept = within(kept, all.get(i).kept());
       }
-      withSound(from, original, facts, soundOf(kept, rate), work.path(), target);
+      List<String> part = kept.map(piece -> soundOf(piece, rate)).orElse(List.of());
+      withSound(from, original, facts, part, work.path(), target);
     }
   }
 
@@ -80,6 +80,13 @@ public final class RepairedClip {
       encoder.end();
       encoder.await();
     }
+  }
+
+  /** What is kept of the original once a piece is kept of what was kept before. */
+  private static Optional<FrameRange> within(
+      Optional<FrameRange> before, Optional<FrameRange> piece) {
+    long start = before.map(FrameRange::start).orElse(0L);
+    return piece.map(range -> range.shift(start)).or(() -> before);
   }
 
   /** Which part of the original's sound goes with the pictures that are kept. */
