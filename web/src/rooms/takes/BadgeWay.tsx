@@ -51,7 +51,7 @@ export function BadgeWay({
       <Way
         says={
           ways.badge
-            ? `A badge lies over marks ${ways.badge?.reach === "WHOLE_FILM" ? "all the film" : "where needed"}`
+            ? `A badge lies over marks ${ways.badge.reach === "WHOLE_FILM" ? "all the film" : "where needed"}`
             : "Cover every mark with a badge"
         }
       >
@@ -70,7 +70,7 @@ export function BadgeWay({
             key={reach}
             aria-pressed={ways.badge?.reach === reach}
             onClick={() => lay.mutate(reach)}
-            sx={{ ...(ways.badge?.reach === reach && { bgcolor: ink.thistleWash }) }}
+            sx={ways.badge?.reach === reach ? { bgcolor: ink.thistleWash } : {}}
           >
             {name}
           </Button>

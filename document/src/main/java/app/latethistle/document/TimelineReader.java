@@ -67,10 +67,15 @@ public final class TimelineReader {
     return node.path(SCHEMA).asString("");
   }
 
+  /** Its schema without the version. */
+  private static String kind(JsonNode node) {
+    return schema(node).replaceFirst("\\.\\d+$", "");
+  }
+
   private void track(JsonNode track) {
     long mixed = 0;
     for (JsonNode child : track.path("children")) {
-      String kind = schema(child).replaceFirst("\\.\\d+$", "");
+      String kind = kind(child);
       switch (kind) {
         case "Clip" -> {
           clip(child, mixed);
@@ -94,7 +99,7 @@ public final class TimelineReader {
     List<Strand.Laid> pieces = new ArrayList<>();
     double at = 0;
     for (JsonNode child : track.path("children")) {
-      String kind = schema(child).replaceFirst("\\.\\d+$", "");
+      String kind = kind(child);
       JsonNode range = range(child);
       double frames = time(range.path("duration"));
       switch (kind) {

@@ -54,20 +54,8 @@ class CutInTest {
   /** Layers and sounds of a timeline come in where they lay; what is not here is told. */
   @Test
   void whatLiesBesideTheCutComesInToo() {
-    JsonNode first = cut.shot(0);
-    Map<String, Object> piece =
-        Map.of(
-            "shotId",
-            first.get("shotId").asLong(),
-            "takeId",
-            first.get("takeId").asLong(),
-            "in",
-            5,
-            "framing",
-            "FILL",
-            "length",
-            24);
-    cut.edit("lay-over", Map.of("piece", piece, "start", moment(30), "end", moment(54)));
+    cut.edit(
+        "lay-over", Map.of("piece", cut.piece(0, 5, 24), "start", moment(30), "end", moment(54)));
     JsonNode sound =
         cut.api.post(cut.path + "/sounds/ask", Map.of("words", "dull thud")).json().get(0);
     cut.edit("lay-sound", Map.of("sound", sound.get("id").asLong(), "at", free(40), "offset", 0));

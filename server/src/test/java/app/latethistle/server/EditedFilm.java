@@ -101,6 +101,21 @@ final class EditedFilm {
     return film.get("shots").get(place);
   }
 
+  /** What a shot shows, from one of its take's frames on, as it can be laid elsewhere. */
+  Map<String, Object> piece(int place, long in, long length) {
+    return Map.of(
+        "shotId",
+        shot(place).get("shotId").asLong(),
+        "takeId",
+        shot(place).get("takeId").asLong(),
+        "in",
+        in,
+        "framing",
+        "FILL",
+        "length",
+        length);
+  }
+
   JsonNode joint(int index) {
     return film.get("joints").get(index);
   }

@@ -56,20 +56,9 @@ class EditingTest {
   }
 
   private Map<String, Object> piece(int place, long length) {
-    JsonNode shot = cut.shot(place);
-    return Map.of(
-        "shotId",
-        shot.get("shotId").asLong(),
-        "takeId",
-        shot.get("takeId").asLong(),
-        "in",
-        2,
-        "framing",
-        "FILL",
-        "run",
-        Map.of("way", "REVERSE", "from", 100, "to", 100, "between", "NEAREST"),
-        "length",
-        length);
+    Map<String, Object> piece = new HashMap<>(cut.piece(place, 2, length));
+    piece.put("run", Map.of("way", "REVERSE", "from", 100, "to", 100, "between", "NEAREST"));
+    return piece;
   }
 
   /** A shot is steadied along the movement of its take, is seen otherwise, and goes with undo. */

@@ -76,7 +76,7 @@ public final class FilmChecks {
   }
 
   private double aspect() {
-    return picture.width() * picture.pixelAspect() / picture.height();
+    return picture.aspect();
   }
 
   private void length() {

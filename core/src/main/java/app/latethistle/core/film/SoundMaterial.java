@@ -4,6 +4,7 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.time.FrameRate;
 import app.latethistle.core.time.SampleRange;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** What of which file is heard of a sound, before anything is done to it. */
 public sealed interface SoundMaterial {
@@ -85,6 +86,14 @@ public sealed interface SoundMaterial {
               throw new Refused("What is repeated of a sound lasts a sample or more.");
             }
           });
+    }
+
+    /** Those that are laid in a film, in its order; one as often as it is laid. */
+    public static Stream<OfFile> in(Film film) {
+      return film.sounds().stream()
+          .map(FilmSound::what)
+          .filter(OfFile.class::isInstance)
+          .map(OfFile.class::cast);
     }
 
     @Override

@@ -34,7 +34,6 @@ import java.util.Optional;
  * @param reach how long it stands
  */
 public record Badge(Sign sign, Reach reach) {
-
   /** How long a badge stands. */
   public enum Reach {
     /** Over the shots that show a mark. */

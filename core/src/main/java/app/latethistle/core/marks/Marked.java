@@ -23,7 +23,7 @@ public record Marked(Resolved film, PictureShape picture, Optional<Shape> other)
 
   /** The pictures' width over their height. */
   public double aspect() {
-    return picture.width() * picture.pixelAspect() / picture.height();
+    return picture.aspect();
   }
 
   /** Where a box stands in the shape. */

@@ -45,6 +45,10 @@ final class Spectra {
 
   /** Number of frames. */
   int length() {
+    return length(sound, hop);
+  }
+
+  private static int length(MonoSound sound, int hop) {
     return sound.samples().length / hop + 1;
   }
 
@@ -56,7 +60,7 @@ final class Spectra {
    * @param of makes it of the frame's magnitudes, beside others
    */
   static float[][] each(MonoSound sound, int size, int hop, UnaryOperator<float[]> of) {
-    float[][] made = new float[new Spectra(sound, size, hop).length()][];
+    float[][] made = new float[length(sound, hop)][];
     List<Integer> spans =
         IntStream.rangeClosed(0, (made.length - 1) / SPAN).map(i -> i * SPAN).boxed().toList();
     AllCores.computed(

@@ -7,14 +7,20 @@ import java.awt.Shape;
 import java.awt.TexturePaint;
 import java.awt.geom.Rectangle2D;
 import java.awt.image.BufferedImage;
+import java.util.ArrayList;
 import java.util.List;
 
 /** A picture that stands in place of words, as high as a line of their letters. */
 final class Logotype {
-  private final BufferedImage image;
+  /** As it is, and again and again half as large. */
+  private final List<BufferedImage> sizes = new ArrayList<>();
 
   Logotype(BufferedImage image) {
-    this.image = image;
+    sizes.add(image);
+    for (BufferedImage now = image; now.getWidth() > 1 && now.getHeight() > 1; ) {
+      now = halved(now);
+      sizes.add(now);
+    }
   }
 
   /**
@@ -25,25 +31,25 @@ final class Logotype {
    */
   ShapedLine line(String words, double size) {
     double high = (SetLine.ABOVE + SetLine.BELOW) * size;
+    BufferedImage image = sizes.get(0);
     double wide = high * image.getWidth() / image.getHeight();
     Shape box = new Rectangle2D.Double(0, -SetLine.ABOVE * size, wide, high);
     return new ShapedLine(words, List.of(new Letter(box, 0, wide, 0)), wide, false, List.of());
   }
 
-  /**
-   * What fills a box with it; halved until it is nearly as small, so that no line of it is lost.
-   */
+  /** What fills a box with it: the first that is nearly as small, so that no line of it is lost. */
   Paint in(Rectangle2D box) {
-    BufferedImage scaled = image;
-    while (scaled.getWidth() > 2 * box.getWidth() && scaled.getHeight() > 2 * box.getHeight()) {
-      scaled = halved(scaled);
-    }
-    return new TexturePaint(scaled, box);
+    BufferedImage near =
+        sizes.stream()
+            .filter(s -> s.getWidth() <= 2 * box.getWidth() || s.getHeight() <= 2 * box.getHeight())
+            .findFirst()
+            .orElseGet(() -> sizes.get(sizes.size() - 1));
+    return new TexturePaint(near, box);
   }
 
   private static BufferedImage halved(BufferedImage image) {
-    int width = Math.max(1, image.getWidth() / 2);
-    int height = Math.max(1, image.getHeight() / 2);
+    int width = image.getWidth() / 2;
+    int height = image.getHeight() / 2;
     BufferedImage half = new BufferedImage(width, height, BufferedImage.TYPE_INT_ARGB_PRE);
     Graphics2D onto = half.createGraphics();
     onto.setRenderingHint(

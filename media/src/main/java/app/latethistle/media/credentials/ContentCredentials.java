@@ -46,10 +46,13 @@ public final class ContentCredentials {
   /** Where a JPEG's segments begin, behind its start. */
   private static final int JPEG_START = 2;
 
-  private final SigningKey key;
+  private final Path folder;
 
-  public ContentCredentials(SigningKey key) {
-    this.key = key;
+  /**
+   * @param folder where the key is kept that signs them; it is made when something is first signed
+   */
+  public ContentCredentials(Path folder) {
+    this.folder = folder;
   }
 
   /**
@@ -58,14 +61,15 @@ public final class ContentCredentials {
    * @param title of what it shows; blank for none
    */
   public void put(Path film, String title) throws IOException {
+    SigningKey key = SigningKey.keptIn(folder);
     Manifest manifest = Manifest.of(title);
     Path part = ContentStore.partOf(film);
     try {
-      BoxedFile.insert(film, box(manifest, UNKNOWN), XmpPacket.box(), part);
+      BoxedFile.insert(film, box(key, manifest, UNKNOWN), XmpPacket.box(), part);
       try (FileChannel file =
           FileChannel.open(part, StandardOpenOption.READ, StandardOpenOption.WRITE)) {
         BoxedFile.Box own = BoxedFile.boxes(file).get(1);
-        byte[] box = box(manifest, hash(file, own));
+        byte[] box = box(key, manifest, hash(file, own));
         if (box.length != own.length()) {
           throw new IllegalStateException("A signature changed its length.");
         }
@@ -77,7 +81,7 @@ public final class ContentCredentials {
     }
   }
 
-  private byte[] box(Manifest manifest, byte[] hash) {
+  private static byte[] box(SigningKey key, Manifest manifest, byte[] hash) {
     byte[] store =
         manifest.store(key, "c2pa.hash.bmff.v3", Map.of("exclusions", FREE, "hash", hash));
     ByteArrayOutputStream content = new ByteArrayOutputStream();
@@ -107,7 +111,8 @@ public final class ContentCredentials {
    *
    * @param title of what it shows; blank for none
    */
-  public byte[] in(byte[] picture, String title) {
+  public byte[] in(byte[] picture, String title) throws IOException {
+    SigningKey key = SigningKey.keptIn(folder);
     byte[] jpeg = XmpPacket.inJpeg(picture);
     MessageDigest digest = Manifest.digest();
     digest.update(jpeg);
@@ -116,11 +121,11 @@ public final class ContentCredentials {
     // Behind the packet, which readers of it look for first.
     int at = JPEG_START + 2 + Short.toUnsignedInt(ByteBuffer.wrap(jpeg).getShort(JPEG_START + 2));
     byte[] segment = {};
-    byte[] next = segment(manifest, hash, at, at);
+    byte[] next = segment(key, manifest, hash, at, at);
     // What is said of the segment's length may change it, once.
     while (next.length != segment.length) {
       segment = next;
-      next = segment(manifest, hash, at, segment.length);
+      next = segment(key, manifest, hash, at, segment.length);
     }
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     out.write(jpeg, 0, at);
@@ -129,7 +134,8 @@ public final class ContentCredentials {
     return out.toByteArray();
   }
 
-  private byte[] segment(Manifest manifest, byte[] hash, int start, int length) {
+  private static byte[] segment(
+      SigningKey key, Manifest manifest, byte[] hash, int start, int length) {
     Map<String, Object> free = Map.of("start", start, "length", length);
     return jpegSegment(
         manifest.store(

@@ -50,7 +50,7 @@ import org.bouncycastle.operator.jcajce.JcaContentSignerBuilder;
  * with SHA-256). Nobody else vouches for it: a reader sees that a file is as it left, and not who
  * made it.
  */
-public final class SigningKey {
+final class SigningKey {
   private static final String ALGORITHM = "SHA256withECDSA";
 
   private static final String NAME = "signing";
@@ -77,7 +77,7 @@ public final class SigningKey {
   }
 
   /** The one kept in a folder, made if there is none. */
-  public static synchronized SigningKey keptIn(Path folder) throws IOException {
+  static synchronized SigningKey keptIn(Path folder) throws IOException {
     Path file = folder.resolve(NAME + ".p12");
     try {
       KeyStore kept = KeyStore.getInstance("PKCS12");

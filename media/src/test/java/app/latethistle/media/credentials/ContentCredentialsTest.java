@@ -33,7 +33,7 @@ class ContentCredentialsTest {
 
   @BeforeEach
   void makesAKey() throws IOException {
-    credentials = new ContentCredentials(SigningKey.keptIn(folder));
+    credentials = new ContentCredentials(folder);
   }
 
   private Path film(String name, String... options) throws IOException, InterruptedException {

@@ -3,14 +3,12 @@ package app.latethistle.server.config;
 import app.latethistle.media.ContentStore;
 import app.latethistle.media.Encoders;
 import app.latethistle.media.credentials.ContentCredentials;
-import app.latethistle.media.credentials.SigningKey;
 import java.io.IOException;
 import java.nio.file.Files;
 import org.flywaydb.core.api.exception.FlywayValidateException;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.context.annotation.DependsOn;
 
 /**
  * The media store, what can be written, and the database's schema: made by the server, and only
@@ -30,9 +28,8 @@ class StoreConfig {
 
   /** What is signed with a key that is kept beside the media, and so copied with them. */
   @Bean
-  @DependsOn("contentStore")
-  ContentCredentials contentCredentials(Settings settings) throws IOException {
-    return new ContentCredentials(SigningKey.keptIn(settings.data()));
+  ContentCredentials contentCredentials(Settings settings) {
+    return new ContentCredentials(settings.data());
   }
 
   @Bean

@@ -27,8 +27,7 @@ final class DemoMark {
       return Optional.empty();
     }
     Placement placement = state.film().placementAt(place);
-    double aspect =
-        state.production().shape().width() / (double) state.production().shape().height();
+    double aspect = state.production().shape().aspect();
     Framing own = placement.framing().own();
     return Cropping.around(marked.marks(), own, marked.shape(), aspect, Cropping.CLOSEST)
         .map(

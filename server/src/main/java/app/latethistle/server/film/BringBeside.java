@@ -30,9 +30,9 @@ import java.util.function.LongFunction;
 final class BringBeside {
   private static final int NAMED = 3;
 
-  private final CutFiles files;
+  private final FoundFiles files;
   private final FrameRate rate;
-  private final PlacementIds ids;
+  private final Placing placing;
   private final LongFunction<Tie> ties;
   private final List<String> left;
   private final List<Overlay> overlays = new ArrayList<>();
@@ -41,7 +41,7 @@ final class BringBeside {
 
   /** Makes the placements of a cut's takes, each with a name of its own. */
   @FunctionalInterface
-  interface PlacementIds {
+  interface Placing {
     Placement of(TakeEntry take, long in, Run run);
   }
 
@@ -50,10 +50,14 @@ final class BringBeside {
    * @param left is told what cannot be brought in
    */
   BringBeside(
-      CutFiles files, FrameRate rate, PlacementIds ids, LongFunction<Tie> ties, List<String> left) {
+      FoundFiles files,
+      FrameRate rate,
+      Placing placing,
+      LongFunction<Tie> ties,
+      List<String> left) {
     this.files = files;
     this.rate = rate;
-    this.ids = ids;
+    this.placing = placing;
     this.ties = ties;
     this.left = left;
   }
@@ -89,7 +93,7 @@ final class BringBeside {
       if (found.isEmpty()) {
         missing.add(piece.file());
       } else if (end > start) {
-        Placement shown = ids.of(found.get(), Math.round(piece.from()), Run.PLAIN);
+        Placement shown = placing.of(found.get(), Math.round(piece.from()), Run.PLAIN);
         overlays.add(Overlay.whole(layer, shown, ties.apply(start), ties.apply(end)));
       }
     }
@@ -132,10 +136,9 @@ final class BringBeside {
   }
 
   private static SoundMaterial ofTake(Take take, Strand.Laid piece) {
-    long in = Math.round(piece.from());
-    long length = Math.min(take.frames() - in, Math.max(1, Math.round(piece.frames())));
-    return new SoundMaterial.OfTake(
-        take.id(), Math.min(in, take.frames() - 1), Math.max(1, length));
+    long in = Math.min(Math.round(piece.from()), take.frames() - 1);
+    long length = Math.max(1, Math.round(piece.frames()));
+    return new SoundMaterial.OfTake(take.id(), in, Math.min(take.frames() - in, length));
   }
 
   /** Where it lands, by the sample, after the frame that this falls on. */

@@ -32,12 +32,12 @@ import java.util.Set;
 /** Makes a film of a cut that was read. Cuts that fall on beats are tied to them. */
 final class BringCut {
   private final FilmState state;
-  private final CutFiles files;
+  private final FoundFiles files;
   private final Map<Long, Integer> beats = new HashMap<>();
   private final List<String> untold;
   private final Set<String> ids = new HashSet<>();
 
-  private BringCut(FilmState state, CutFiles files, List<String> unread) {
+  private BringCut(FilmState state, FoundFiles files, List<String> unread) {
     this.state = state;
     this.files = files;
     untold = new ArrayList<>(unread);
@@ -57,7 +57,7 @@ final class BringCut {
    *
    * @throws IllegalArgumentException if none of its files is here
    */
-  static Brought of(ReadCut read, FilmState state, CutFiles files) {
+  static Brought of(ReadCut read, FilmState state, FoundFiles files) {
     BringCut bring = new BringCut(state, files, read.unread());
     List<Placement> placements = new ArrayList<>();
     List<Joint> joints = new ArrayList<>();

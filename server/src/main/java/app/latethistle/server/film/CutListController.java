@@ -101,8 +101,8 @@ class CutListController {
     String file = foreign.file() == null ? "" : foreign.file();
     ReadCut read = read(file, foreign.text() == null ? "" : foreign.text(), productionId);
     FilmState now = films.state(productionId);
-    CutFiles files =
-        new CutFiles(
+    FoundFiles files =
+        new FoundFiles(
             now, takes.findByProductionIdOrderById(productionId), shelf.catalogue(productionId));
     BringCut.Brought brought = BringCut.of(read, now, files);
     FilmView film =

@@ -18,7 +18,7 @@ import java.util.Optional;
  * are, by their names, by their names without ending; takes then by their lengths alone, if only
  * one is as long.
  */
-final class CutFiles {
+final class FoundFiles {
   private final FilmState state;
   private final SoundShelf.Catalogue sounds;
   private final Map<String, TakeEntry> byHash = new HashMap<>();
@@ -26,7 +26,7 @@ final class CutFiles {
   private final Map<String, TakeEntry> byStem = new HashMap<>();
   private final Map<Long, List<TakeEntry>> byLength = new HashMap<>();
 
-  CutFiles(FilmState state, Collection<TakeEntry> takes, SoundShelf.Catalogue sounds) {
+  FoundFiles(FilmState state, Collection<TakeEntry> takes, SoundShelf.Catalogue sounds) {
     this.state = state;
     this.sounds = sounds;
     for (TakeEntry take : takes) {
@@ -59,7 +59,7 @@ final class CutFiles {
 
   /** The sound of a file. */
   Optional<SoundRow> sound(NamedFile file) {
-    return sounds.of(file.sha256()).or(() -> sounds.called(stem(file.name()), CutFiles::stem));
+    return sounds.of(file.sha256()).or(() -> sounds.called(stem(file.name()), FoundFiles::stem));
   }
 
   /** Whether a file is the film's song. */

@@ -14,7 +14,6 @@ import app.latethistle.core.marks.SeenMark;
 import app.latethistle.core.marks.Sign;
 import app.latethistle.core.measure.TakeFacts;
 import app.latethistle.core.take.Box;
-import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.take.Take;
 import app.latethistle.core.type.Faces;
 import app.latethistle.core.words.Lettering.Face;
@@ -130,8 +129,7 @@ class MarkController {
   }
 
   private static double aspect(FilmState state) {
-    PictureShape film = state.production().shape();
-    return (double) film.width() / film.height();
+    return state.production().shape().aspect();
   }
 
   private static int percent(double share) {

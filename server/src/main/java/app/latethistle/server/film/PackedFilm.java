@@ -1,7 +1,6 @@
 package app.latethistle.server.film;
 
 import app.latethistle.core.film.Film;
-import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Lettered;
 import app.latethistle.core.film.Replace;
 import app.latethistle.core.film.SoundMaterial;
@@ -92,14 +91,8 @@ class PackedFilm implements PackedPart {
   public Map<String, String> files(Production production) {
     Map<String, String> files = new LinkedHashMap<>();
     all(production)
-        .flatMap(film -> film.sounds().stream())
-        .map(FilmSound::what)
-        .forEach(
-            what -> {
-              if (what instanceof SoundMaterial.OfFile of) {
-                files.putIfAbsent(of.media(), of.name());
-              }
-            });
+        .flatMap(SoundMaterial.OfFile::in)
+        .forEach(file -> files.putIfAbsent(file.media(), file.name()));
     return files;
   }
 

@@ -119,7 +119,7 @@ public class OwnFaces {
    *     name
    */
   public BroughtFace bringIn(String name, String said, InputStream font) throws IOException {
-    return bringIn(name, name.replaceFirst("^.*/", "").replaceFirst("\\.[^.]*$", ""), said, font);
+    return bringIn(name, FileStem.of(name), said, font);
   }
 
   /**

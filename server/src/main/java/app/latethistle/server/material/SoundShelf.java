@@ -164,7 +164,7 @@ public class SoundShelf {
     }
     SoundFacts facts =
         SoundFacts.of(SongDecoder.stereo(store.path(medium.hash()), medium.facts().container()));
-    String called = name.replaceFirst("^.*/", "").replaceFirst("\\.[^.]*$", "").replace('_', ' ');
+    String called = FileStem.of(name).replace('_', ' ');
     return keep(
         productionId,
         medium::hash,

@@ -72,9 +72,7 @@ class Assets {
       all.add(asset("voice", voice, voice, "", stated, ""));
     }
     SoundShelf.Catalogue known = shelf.catalogue(id);
-    state.film().sounds().stream()
-        .filter(s -> s.what() instanceof SoundMaterial.OfFile)
-        .map(s -> (SoundMaterial.OfFile) s.what())
+    SoundMaterial.OfFile.in(state.film())
         .collect(Collectors.toMap(SoundMaterial.OfFile::media, s -> s, (a, b) -> a, TreeMap::new))
         .values()
         .forEach(

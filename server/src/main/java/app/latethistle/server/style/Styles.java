@@ -4,7 +4,6 @@ import app.latethistle.core.Refused;
 import app.latethistle.core.film.Compound;
 import app.latethistle.core.film.Edit;
 import app.latethistle.core.film.Film;
-import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.SoundMaterial;
 import app.latethistle.core.film.Treating;
 import app.latethistle.core.marks.Badge;
@@ -108,10 +107,8 @@ class Styles {
 
   /** The files of the sounds that are laid in a film. */
   private static Set<String> heard(Film film) {
-    return film.sounds().stream()
-        .map(FilmSound::what)
-        .filter(SoundMaterial.OfFile.class::isInstance)
-        .map(what -> ((SoundMaterial.OfFile) what).media())
+    return SoundMaterial.OfFile.in(film)
+        .map(SoundMaterial.OfFile::media)
         .collect(Collectors.toSet());
   }
 
