@@ -77,7 +77,7 @@ class EditingJourneyTest {
     page.keyboard().press("e");
     assertThat(page.getByText("measured from the key shot")).isVisible();
     page.keyboard().press("Shift+M");
-    assertThat(page.getByText(Pattern.compile("\\d of \\d corrected"))).isVisible();
+    assertThat(page.getByText(Pattern.compile("[1-9] of \\d corrected"))).isVisible();
     page.keyboard().press("ArrowLeft");
     Locator exposure = page.getByLabel("Exposure, stops");
     exposure.fill("0.5");
