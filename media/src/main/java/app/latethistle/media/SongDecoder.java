@@ -1,5 +1,6 @@
 package app.latethistle.media;
 
+import app.latethistle.core.signal.HalvedMono;
 import app.latethistle.core.signal.MonoSound;
 import app.latethistle.core.time.Samples;
 import java.io.IOException;
@@ -12,12 +13,11 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.LongConsumer;
 
 /** Decodes a file's sound: whole, in blocks, or into a file of samples. */
 public final class SongDecoder {
   /** Rate at which songs are listened to for beats. */
-  public static final int LISTENING_RATE = 22_050;
+  public static final int LISTENING_RATE = Samples.RATE / 2;
 
   private static final int LONGEST_SECONDS = 4 * 3600;
 
@@ -25,27 +25,34 @@ public final class SongDecoder {
 
   /** One channel at the listening rate. */
   public static MonoSound mono(Path file, Container container) throws IOException {
-    return new MonoSound(decode(file, container, 1, LISTENING_RATE), LISTENING_RATE);
+    return mono(file, container, (samples, count) -> {});
   }
 
   /**
-   * The same, telling how many samples there are so far.
+   * The same of what is decoded for something else too: an hour takes seconds to decode.
    *
-   * @param told what it throws ends the work
+   * @param beside takes all blocks as {@link #stereo(Path, Container, Sink)} gives them
    */
-  public static MonoSound mono(Path file, Container container, LongConsumer told)
-      throws IOException {
-    return new MonoSound(decode(file, container, 1, LISTENING_RATE, told), LISTENING_RATE);
+  public static MonoSound mono(Path file, Container container, Sink beside) throws IOException {
+    HalvedMono halved = new HalvedMono();
+    stereo(
+        file,
+        container,
+        (samples, count) -> {
+          beside.accept(samples, count);
+          halved.add(samples, count / 2);
+        });
+    return new MonoSound(halved.end(), LISTENING_RATE);
   }
 
   /** One channel at the film's sample rate, as readings are measured. */
   public static MonoSound reading(Path file, Container container) throws IOException {
-    return new MonoSound(decode(file, container, 1, Samples.RATE), Samples.RATE);
+    return new MonoSound(decode(file, container, 1), Samples.RATE);
   }
 
   /** Left and right in turn at the film's sample rate. */
   public static float[] stereo(Path file, Container container) throws IOException {
-    return decode(file, container, 2, Samples.RATE);
+    return decode(file, container, 2);
   }
 
   /** Takes blocks of samples. */
@@ -62,7 +69,7 @@ public final class SongDecoder {
 
   /** Decodes at the film's sample rate, left and right in turn, block by block. */
   public static void stereo(Path file, Container container, Sink sink) throws IOException {
-    decode(file, container, 2, Samples.RATE, sink);
+    decode(file, container, 2, sink);
   }
 
   /**
@@ -77,7 +84,6 @@ public final class SongDecoder {
             file,
             container,
             channels,
-            Samples.RATE,
             (samples, count) -> {
               ByteBuffer bytes =
                   ByteBuffer.allocate(count * Float.BYTES).order(ByteOrder.LITTLE_ENDIAN);
@@ -91,25 +97,16 @@ public final class SongDecoder {
     }
   }
 
-  private static float[] decode(Path file, Container container, int channels, int rate)
-      throws IOException {
-    return decode(file, container, channels, rate, count -> {});
-  }
-
-  private static float[] decode(
-      Path file, Container container, int channels, int rate, LongConsumer told)
-      throws IOException {
+  private static float[] decode(Path file, Container container, int channels) throws IOException {
     List<float[]> blocks = new ArrayList<>();
     long[] held = {0};
     decode(
         file,
         container,
         channels,
-        rate,
         (samples, count) -> {
           blocks.add(Arrays.copyOf(samples, count));
           held[0] += count;
-          told.accept(held[0]);
         });
     float[] whole = new float[Math.toIntExact(held[0])];
     int at = 0;
@@ -120,7 +117,7 @@ public final class SongDecoder {
     return whole;
   }
 
-  private static void decode(Path file, Container container, int channels, int rate, Sink sink)
+  private static void decode(Path file, Container container, int channels, Sink sink)
       throws IOException {
     List<String> command =
         Sandbox.ffmpeg(
@@ -134,7 +131,7 @@ public final class SongDecoder {
                 "-ac",
                 Integer.toString(channels),
                 "-ar",
-                Integer.toString(rate),
+                Integer.toString(Samples.RATE),
                 "-f",
                 "f32le",
                 "pipe:1"));
