@@ -36,7 +36,9 @@ public final class BeatTracker {
   }
 
   static BeatGrid track(Features f) {
-    return RowChoice.of(f, Rows.of(f)).map(choice -> grid(f, choice)).orElse(BeatGrid.EMPTY);
+    return RowChoice.of(f, HeardBeats.in(f), Rows.of(f))
+        .map(choice -> grid(f, choice))
+        .orElse(BeatGrid.EMPTY);
   }
 
   private static BeatGrid grid(Features f, RowChoice choice) {

@@ -14,11 +14,20 @@ import java.util.Optional;
  */
 record RowChoice(Rows.Row row, Optional<OtherReading> other) {
   /**
-   * A row whose score is less than this behind is in doubt. Chosen of 1 to 4 by what is in doubt
-   * then: of the pieces that the weights were chosen on 5 of 13 that are counted wrong and 22 of 86
-   * right ones, of 42 others 11 of 13 and 8 of 29.
+   * A row whose score is less than this behind is in doubt. Chosen of 3 to 18 by what is in doubt
+   * then: of the pieces that the weights were chosen on 2 of 6 that are counted wrong and 12 of 51
+   * right ones; at 18 it would be 4 and 29.
    */
-  private static final double NEAR = 3;
+  private static final double NEAR = 12;
+
+  /**
+   * What the likeness to what the network hears weighs beside {@link Evidence#score}, and what the
+   * odds a second that it gives. From half to twice both, of the pieces of {@code ./bench beats}
+   * that are fitted and chosen on the same are counted right.
+   */
+  private static final double LIKENESS = 20;
+
+  private static final double ODDS = 4;
 
   /** Tempi this near, as a ratio, are the same. */
   private static final double SAME_TEMPO = 0.06;
@@ -27,9 +36,9 @@ record RowChoice(Rows.Row row, Optional<OtherReading> other) {
   private static final double OFF = 0.3;
 
   /** The best of some rows; empty without any. */
-  static Optional<RowChoice> of(Features f, List<Rows.Row> rows) {
+  static Optional<RowChoice> of(Features f, HeardBeats heard, List<Rows.Row> rows) {
     double[] scores =
-        AllCores.computed(rows, row -> Evidence.of(f, row).score()).stream()
+        AllCores.computed(rows, row -> score(f, heard, row)).stream()
             .mapToDouble(score -> score)
             .toArray();
     int best = -1;
@@ -52,6 +61,12 @@ record RowChoice(Rows.Row row, Optional<OtherReading> other) {
       }
     }
     return Optional.of(new RowChoice(chosen, other));
+  }
+
+  private static double score(Features f, HeardBeats heard, Rows.Row row) {
+    return Evidence.of(f, row).score()
+        + LIKENESS * heard.likeness(row.beats())
+        + ODDS * heard.odds(row.beats());
   }
 
   /** How another row counts, seen from one; empty if it is the same or neither half nor twice. */
