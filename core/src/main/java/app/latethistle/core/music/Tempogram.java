@@ -2,6 +2,7 @@ package app.latethistle.core.music;
 
 import app.latethistle.core.work.AllCores;
 import java.util.stream.IntStream;
+import org.jtransforms.fft.DoubleFFT_1D;
 
 /**
  * How well each beat period fits a song around each second of it: an autocorrelation of onset
@@ -25,10 +26,13 @@ final class Tempogram {
 
   Tempogram(float[] onsets, double hopSeconds) {
     int steps = Math.max(1, (int) (onsets.length * hopSeconds / STEP_SECONDS));
+    // Twice as long as a window, so that its end does not meet its beginning.
+    int size = Integer.highestOneBit((int) (WINDOW_SECONDS / hopSeconds) + 1) * 4;
+    DoubleFFT_1D fft = new DoubleFFT_1D(size);
     salience =
         AllCores.computed(
                 IntStream.range(0, steps).boxed().toList(),
-                s -> salience(onsets, hopSeconds, (s + 0.5) * STEP_SECONDS))
+                s -> salience(onsets, hopSeconds, (s + 0.5) * STEP_SECONDS, fft, size))
             .toArray(double[][]::new);
   }
 
@@ -42,18 +46,20 @@ final class Tempogram {
     return (int) Math.max(0, Math.min(PERIODS - 1, Math.round(index)));
   }
 
-  private static double[] salience(float[] onsets, double hop, double centre) {
+  private static double[] salience(
+      float[] onsets, double hop, double centre, DoubleFFT_1D fft, int size) {
     int from = (int) Math.max(0, (centre - WINDOW_SECONDS / 2) / hop);
     int to = (int) Math.min(onsets.length, (centre + WINDOW_SECONDS / 2) / hop);
     int longest = Math.min(to - from - 1, (int) Math.ceil(MULTIPLES.length * LONGEST / hop) + 1);
+    double[] products = new double[size];
+    for (int i = from; i < to; i++) {
+      products[i - from] = onsets[i];
+    }
+    autocorrelate(products, fft);
     double[] correlation = new double[Math.max(2, longest + 1)];
     for (int lag = 1; lag <= longest; lag++) {
-      double sum = 0;
-      for (int i = from; i + lag < to; i++) {
-        sum += onsets[i] * onsets[i + lag];
-      }
       // Fewer products at long lags would favour quick tempi; half of that is taken back.
-      correlation[lag] = sum / Math.max(1, to - from - 0.5 * lag);
+      correlation[lag] = products[lag] / Math.max(1, to - from - 0.5 * lag);
     }
     double[] salience = new double[PERIODS];
     double mean = 0;
@@ -71,6 +77,18 @@ final class Tempogram {
       salience[p] = (salience[p] - mean) / Math.sqrt(variance);
     }
     return salience;
+  }
+
+  /** The sums of products with what comes so many later (Wiener and Khinchin), in place. */
+  private static void autocorrelate(double[] values, DoubleFFT_1D fft) {
+    fft.realForward(values);
+    values[0] *= values[0];
+    values[1] *= values[1];
+    for (int k = 2; k < values.length; k += 2) {
+      values[k] = values[k] * values[k] + values[k + 1] * values[k + 1];
+      values[k + 1] = 0;
+    }
+    fft.realInverse(values, true);
   }
 
   private static double at(double[] values, double index) {
