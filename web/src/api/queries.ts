@@ -155,16 +155,21 @@ export const useFilm = (id: number) =>
       ),
   });
 
+/** Asks how alike the shots of the film look at a revision. */
+export const lookAt = (id: number, revision: number | undefined) => ({
+  queryKey: keys.look(id, revision),
+  queryFn: () =>
+    answerTo(
+      api.GET("/api/productions/{productionId}/film/look", {
+        params: { path: { productionId: id } },
+      }),
+    ),
+});
+
 /** How alike the shots of the film look at a revision; the last known stays until it is there. */
 export const useLook = (id: number, revision: number | undefined) =>
   useQuery({
-    queryKey: keys.look(id, revision),
-    queryFn: () =>
-      answerTo(
-        api.GET("/api/productions/{productionId}/film/look", {
-          params: { path: { productionId: id } },
-        }),
-      ),
+    ...lookAt(id, revision),
     enabled: revision !== undefined,
     placeholderData: (last) => last,
   });

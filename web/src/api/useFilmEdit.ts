@@ -7,7 +7,7 @@ import type { FilmEdit, FilmPath } from "./filmEdits";
 import { keys } from "./queries";
 import { readAnew } from "./readAnew";
 
-type Asking = FilmEdit | ((film: Film) => FilmEdit | null);
+type Asking = FilmEdit | ((film: Film) => FilmEdit | null | Promise<FilmEdit>);
 
 /**
  * Edits of the film, one after the other. Each carries the revision that the answer to the one
@@ -23,7 +23,7 @@ export function useFilmEdit(id: number) {
     const film =
       client.getQueryData<Film>(keys.film(id)) ??
       (await answerTo(api.GET("/api/productions/{productionId}/film", whole)));
-    const edit = typeof asked === "function" ? asked(film) : asked;
+    const edit = typeof asked === "function" ? await asked(film) : asked;
     const sent = typeof edit?.values === "function" ? edit.values(film) : (edit?.values ?? {});
     if (!edit || sent === null) return film;
     const body = { ...sent, revision: film.revision };

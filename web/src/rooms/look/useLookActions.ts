@@ -1,17 +1,21 @@
+import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useState } from "react";
 import {
   answerTo,
   api,
   bringInStill,
   type ColourCorrection,
+  type Film,
   type Look,
   type LookShot,
   type Mask,
   type Treatment,
 } from "../../api/client";
 import type { FilmEdit } from "../../api/filmEdits";
+import { lookAt } from "../../api/queries";
 import { useFilmEdit } from "../../api/useFilmEdit";
 import { useNotice } from "../../parts/notice";
+import { carriedOver } from "./corrections";
 import { stretchOf, type Stretch } from "./stretch";
 
 /** What is tried on the picture before it is done. */
@@ -26,6 +30,7 @@ export const triedOn = (trial: Trial | null, shot: LookShot): ColourCorrection =
 /** What the room does to the film. */
 export function useLookActions(production: number, look: Look, shown: LookShot) {
   const edit = useFilmEdit(production);
+  const client = useQueryClient();
   const tell = useNotice((s) => s.tell);
   const [trial, setTrial] = useState<Trial | null>(null);
   const [working, setWorking] = useState(false);
@@ -34,11 +39,22 @@ export function useLookActions(production: number, look: Look, shown: LookShot) 
 
   const untry = useCallback(() => setTrial(null), []);
   // What goes wrong is told where edits are sent.
-  const make = (wanted: FilmEdit) =>
+  const make = (wanted: Parameters<typeof edit>[0]) =>
     edit(wanted).then(
       () => undefined,
       () => undefined,
     );
+  /** The shot is corrected on what a match, or another edit that was on its way, made of it. */
+  const corrected = async (film: Film, wanted: ColourCorrection): Promise<FilmEdit> => {
+    const { item, correction: before } = shown;
+    const latest =
+      film.revision === look.revision
+        ? look
+        : await client.fetchQuery(lookAt(production, film.revision));
+    const now = latest.shots.find((s) => s.item === item)?.correction ?? before;
+    const correction = carriedOver(before, wanted, now);
+    return { name: "correct", values: { items: [item], correction } };
+  };
   const match = (items: readonly string[]) => {
     setWorking(true);
     void make({ name: "match", values: { items: [...items], strength } }).then(() =>
@@ -56,9 +72,7 @@ export function useLookActions(production: number, look: Look, shown: LookShot) 
       setTrial({ of: "shot", item: shown.item, correction }),
     correct: (correction: ColourCorrection) => {
       setTrial({ of: "shot", item: shown.item, correction });
-      void make({ name: "correct", values: { items: [shown.item], correction } }).then(() =>
-        setTrial(null),
-      );
+      void make((film) => corrected(film, correction)).then(() => setTrial(null));
     },
     /** Puts one more range on the shot: the colours that a place in its picture means. */
     pickRange: async (x: number, y: number) => {
