@@ -5,7 +5,8 @@ import app.latethistle.core.time.Samples;
 
 /**
  * Finds the beats of a song. Several tempi that may drift are followed at once, each with its beats
- * on and between the strongest onsets; the evidence over the whole song chooses between them.
+ * on and between the strongest onsets, and where a small trained network hears beats; the evidence
+ * over the whole song and the network choose between them.
  */
 public final class BeatTracker {
   /**
@@ -36,7 +37,8 @@ public final class BeatTracker {
   }
 
   static BeatGrid track(Features f) {
-    return RowChoice.of(f, HeardBeats.in(f), Rows.of(f))
+    HeardBeats heard = HeardBeats.in(f);
+    return RowChoice.of(f, heard, Rows.of(f, heard))
         .map(choice -> grid(f, choice))
         .orElse(BeatGrid.EMPTY);
   }

@@ -16,7 +16,11 @@ final class HeardBeats {
   /** The root of the sum of squares of all likelihoods that stand out. */
   private final double whole;
 
-  private HeardBeats(float[] beats, double seconds) {
+  /**
+   * @param beats log odds of a beat at each hop
+   * @param seconds that the song lasts
+   */
+  HeardBeats(float[] beats, double seconds) {
     this.beats = beats;
     this.seconds = seconds;
     double squares = 0;
@@ -32,6 +36,25 @@ final class HeardBeats {
   static HeardBeats in(Features f) {
     float[] moments = BeatNet.shipped().in(f.length(), f.mel::frame);
     return new HeardBeats(hops(moments, f.length()), f.length() * f.hop);
+  }
+
+  /** How likely a beat is at each hop, scaled to a mean of 0 and a standard deviation of 1. */
+  float[] standingOut() {
+    double sum = 0;
+    double squares = 0;
+    float[] out = new float[beats.length];
+    for (int i = 0; i < out.length; i++) {
+      double likelihood = likelihood(beats[i]);
+      out[i] = (float) likelihood;
+      sum += likelihood;
+      squares += likelihood * likelihood;
+    }
+    double mean = sum / out.length;
+    double deviation = Math.sqrt(Math.max(1e-9, squares / out.length - mean * mean));
+    for (int i = 0; i < out.length; i++) {
+      out[i] = (float) ((out[i] - mean) / deviation);
+    }
+    return out;
   }
 
   /** Moments, which are pairs of hops, brought to hops; between two it goes straight. */

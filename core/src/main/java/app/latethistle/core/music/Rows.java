@@ -10,7 +10,8 @@ import java.util.function.Supplier;
 /**
  * Rows of beats that a song may have: for each of several bands of tempo the strongest curve, and
  * along it the best row of beats by dynamic programming (Ellis 2007, "Beat Tracking by Dynamic
- * Programming"), and the best that lies half-way between those.
+ * Programming"), and the best that lies half-way between those. They are sought on onsets, and once
+ * more on what the network hears, which goes on where onsets are faint or between the beats.
  */
 final class Rows {
   /**
@@ -55,18 +56,10 @@ final class Rows {
 
   private Rows() {}
 
-  static List<Row> of(Features f) {
-    Tempogram tempogram = new Tempogram(f.onsets, f.hop);
-    List<TempoCurve> curves = new ArrayList<>();
-    for (double[] band : BANDS) {
-      TempoCurve curve = tempogram.path(band[0], band[1]);
-      if (curves.stream().noneMatch(c -> c.isLike(curve))) {
-        curves.add(curve);
-      }
-    }
-    float[] smooth = smooth(f.onsets);
+  static List<Row> of(Features f, HeardBeats heard) {
     List<Row> rows = new ArrayList<>();
-    for (TempoCurve curve : curves) {
+    float[] smooth = smooth(f.onsets);
+    for (TempoCurve curve : curves(f.onsets, f.hop)) {
       List<Supplier<int[]>> ways = new ArrayList<>();
       for (double tightness : TIGHTNESS) {
         ways.add(() -> row(smooth, f.hop, curve, tightness));
@@ -79,7 +72,29 @@ final class Rows {
         }
       }
     }
+    float[] likely = heard.standingOut();
+    for (TempoCurve curve : curves(likely, f.hop)) {
+      for (double tightness : TIGHTNESS) {
+        int[] beats = trim(f.onsets, row(likely, f.hop, curve, tightness));
+        if (beats.length >= FEWEST) {
+          add(rows, beats, curve);
+          add(rows, shifted(likely, beats, 1 / 2.0), curve);
+        }
+      }
+    }
     return rows;
+  }
+
+  private static List<TempoCurve> curves(float[] strengths, double hop) {
+    Tempogram tempogram = new Tempogram(strengths, hop);
+    List<TempoCurve> curves = new ArrayList<>();
+    for (double[] band : BANDS) {
+      TempoCurve curve = tempogram.path(band[0], band[1]);
+      if (curves.stream().noneMatch(c -> c.isLike(curve))) {
+        curves.add(curve);
+      }
+    }
+    return curves;
   }
 
   /** Adds a row, and those that lie between its beats or change sides. */
@@ -93,9 +108,13 @@ final class Rows {
             shifted(f.onsets, beats, 2 / 3.0),
             mixed,
             shifted(f.onsets, mixed, 1 / 2.0))) {
-      if (each.length >= FEWEST) {
-        rows.add(new Row(each, curve));
-      }
+      add(rows, each, curve);
+    }
+  }
+
+  private static void add(List<Row> rows, int[] beats, TempoCurve curve) {
+    if (beats.length >= FEWEST) {
+      rows.add(new Row(beats, curve));
     }
   }
 
