@@ -1,5 +1,6 @@
 package app.latethistle.document;
 
+import app.latethistle.core.FirstFew;
 import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
@@ -7,7 +8,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.stream.Collectors;
+import java.util.List;
 import tools.jackson.databind.JsonNode;
 
 /** A schema that ships with the application and that documents are held against. */
@@ -53,14 +54,12 @@ public final class PublishedSchema {
     if (wrong.isEmpty()) {
       return;
     }
-    String told =
+    List<String> told =
         wrong.stream()
-            .limit(TOLD)
             .map(e -> place(e.getInstanceLocation().toString()) + ": " + e.getMessage())
             .distinct()
-            .collect(Collectors.joining("; "));
-    int more = wrong.size() - TOLD;
-    throw new BrokenDocument(more > 0 ? told + "; and " + more + " more" : told);
+            .toList();
+    throw new BrokenDocument(FirstFew.of(told, TOLD, "; "));
   }
 
   private static String place(String pointer) {

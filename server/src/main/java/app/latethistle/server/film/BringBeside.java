@@ -1,5 +1,6 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.FirstFew;
 import app.latethistle.core.film.Film;
 import app.latethistle.core.film.FilmSound;
 import app.latethistle.core.film.Landing;
@@ -157,12 +158,7 @@ final class BringBeside {
       return;
     }
     List<String> names = missing.stream().map(NamedFile::name).distinct().toList();
-    int more = names.size() - NAMED;
     left.add(
-        "Not here, of the track '"
-            + track.name()
-            + "': "
-            + String.join(", ", names.subList(0, Math.min(NAMED, names.size())))
-            + (more > 0 ? " and " + more + " more." : "."));
+        "Not here, of the track '" + track.name() + "': " + FirstFew.of(names, NAMED, ", ") + ".");
   }
 }

@@ -1,5 +1,6 @@
 package app.latethistle.server.film;
 
+import app.latethistle.core.FirstFew;
 import app.latethistle.core.Refused;
 import app.latethistle.core.film.Aspect;
 import app.latethistle.core.film.Compound;
@@ -168,14 +169,8 @@ public class FilmService {
         .orElseThrow(
             () -> {
               List<String> meanwhile = Differences.of(base, now, shots.labels(id));
-              return StaleRevision.meeting(mine.label(), few(meanwhile));
+              return StaleRevision.meeting(mine.label(), FirstFew.of(meanwhile, TOLD, "; "));
             });
-  }
-
-  private static String few(List<String> parts) {
-    int more = parts.size() - TOLD;
-    String told = String.join("; ", parts.subList(0, Math.min(TOLD, parts.size())));
-    return more > 0 ? told + "; and " + more + " more" : told;
   }
 
   /** Joints that are where they are to be, less those that are not. */

@@ -1,5 +1,6 @@
 package app.latethistle.server.pack;
 
+import app.latethistle.core.FirstFew;
 import app.latethistle.core.Refused;
 import app.latethistle.core.take.PictureShape;
 import app.latethistle.core.time.FrameRate;
@@ -31,6 +32,9 @@ import tools.jackson.databind.JsonNode;
 @ServerOnly
 @Component
 public class Unpacker {
+  /** Missing files that are named. */
+  private static final int NAMED = 10;
+
   private final Productions productions;
   private final ContentStore store;
   private final History history;
@@ -106,8 +110,7 @@ public class Unpacker {
     if (!missing.isEmpty()) {
       throw new RefusedMedia(
           "The production was packed without its files, and these are not here: "
-              + String.join(", ", missing.subList(0, Math.min(missing.size(), 10)))
-              + (missing.size() > 10 ? " and " + (missing.size() - 10) + " more" : "")
+              + FirstFew.of(missing, NAMED, ", ")
               + ". Pack it with its files, or bring them into another production first.");
     }
     return files;
