@@ -1,4 +1,7 @@
-"""Trains the network: train.py FOLDER MINUTES NET.pt. The folder holds what pieces.py made."""
+"""Trains the network: train.py FOLDER MINUTES NET.pt [BEGIN.pt].
+
+The folder holds what pieces.py made. From a network that is given it goes on at half the rate.
+"""
 
 import sys
 import time
@@ -80,11 +83,14 @@ def loss(network, pieces, learning):
     return (both * counts).sum() / counts.sum()
 
 
-def main(folder, minutes, target):
+def main(folder, minutes, target, begin=None):
     files = sorted(Path(folder).glob("*.npz"))
     left_out = [load(f) for f in files if int(f.stem) % ONE_IN == 7]
     pieces = [load(f) for f in files if int(f.stem) % ONE_IN != 7]
     network = Network()
+    if begin:
+        network.load_state_dict(torch.load(begin))
+    top = 1.6e-3 if begin else 3e-3
     steps = torch.optim.AdamW(network.parameters(), weight_decay=1e-3)
     start = time.time()
     done = 0.0
@@ -94,7 +100,7 @@ def main(folder, minutes, target):
         order = chance.permutation(len(pieces))
         for at in range(0, len(order) - BATCH + 1, BATCH):
             done = min(1.0, (time.time() - start) / (60 * minutes))
-            rate = 3e-3 * min(1, done / 0.03 + 0.02) * (0.5 + 0.5 * np.cos(np.pi * done)) + 1e-5
+            rate = top * min(1, done / 0.03 + 0.02) * (0.5 + 0.5 * np.cos(np.pi * done)) + 1e-5
             for group in steps.param_groups:
                 group["lr"] = rate
             now = loss(network, [pieces[i] for i in order[at : at + BATCH]], True)
@@ -113,4 +119,4 @@ def main(folder, minutes, target):
         torch.save(network.state_dict(), target)
 
 
-main(sys.argv[1], float(sys.argv[2]), sys.argv[3])
+main(sys.argv[1], float(sys.argv[2]), *sys.argv[3:])
