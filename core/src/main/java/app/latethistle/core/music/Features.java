@@ -107,7 +107,8 @@ final class Features {
     return scaled(perHop);
   }
 
-  private static float[] scaled(float[] values) {
+  /** Values scaled to a mean of 0 and a standard deviation of 1. */
+  static float[] scaled(float[] values) {
     double mean = 0;
     for (float v : values) {
       mean += v / values.length;

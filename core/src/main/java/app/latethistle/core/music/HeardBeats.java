@@ -40,21 +40,11 @@ final class HeardBeats {
 
   /** How likely a beat is at each hop, scaled to a mean of 0 and a standard deviation of 1. */
   float[] standingOut() {
-    double sum = 0;
-    double squares = 0;
-    float[] out = new float[beats.length];
-    for (int i = 0; i < out.length; i++) {
-      double likelihood = likelihood(beats[i]);
-      out[i] = (float) likelihood;
-      sum += likelihood;
-      squares += likelihood * likelihood;
+    float[] likelihoods = new float[beats.length];
+    for (int i = 0; i < likelihoods.length; i++) {
+      likelihoods[i] = (float) likelihood(beats[i]);
     }
-    double mean = sum / out.length;
-    double deviation = Math.sqrt(Math.max(1e-9, squares / out.length - mean * mean));
-    for (int i = 0; i < out.length; i++) {
-      out[i] = (float) ((out[i] - mean) / deviation);
-    }
-    return out;
+    return Features.scaled(likelihoods);
   }
 
   /** Moments, which are pairs of hops, brought to hops; between two it goes straight. */

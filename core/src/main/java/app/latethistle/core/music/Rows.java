@@ -60,29 +60,37 @@ final class Rows {
     List<Row> rows = new ArrayList<>();
     float[] smooth = smooth(f.onsets);
     for (TempoCurve curve : curves(f.onsets, f.hop)) {
-      List<Supplier<int[]>> ways = new ArrayList<>();
-      for (double tightness : TIGHTNESS) {
-        ways.add(() -> row(smooth, f.hop, curve, tightness));
-      }
+      List<Supplier<int[]>> ways = ways(smooth, f.hop, curve);
       ways.add(() -> LockedRow.of(smooth, curve.mean() / f.hop, f.hop));
-      for (int[] each : AllCores.computed(ways, Supplier::get)) {
-        int[] beats = trim(f.onsets, each);
-        if (beats.length >= FEWEST) {
-          addAll(rows, f, beats, curve);
-        }
+      for (int[] beats : found(f.onsets, ways)) {
+        addAll(rows, f, beats, curve);
       }
     }
     float[] likely = heard.standingOut();
     for (TempoCurve curve : curves(likely, f.hop)) {
-      for (double tightness : TIGHTNESS) {
-        int[] beats = trim(f.onsets, row(likely, f.hop, curve, tightness));
-        if (beats.length >= FEWEST) {
-          add(rows, beats, curve);
-          add(rows, shifted(likely, beats, 1 / 2.0), curve);
-        }
+      for (int[] beats : found(f.onsets, ways(likely, f.hop, curve))) {
+        add(rows, beats, curve);
+        add(rows, shifted(likely, beats, 1 / 2.0), curve);
       }
     }
     return rows;
+  }
+
+  /** A strict and a free player along a curve. */
+  private static List<Supplier<int[]>> ways(float[] strengths, double hop, TempoCurve curve) {
+    List<Supplier<int[]>> ways = new ArrayList<>();
+    for (double tightness : TIGHTNESS) {
+      ways.add(() -> row(strengths, hop, curve, tightness));
+    }
+    return ways;
+  }
+
+  /** What ways lead to, from the first onset to the last; rows of too few beats are left out. */
+  private static List<int[]> found(float[] onsets, List<Supplier<int[]>> ways) {
+    return AllCores.computed(ways, Supplier::get).stream()
+        .map(row -> trim(onsets, row))
+        .filter(beats -> beats.length >= FEWEST)
+        .toList();
   }
 
   private static List<TempoCurve> curves(float[] strengths, double hop) {
