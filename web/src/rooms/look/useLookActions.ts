@@ -87,10 +87,7 @@ export function useLookActions(production: number, look: Look, shown: LookShot) 
       ).catch((e: Error) => tell(e.message, "wrong"));
       if (!range) return;
       const ranges = [...correction.ranges, range];
-      await make({
-        name: "correct",
-        values: { items: [item], correction: { ...correction, ranges } },
-      });
+      await make((film) => corrected(film, { ...correction, ranges }));
     },
     /** Lays one more mask on a range of the shot; on one more than it has, it makes it. */
     maskRange: (range: number, kind: Mask["kind"]) =>
